@@ -1,0 +1,56 @@
+/** Prints one set-up as JSON. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { readJson } from '../src/core/formats/personFile.ts';
+import { checkSetUpRequest } from '../src/core/formats/setUpRequest.ts';
+import type { Problem } from '../src/core/problems/problem.ts';
+import { planSetUp } from '../src/core/setup/planSetUp.ts';
+
+const USAGE =
+  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--rules FILE.json]';
+
+function stopWithUsage(reason: string): never {
+  process.stderr.write(`${reason}\n${USAGE}\n`);
+  process.exit(2);
+}
+
+function stopWithProblems(problems: readonly Problem[]): never {
+  process.stderr.write(`${JSON.stringify({ problems }, null, 2)}\n`);
+  process.exit(1);
+}
+
+function readArguments() {
+  try {
+    const option = { type: 'string' } as const;
+    return parseArgs({ options: { person: option, pose: option, side: option, rules: option } })
+      .values;
+  } catch (error) {
+    return stopWithUsage(error instanceof Error ? error.message : String(error));
+  }
+}
+
+function readFile(path: string): unknown {
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch {
+    return stopWithUsage(`Cannot read the file ${path}`);
+  }
+  const json = readJson(text);
+  return json.ok ? json.value : stopWithProblems(json.problems);
+}
+
+const { person, pose, side, rules } = readArguments();
+if (person === undefined || pose === undefined || side === undefined) {
+  stopWithUsage('--person, --pose and --side are needed.');
+}
+if (side !== 'left' && side !== 'right') stopWithUsage('--side is left or right.');
+const request = checkSetUpRequest(
+  { person: readFile(person), pose, side, rules: rules === undefined ? {} : readFile(rules) },
+  new Date().toISOString(),
+);
+if (!request.ok) stopWithProblems(request.problems);
+const { value } = request;
+const planned = planSetUp(value.person, value.pose, value.side, value.rules);
+if (!planned.ok) stopWithProblems(planned.problems);
+process.stdout.write(`${JSON.stringify(planned.value, null, 2)}\n`);

@@ -1,0 +1,117 @@
+import personSchema from '../../../docs/formats/person.schema.json' with { type: 'json' };
+import { checkReading } from '../measures/checkReading.ts';
+import type { Reading } from '../measures/reading.ts';
+import type { CautionEntry, Person, PersonRecord } from '../person/person.ts';
+import { problem, type Problem, type Result } from '../problems/problem.ts';
+import { joiFromSchema } from './joiFromSchema.ts';
+import { findShapeProblems } from './validate.ts';
+
+export const PERSON_FORMAT = 'stillwater.person';
+export const PERSON_VERSION = 1;
+
+/** A person file as it is written. Fields that we do not know are kept on every level. */
+export interface PersonFile extends PersonRecord {
+  readonly format: typeof PERSON_FORMAT;
+  readonly version: typeof PERSON_VERSION;
+}
+
+const schema = joiFromSchema(personSchema);
+
+const CAUTION_DEFAULTS = { side: null, since: null, clearedBy: null, clearedAt: null, note: '' };
+const PERSON_DEFAULTS = {
+  birthYear: null,
+  sexForReference: null,
+  bodyMassKg: null,
+  cautions: [],
+  notes: '',
+};
+const READING_DEFAULTS = { raw: null, instrument: 'other', posture: null, state: null, note: '' };
+
+/** Fills in what a file may leave out. The shape has been checked. */
+function complete(file: PersonFile): PersonFile {
+  const person: Person = { ...PERSON_DEFAULTS, ...file.person };
+  const cautions = person.cautions.map((each): CautionEntry => ({ ...CAUTION_DEFAULTS, ...each }));
+  return {
+    ...file,
+    person: { ...person, cautions },
+    readings: file.readings.map((each): Reading => ({ ...READING_DEFAULTS, ...each })),
+  };
+}
+
+function findDuplicates(ids: readonly string[], path: (i: number) => string): Problem[] {
+  const seen = new Set<string>();
+  return ids.flatMap((id, i) => {
+    if (!seen.has(id)) {
+      seen.add(id);
+      return [];
+    }
+    return [problem('duplicate-id', path(i), { text: id })];
+  });
+}
+
+function isObject(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/** A format or version that is not ours, said before the shape is looked at. */
+export function findFormatProblem(value: unknown, format: string, version: number): Problem | null {
+  if (!isObject(value) || value.format !== format) {
+    return problem('wrong-format', 'format', { expected: format });
+  }
+  if (typeof value.version === 'number' && value.version > version) {
+    return problem('newer-version', 'version', { given: value.version, known: version });
+  }
+  return null;
+}
+
+/**
+ * Checks a parsed person file.
+ *
+ * @param value anything
+ * @param now ISO date, to refuse readings from the future; null = no clock here
+ * @returns the file with its optional fields filled in and warnings beside it, or every
+ *   problem by path: `wrong-format`, `newer-version`, `wrong-shape`, `duplicate-id`, and
+ *   those of checkReading
+ */
+export function checkPersonFile(
+  value: unknown,
+  now: string | null,
+): Result<{ readonly file: PersonFile; readonly warnings: readonly Problem[] }> {
+  const wrongFormat = findFormatProblem(value, PERSON_FORMAT, PERSON_VERSION);
+  if (wrongFormat !== null) return { ok: false, problems: [wrongFormat] };
+  const shape = findShapeProblems(schema, value);
+  if (shape.length > 0) return { ok: false, problems: shape };
+  const file = complete(value as PersonFile);
+  const found = [
+    ...findDuplicates(
+      file.readings.map((each) => each.id),
+      (i) => `readings[${String(i)}].id`,
+    ),
+    ...file.readings.flatMap((each, i) => checkReading(each, `readings[${String(i)}]`, now)),
+  ];
+  const errors = found.filter((each) => each.severity === 'error');
+  if (errors.length > 0) return { ok: false, problems: errors };
+  return { ok: true, value: { file, warnings: found } };
+}
+
+/** Reads JSON text; a byte order mark is passed over. */
+export function readJson(text: string): Result<unknown> {
+  try {
+    return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, '')) as unknown };
+  } catch (error) {
+    const words = error instanceof Error ? error.message : String(error);
+    return { ok: false, problems: [problem('not-json', '', { text: words })] };
+  }
+}
+
+/** Reads the text of a person file. Problems as in {@link checkPersonFile}, and `not-json`. */
+export function readPersonFile(
+  text: string,
+  now: string | null,
+): ReturnType<typeof checkPersonFile> {
+  const json = readJson(text);
+  return json.ok ? checkPersonFile(json.value, now) : json;
+}
+
+export const writePersonFile = (record: PersonRecord): string =>
+  `${JSON.stringify({ format: PERSON_FORMAT, version: PERSON_VERSION, ...record }, null, 2)}\n`;

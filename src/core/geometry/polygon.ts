@@ -1,0 +1,37 @@
+/** A point seen from above, metres: [along the mat, to its left]. */
+export type Point2 = readonly [number, number];
+
+const turn = (o: Point2, a: Point2, b: Point2): number =>
+  (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+
+/** Convex hull, anticlockwise, no repeated point (Andrew's monotone chain). */
+export function convexHull(points: readonly Point2[]): Point2[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const half = (ordered: readonly Point2[]): Point2[] => {
+    const chain: Point2[] = [];
+    for (const point of ordered) {
+      while (chain.length >= 2 && turn(chain.at(-2)!, chain.at(-1)!, point) <= 1e-12) chain.pop();
+      chain.push(point);
+    }
+    chain.pop();
+    return chain;
+  };
+  const lower = half(sorted);
+  const upper = half(sorted.reverse());
+  return [...lower, ...upper];
+}
+
+/**
+ * Distance from a point to the nearest edge of a convex anticlockwise polygon:
+ * positive inside, negative outside (measured to the edge's line).
+ */
+export function distanceInside(polygon: readonly Point2[], point: Point2): number {
+  let nearest = Infinity;
+  for (let i = 0; i < polygon.length; i += 1) {
+    const a = polygon[i]!;
+    const b = polygon[(i + 1) % polygon.length]!;
+    const edge = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    nearest = Math.min(nearest, turn(a, b, point) / edge);
+  }
+  return nearest;
+}

@@ -1,0 +1,46 @@
+/** Vectors in metres (or unit directions): [x along the mat, y to its left, z up]. */
+export type Vec3 = readonly [number, number, number];
+
+export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+export const subtract = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+export const scale = (a: Vec3, by: number): Vec3 => [a[0] * by, a[1] * by, a[2] * by];
+/** a + by · b, the step most used in building a skeleton. */
+export const addScaled = (a: Vec3, b: Vec3, by: number): Vec3 => [
+  a[0] + by * b[0],
+  a[1] + by * b[1],
+  a[2] + by * b[2],
+];
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vec3, b: Vec3): Vec3 => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+export const length = (a: Vec3): number => Math.sqrt(dot(a, a));
+export const distance = (a: Vec3, b: Vec3): number => length(subtract(a, b));
+export const midpoint = (a: Vec3, b: Vec3): Vec3 => scale(add(a, b), 0.5);
+
+/** Unit vector along a; the zero vector stays zero, so that a solver's bad start cannot make NaN. */
+export function normalise(a: Vec3): Vec3 {
+  const size = length(a);
+  return size < 1e-12 ? [0, 0, 0] : scale(a, 1 / size);
+}
+
+/** The part of a at right angles to the unit vector `axis`. */
+export const rejectFrom = (a: Vec3, axis: Vec3): Vec3 => addScaled(a, axis, -dot(a, axis));
+
+/** Turns a about the unit vector `axis` by the right-hand rule (Rodrigues). */
+export function turnAbout(a: Vec3, axis: Vec3, angleRad: number): Vec3 {
+  const c = Math.cos(angleRad);
+  const s = Math.sin(angleRad);
+  const along = dot(a, axis) * (1 - c);
+  const side = cross(axis, a);
+  return [
+    a[0] * c + side[0] * s + axis[0] * along,
+    a[1] * c + side[1] * s + axis[1] * along,
+    a[2] * c + side[2] * s + axis[2] * along,
+  ];
+}
+
+/** Mirror image across the mat's long centre line: left becomes right. */
+export const mirror = (a: Vec3): Vec3 => [a[0], -a[1], a[2]];

@@ -1,0 +1,23 @@
+import type { Protocol } from '../protocol.ts';
+
+export const hipExtension = {
+  id: 'hip-extension',
+  name: 'Hip extension',
+  plainName: 'leg behind, knee straight',
+  unit: 'deg',
+  errorKind: 'range',
+  sided: true,
+  usual: [5, 35],
+  possible: [-15, 50],
+  posture: 'lying face down',
+  landmarks: 'thigh against the trunk line, knee straight',
+  instruments: ['inclinometer'],
+  steps: [
+    'Face down, pelvis heavy.',
+    'Lift one straight leg.',
+    'Stop when the front hip bone leaves the floor.',
+  ],
+  spoils: 'A low back that arches.',
+  caution: 'Not face down in pregnancy. Not after a hip replacement until that clinic allows it.',
+  feeds: 'the back leg of warriors and lunges',
+} as const satisfies Protocol;

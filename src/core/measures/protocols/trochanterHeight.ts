@@ -1,0 +1,23 @@
+import type { Protocol } from '../protocol.ts';
+
+export const trochanterHeight = {
+  id: 'trochanter-height',
+  name: 'Trochanter height',
+  plainName: 'outer hip bone to floor',
+  unit: 'cm',
+  errorKind: 'length',
+  sided: true,
+  usual: [70, 105],
+  possible: [50, 130],
+  posture: 'standing',
+  landmarks: 'greater trochanter to the floor',
+  instruments: ['tape'],
+  steps: [
+    'Barefoot, weight on both feet.',
+    'Turn the leg in and out to find the outer hip bone under your fingers.',
+    'Read straight down to the floor.',
+  ],
+  spoils: 'Weight on one leg, a tape that leans.',
+  caution: 'None.',
+  feeds: 'thigh and shank together',
+} as const satisfies Protocol;

@@ -1,0 +1,39 @@
+import type { ErrorKind } from './protocol.ts';
+
+interface ErrorTerms {
+  /** Differs from day to day and does not shrink with repeats. */
+  readonly between: number;
+  /** Differs within a sitting and shrinks with repeats. */
+  readonly within: number;
+}
+
+/** Default error terms in the measure's own unit. Our choice, listed in docs/numbers.md. */
+export const ERROR_TERMS: Readonly<Record<ErrorKind, ErrorTerms>> = {
+  range: { between: 2.0, within: 2.5 },
+  ankle: { between: 1.5, within: 1.5 },
+  length: { between: 0.3, within: 0.3 },
+};
+
+/** Spread beyond which a third reading is asked for: 5° or 1 cm. Our choice. */
+export const SPREAD_ASKING_FOR_THIRD: Readonly<Record<ErrorKind, number>> = {
+  range: 5,
+  ankle: 5,
+  length: 1,
+};
+
+/** The median of three readings is worth 2.2 averaged ones. Our choice. */
+const MEDIAN_WORTH_OF_THREE = 2.2;
+
+/**
+ * Standard error of a value from n readings of one sitting:
+ * √(between² + within² / n), the median of n ≥ 3 counting as 2.2 · n / 3.
+ *
+ * @param count readings, at least 1
+ * @returns in the measure's own unit
+ * @example calcStandardError('range', 1) // √(4 + 6.25) = 3.2°
+ */
+export function calcStandardError(kind: ErrorKind, count: number): number {
+  const { between, within } = ERROR_TERMS[kind];
+  const worth = count >= 3 ? (MEDIAN_WORTH_OF_THREE * count) / 3 : count;
+  return Math.sqrt(between ** 2 + within ** 2 / worth);
+}

@@ -1,0 +1,96 @@
+import type { PoseDefinition } from '../poseDefinition.ts';
+
+export const pyramid: PoseDefinition = {
+  id: 'pyramid',
+  name: 'Pyramid',
+  sanskrit: 'Parshvottanasana',
+  family: 'closed',
+  straightLegs: ['front', 'back'],
+  frontFootYaw: 0,
+  backFootYaw: { kind: 'held', at: 10 },
+  stance: {
+    rule: 'pyramidStance',
+    options: {
+      long: { kind: 'longest-up-to', of: 'leg-length', factor: 1 },
+      short: { kind: 'times', of: 'leg-length', factor: 0.75 },
+    },
+  },
+  arms: {
+    front: { reach: 'down', clearOfFrontFoot: true },
+    back: { reach: 'down', clearOfFrontFoot: true },
+  },
+  musts: [
+    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+    { quantity: 'spine-flexion', atMost: 10 },
+    { quantity: 'weight-inside-base', atLeast: 2 },
+  ],
+  wishes: [{ quantity: 'pelvis-turn', goal: 0, sigma: 5 }],
+  eases: [
+    { quantity: 'pelvis-level', goal: 0, sigma: 5 },
+    { quantity: 'spine-flexion', goal: 0, sigma: 5 },
+    { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
+    { quantity: 'spine-rotation', goal: 0, sigma: 5 },
+  ],
+  depth: {
+    quantity: 'pelvis-tilt',
+    words: 'pelvis tilt',
+    easiest: 5,
+    textbook: 110,
+  },
+  chestTarget: null,
+  starts: [
+    { pelvisTurn: 0, pelvisTilt: 35, pelvisList: 0, spineRotation: 0, kneeBend: 1, stanceShare: 1 },
+    {
+      pelvisTurn: 10,
+      pelvisTilt: 10,
+      pelvisList: 0,
+      spineRotation: 0,
+      kneeBend: 1,
+      stanceShare: 0.8,
+    },
+  ],
+  needs: [
+    'straight-leg-raise',
+    'hip-abduction',
+    'hip-extension',
+    'hip-external-rotation',
+    'hip-internal-rotation',
+    'ankle-dorsiflexion-straight',
+  ],
+  easier: 'lying pyramid',
+  lookAt: [
+    {
+      at: 'Feet',
+      look: 'On two rails, the back heel heavy.',
+      change: 'Shorten the stance until the heel lands.',
+    },
+    {
+      at: 'Knees',
+      look: 'Straight and easy, kneecaps ahead.',
+      change: 'Soften the front knee a little.',
+    },
+    {
+      at: 'Pelvis',
+      look: 'Level, front hip drawn back.',
+      change: 'Turn the back toes a little more forward.',
+    },
+    {
+      at: 'Spine',
+      look: 'Long from the hips; no rounding.',
+      change: 'Raise both hands by one face of the block.',
+    },
+    {
+      at: 'Hands',
+      look: 'Plumb under the shoulders, light.',
+      change: 'Bring the props under the shoulders.',
+    },
+    { at: 'Gaze', look: 'Down, the neck long.', change: 'Look a little ahead of the front toes.' },
+    { at: 'Breath', look: 'Free in the back of the ribs.', change: 'Come up by a hand’s breadth.' },
+  ],
+  wayIn: [
+    'Set both feet on their marks and the props beside the front foot.',
+    'Hands on hips, chest long, tip forward from the hips.',
+    'Stop when the pelvis stops, and set the hands down there.',
+  ],
+  wayOut: ['Hands to hips, press both feet, come up with a long back.', 'Step the back foot in.'],
+};

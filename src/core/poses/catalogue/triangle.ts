@@ -1,0 +1,141 @@
+import type { PoseDefinition } from '../poseDefinition.ts';
+
+export const triangle: PoseDefinition = {
+  id: 'triangle',
+  name: 'Triangle',
+  sanskrit: 'Utthita Trikonasana',
+  family: 'open',
+  straightLegs: ['front', 'back'],
+  frontFootYaw: { rule: 'backFoot', options: { parallel: 0, 'turned-in': 0, natural: -10 } },
+  backFootYaw: {
+    kind: 'free',
+    from: 45,
+    to: 90,
+    start: { rule: 'backFoot', options: { parallel: 90, 'turned-in': 75, natural: 60 } },
+  },
+  stance: {
+    rule: 'stance',
+    options: {
+      solved: { kind: 'times', of: 'leg-length', factor: 1 },
+      'leg-length': { kind: 'times', of: 'leg-length', factor: 1 },
+      'one-and-a-half-leg-lengths': { kind: 'times', of: 'leg-length', factor: 1.5 },
+      wrists: { kind: 'times', of: 'wrist-span', factor: 1 },
+      fixed: { kind: 'fixed' },
+    },
+  },
+  arms: { front: { reach: 'down', clearOfFrontFoot: true }, back: { reach: 'out' } },
+  musts: [
+    // 0.17 of the trunk's length across the mat is a lean of 9.8°.
+    { quantity: 'trunk-lean-across', atLeast: -9.8, atMost: 9.8 },
+    {
+      quantity: 'spine-side-bend',
+      atLeast: { rule: 'triangleShape', options: { long: -5, 'side-bend': -90 } },
+      atMost: { rule: 'triangleShape', options: { long: 5, 'side-bend': 90 } },
+    },
+    {
+      quantity: 'spine-flexion',
+      atMost: { rule: 'triangleShape', options: { long: 5, 'side-bend': 90 } },
+    },
+    { quantity: 'weight-inside-base', atLeast: 2 },
+  ],
+  wishes: [
+    { quantity: 'chest-forward-along', goal: 0, sigma: 25 },
+    { quantity: 'chest-forward-up', goal: 0, sigma: 25 },
+    {
+      quantity: 'pelvis-turn',
+      goal: 90,
+      sigma: { rule: 'pelvisOpen', options: { 'as-hips-allow': 30, square: 3 } },
+    },
+    {
+      quantity: 'back-foot-angle',
+      goal: { rule: 'backFoot', options: { parallel: 90, 'turned-in': 75, natural: 60 } },
+      sigma: 20,
+    },
+  ],
+  eases: [
+    { quantity: 'spine-side-bend', goal: 0, sigma: 10 },
+    { quantity: 'spine-flexion', goal: 0, sigma: 10 },
+    { quantity: 'trunk-lean-across', goal: 0, sigma: 10 },
+  ],
+  depth: {
+    quantity: 'trunk-lean',
+    words: 'trunk lean from upright',
+    easiest: 8,
+    textbook: 90,
+  },
+  chestTarget: 'long-edge',
+  starts: [
+    {
+      pelvisTurn: 70,
+      pelvisTilt: 10,
+      pelvisList: 35,
+      spineRotation: 10,
+      kneeBend: 1,
+      stanceShare: 1,
+    },
+    {
+      pelvisTurn: 55,
+      pelvisTilt: 30,
+      pelvisList: 25,
+      spineRotation: 30,
+      kneeBend: 1,
+      stanceShare: 1,
+    },
+    {
+      pelvisTurn: 80,
+      pelvisTilt: 0,
+      pelvisList: 15,
+      spineRotation: 0,
+      kneeBend: 1,
+      stanceShare: 1,
+    },
+  ],
+  needs: [
+    'hip-opening',
+    'hip-abduction',
+    'straight-leg-raise',
+    'hip-extension',
+    'hip-external-rotation',
+    'hip-internal-rotation',
+    'trunk-rotation',
+  ],
+  easier: 'triangle with the hand on a chair',
+  lookAt: [
+    { at: 'Feet', look: 'Both soles heavy, arches up.', change: 'Press the outer back edge.' },
+    {
+      at: 'Knees',
+      look: 'Straight and easy, kneecaps facing their toes.',
+      change: 'Soften the front knee a little.',
+    },
+    {
+      at: 'Pelvis',
+      look: 'Tipping sideways as one piece with the trunk.',
+      change: 'Let the back hip come forward.',
+    },
+    {
+      at: 'Spine',
+      look: 'Both sides of the trunk equally long.',
+      change: 'Raise the hand by one face of the block.',
+    },
+    {
+      at: 'Hand',
+      look: 'Plumb under its shoulder, light on the prop.',
+      change: 'Raise the prop; keep the stance.',
+    },
+    { at: 'Gaze', look: 'Ahead; up only if the neck stays long.', change: 'Look ahead or down.' },
+    {
+      at: 'Breath',
+      look: 'Even in both sides of the ribs.',
+      change: 'Come up by a hand’s breadth.',
+    },
+  ],
+  wayIn: [
+    'Set both feet on their marks and the prop in its place.',
+    'Arms out, reach long over the front foot from the hip.',
+    'Lower the hand to the prop and turn the chest.',
+  ],
+  wayOut: [
+    'Press the back foot and come up with a long trunk.',
+    'Turn the feet parallel and walk them in.',
+  ],
+};

@@ -1,0 +1,173 @@
+/**
+ * Everything that can be wrong with input, in one place: what is said and what
+ * to do. `{path}` and the names of details are filled in.
+ */
+interface Entry {
+  readonly severity: 'error' | 'warning' | 'note';
+  readonly message: string;
+  readonly hint: string;
+}
+
+const entries = {
+  // What was typed
+  'not-a-length': {
+    severity: 'error',
+    message: '{path}: “{text}” is not a length.',
+    hint: 'Write a number with its unit, such as 86.5 cm, 34 1/2 in or 3\'2".',
+  },
+  'not-an-angle': {
+    severity: 'error',
+    message: '{path}: “{text}” is not an angle.',
+    hint: 'Write degrees as a number, such as 62 or 62.5.',
+  },
+  'not-a-date': {
+    severity: 'error',
+    message: '{path}: “{text}” is not a date and time.',
+    hint: 'Write it as 2026-11-02T09:10:00Z.',
+  },
+  'in-the-future': {
+    severity: 'error',
+    message: '{path}: {text} lies in the future.',
+    hint: 'Check the date of the reading.',
+  },
+  'impossible-value': {
+    severity: 'error',
+    message:
+      '{path}: {value} {unit} cannot be right for {measure}; it lies between {low} and {high}.',
+    hint: 'Check the unit, the side and the landmark, and read it again.{unitGuess}',
+  },
+  'unusual-value': {
+    severity: 'warning',
+    message: '{path}: {value} {unit} is unusual for {measure}.',
+    hint: 'Most people lie between {low} and {high}. Keep it if a second reading agrees.',
+  },
+  'side-missing': {
+    severity: 'error',
+    message: '{path}: {measure} is taken left and right, and no side was given.',
+    hint: 'Say left or right.',
+  },
+  'side-unexpected': {
+    severity: 'error',
+    message: '{path}: {measure} has no side, and {side} was given.',
+    hint: 'Leave the side empty (null).',
+  },
+  'wrong-unit': {
+    severity: 'error',
+    message: '{path}: {measure} is kept in {expected}, not {given}.',
+    hint: 'Convert the value to {expected}.',
+  },
+  'unknown-measure': {
+    severity: 'warning',
+    message: '{path}: there is no measure called “{text}”.',
+    hint: 'It is kept in the file as it is, and not used.',
+  },
+  'duplicate-id': {
+    severity: 'error',
+    message: '{path}: the id “{text}” stands twice.',
+    hint: 'Every reading and caution needs an id of its own.',
+  },
+  // The shape of files and requests
+  'not-json': {
+    severity: 'error',
+    message: 'This is not JSON: {text}',
+    hint: 'Choose a file that was exported from Stillwater, or mend the place named.',
+  },
+  'wrong-format': {
+    severity: 'error',
+    message: 'This is not a {expected} file.',
+    hint: 'The field “format” must say “{expected}”.',
+  },
+  'newer-version': {
+    severity: 'error',
+    message: 'This file has version {given}; this app reads up to version {known}.',
+    hint: 'Update the app, then open the file again. Nothing was changed.',
+  },
+  'wrong-shape': {
+    severity: 'error',
+    message: '{path}: {text}.',
+    hint: 'See the format’s description under docs/formats.',
+  },
+  'unknown-pose': {
+    severity: 'error',
+    message: '{path}: there is no pose called “{text}”.',
+    hint: 'Choose one of: {known}.',
+  },
+  // Measures
+  'missing-measure': {
+    severity: 'error',
+    message: '{measure}{side} is not measured yet, and {poses} need it.',
+    hint: 'Take the reading, or ask for a provisional set-up.',
+  },
+  'third-reading': {
+    severity: 'note',
+    message: '{measure}{side}: the readings differ by {spread} {unit}.',
+    hint: 'A third reading settles it; the middle one then counts.',
+  },
+  'leg-parts-disagree': {
+    severity: 'error',
+    message:
+      'The {side} knee height ({knee} cm) must lie well between ankle height ({ankle} cm) and trochanter height ({trochanter} cm).',
+    hint: 'Measure knee height and trochanter height again, standing, to the floor.',
+  },
+  'trunk-too-short': {
+    severity: 'error',
+    message:
+      'Shoulder height ({shoulder} cm) must lie at least 25 cm above trochanter height ({trochanter} cm).',
+    hint: 'Measure both again, standing, to the floor.',
+  },
+  'stature-needed': {
+    severity: 'error',
+    message: 'Stature is not measured, and {measure} is missing too.',
+    hint: 'Measure stature; missing lengths are estimated from it.',
+  },
+  // Answers
+  'stop-sign': {
+    severity: 'error',
+    message: 'A stop sign is set: {caution}.',
+    hint: '{advice}',
+  },
+  'cannot-hold': {
+    severity: 'error',
+    message: 'This pose cannot be set up within these limits: {reasons}.',
+    hint: 'Try another heel line or back foot, turn to {swap}, or measure again what limits it.',
+  },
+  'too-little-to-spare': {
+    severity: 'error',
+    message: 'No depth of this pose leaves {spare}° to spare at every joint: {reasons}.',
+    hint: 'The deepest safe set-up can be looked at, but it is not recommended. {swap} is the easier way.',
+  },
+  'wish-far-off': {
+    severity: 'warning',
+    message:
+      '{wish} is {off} away from what the pose wishes (more than two tolerances of {sigma}).',
+    hint: 'Choose another school for this person, or turn to {swap}.',
+  },
+  'falls-short': {
+    severity: 'note',
+    message: '{wish} stays {off} short.',
+    hint: 'This is ordinary and needs no forcing.',
+  },
+  'wide-ankle': {
+    severity: 'warning',
+    message: 'The back ankle is asked about {asked}° of inversion.',
+    hint: 'The outer edge may lift and the arch fall: press the outer edge of the back foot.',
+  },
+  'does-not-fit-mat': {
+    severity: 'warning',
+    message: 'The stance is {over} cm longer than the mat.',
+    hint: 'Stand across two mats, or let the back foot leave the mat.',
+  },
+  'took-too-long': {
+    severity: 'error',
+    message: 'The answer took longer than {seconds} s and was stopped.',
+    hint: 'Try again; reload the page if it happens twice.',
+  },
+  'worker-stopped': {
+    severity: 'error',
+    message: 'The calculation stopped unexpectedly.',
+    hint: 'Try again; nothing that was saved is lost.',
+  },
+} as const satisfies Record<string, Entry>;
+
+export type ProblemCode = keyof typeof entries;
+export const CATALOGUE: Readonly<Record<ProblemCode, Entry>> = entries;

@@ -1,0 +1,53 @@
+import { CATALOGUE, type ProblemCode } from './catalogue.ts';
+
+export type { ProblemCode } from './catalogue.ts';
+
+/**
+ * Something wrong with what a person gave us, as plain data that survives a
+ * worker's message channel and a file. Our own bugs throw instead.
+ */
+export interface Problem {
+  readonly code: ProblemCode;
+  /** `error` stops the work; `warning` questions it; `note` only tells. */
+  readonly severity: 'error' | 'warning' | 'note';
+  /** Where: a path like `readings[3].value`, or the name of a field. */
+  readonly path: string;
+  /** What is wrong. */
+  readonly message: string;
+  /** What to do about it. */
+  readonly hint: string;
+  readonly details?: Readonly<Record<string, unknown>>;
+}
+
+export type Result<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+export type ProblemDetails = Readonly<Record<string, string | number | readonly string[]>>;
+
+/**
+ * Makes a problem of the catalogue.
+ *
+ * @param code its entry in the catalogue
+ * @param path the field or place it concerns, '' for the whole
+ * @param details the values its words are filled with
+ */
+export function problem(code: ProblemCode, path: string, details: ProblemDetails = {}): Problem {
+  const entry = CATALOGUE[code];
+  return {
+    code,
+    severity: entry.severity,
+    path,
+    message: fill(entry.message, path, details),
+    hint: fill(entry.hint, path, details),
+    details,
+  };
+}
+
+function fill(template: string, path: string, details: ProblemDetails): string {
+  return template.replace(/\{(\w+)\}/g, (_, name: string) => {
+    if (name === 'path') return path === '' ? 'the input' : path;
+    const value = details[name];
+    return Array.isArray(value) ? value.join(', ') : String(value ?? '');
+  });
+}

@@ -1,0 +1,68 @@
+/**
+ * The disagreements of the trade as switches. Defaults and their reasons stand in
+ * docs/numbers.md. Names and values are those of rules files; they stay stable.
+ */
+export const RULE_OPTIONS = {
+  depth: ['recommended', 'deepest'],
+  stance: ['solved', 'leg-length', 'one-and-a-half-leg-lengths', 'wrists', 'fixed'],
+  pyramidStance: ['long', 'short'],
+  heelLine: ['heel-to-arch', 'heel-to-heel', 'hip-rails', 'two-fist-rails', 'diagonal'],
+  pelvisOpen: ['as-hips-allow', 'square'],
+  pelvisWarriorOne: ['open', 'square'],
+  backFoot: ['parallel', 'turned-in', 'natural'],
+  frontKnee: ['stacked', 'may-pass'],
+  twist: ['by-pose', 'hip-first', 'pelvis-fixed', 'full'],
+  triangleShape: ['long', 'side-bend'],
+  straightKnees: ['straight', 'soft'],
+  chairStyle: ['equal-arms', 'knees-forward', 'hips-back'],
+  sides: ['harder-easier-harder', 'equal', 'one-side-first', 'alternate'],
+  easing: ['as-named', 'shorter'],
+  balanceProp: ['tallest-face', 'floor'],
+} as const;
+
+export type RuleId = keyof typeof RULE_OPTIONS;
+type Choices = { readonly [Id in RuleId]: (typeof RULE_OPTIONS)[Id][number] };
+
+export interface HouseRules extends Omit<Choices, 'heelLine'> {
+  readonly provisional: boolean;
+  /** Limits are used at value − this many standard errors. */
+  readonly limitMarginSem: number;
+  readonly reserveByExperience: boolean;
+  readonly minimumToSpareDeg: number;
+  /** First step inside the deepest, degrees of front-knee bend; null = by experience. */
+  readonly firstStepDeg: number | null;
+  readonly fixedStanceCm: number | null;
+  /** null = by family: open poses heel to arch, closed straight-leg poses two-fist rails. */
+  readonly heelLine: Choices['heelLine'] | null;
+  readonly heelLineCm: number | null;
+  readonly backFootDeg: number | null;
+}
+
+export const DEFAULT_RULES: HouseRules = {
+  provisional: false,
+  limitMarginSem: 1,
+  reserveByExperience: true,
+  minimumToSpareDeg: 3,
+  depth: 'recommended',
+  firstStepDeg: null,
+  stance: 'solved',
+  fixedStanceCm: null,
+  pyramidStance: 'long',
+  heelLine: null,
+  heelLineCm: null,
+  pelvisOpen: 'as-hips-allow',
+  pelvisWarriorOne: 'open',
+  backFoot: 'turned-in',
+  backFootDeg: null,
+  frontKnee: 'stacked',
+  twist: 'by-pose',
+  triangleShape: 'long',
+  straightKnees: 'straight',
+  chairStyle: 'equal-arms',
+  sides: 'harder-easier-harder',
+  easing: 'as-named',
+  balanceProp: 'tallest-face',
+};
+
+/** A book's stance when `fixed` is chosen without a number: three feet. Common practice, no source. */
+export const BOOK_STANCE_CM = 91;

@@ -1,0 +1,59 @@
+import { FIST_WIDTH_CM } from '../body/proportions.ts';
+import type { Body } from '../body/body.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import { cmFromMetres, degreesFromRadians, metresFromCm } from '../units/brands.ts';
+import { term, type WorkingStep } from './working.ts';
+
+/** Heel centre to arch, as a share of foot length. Our choice: the arch lies at half the foot. */
+const HEEL_TO_ARCH_SHARE = 0.4;
+
+export interface HeelLine {
+  readonly rule: NonNullable<HouseRules['heelLine']>;
+  /** Stance width, metres, + on the back leg's own side. */
+  readonly width: (backFootYawRad: number) => number;
+  readonly working: (backFootYawRad: number) => WorkingStep[];
+}
+
+const getRule = (pose: PoseDefinition, rules: HouseRules): HeelLine['rule'] =>
+  rules.heelLine ?? (pose.family === 'open' ? 'heel-to-arch' : 'two-fist-rails');
+
+/** How far apart the heels stand across the mat: a rule, never solved for. */
+export function findHeelLine(pose: PoseDefinition, body: Body, rules: HouseRules): HeelLine {
+  const rule = getRule(pose, rules);
+  const fixed = (metres: number, text: string, expression: string): HeelLine => ({
+    rule,
+    width: () => metres,
+    working: () => [term(text, expression, cmFromMetres(metres), 'cm')],
+  });
+  const footCm = cmFromMetres(body.footLength);
+  switch (rule) {
+    case 'heel-to-heel':
+      return fixed(0, 'heel to heel: both heels on one line', '0');
+    case 'heel-to-arch':
+      return {
+        rule,
+        width: (yaw) => -HEEL_TO_ARCH_SHARE * body.footLength * Math.sin(yaw),
+        working: (yaw) => [
+          term(
+            'heel to arch: 0.40 of the foot, by how far the back foot turns out',
+            `-0.40 × ${footCm.toFixed(2)} × sin(${degreesFromRadians(yaw).toFixed(2)}°)`,
+            -HEEL_TO_ARCH_SHARE * footCm * Math.sin(yaw),
+            'cm',
+          ),
+        ],
+      };
+    case 'hip-rails': {
+      const cm = cmFromMetres(body.hipCentreDistance);
+      return fixed(body.hipCentreDistance, 'rails as far apart as the hip centres', cm.toFixed(2));
+    }
+    case 'two-fist-rails': {
+      const fist = cmFromMetres(body.fistWidth);
+      return fixed(2 * body.fistWidth, 'rails two fists apart', `2 × ${fist.toFixed(2)}`);
+    }
+    case 'diagonal': {
+      const cm = rules.heelLineCm ?? 2 * FIST_WIDTH_CM;
+      return fixed(metresFromCm(cm), 'diagonal, as set by the teacher', cm.toFixed(2));
+    }
+  }
+}

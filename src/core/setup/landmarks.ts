@@ -1,0 +1,50 @@
+import { mirror, type Vec3 } from '../geometry/vector.ts';
+import type { Side } from '../measures/protocol.ts';
+import { PLACES } from '../poses/poseDefinition.ts';
+import { sideOfPlace } from '../solver/figure.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import { cmFromMetres } from '../units/brands.ts';
+import type { LandmarkCm } from './setUp.ts';
+
+/** Files keep a hundredth of a millimetre, so that lengths and angles can be rebuilt from them. */
+const toFile = (metres: number): number => Math.round(cmFromMetres(metres) * 1000) / 1000;
+
+/** A solver point as it stands in the world of the real person: mirrored when the left leg is in front. */
+export function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
+  const [x, y, z] = frontSide === 'left' ? mirror(point) : point;
+  return [toFile(x), toFile(y) + 0, toFile(z)];
+}
+
+/** Every joint centre and bony point by name, cm, world frame. */
+export function calcLandmarks(
+  skeleton: Skeleton,
+  frontSide: Side,
+): Readonly<Record<string, LandmarkCm>> {
+  const landmarks: Record<string, LandmarkCm> = {};
+  const put = (name: string, point: Vec3): void => {
+    landmarks[name] = toRealCm(point, frontSide);
+  };
+  for (const place of PLACES) {
+    const suffix = sideOfPlace(place, frontSide) === 'left' ? 'Left' : 'Right';
+    const leg = skeleton.legs[place];
+    const arm = skeleton.arms[place];
+    put(`hip${suffix}`, leg.hip);
+    put(`knee${suffix}`, leg.knee);
+    put(`ankle${suffix}`, leg.foot.ankle);
+    put(`heel${suffix}`, leg.foot.heel);
+    put(`ball${suffix}`, leg.foot.ball);
+    put(`toe${suffix}`, leg.foot.toe);
+    put(`shoulder${suffix}`, arm.shoulder);
+    put(`elbow${suffix}`, arm.elbow);
+    put(`wrist${suffix}`, arm.wrist);
+    put(`hand${suffix}`, arm.palm);
+    put(`asis${suffix}`, skeleton.asis[place]);
+  }
+  put('sacrum', skeleton.sacrum);
+  put('pelvisCentre', skeleton.posture.pelvisCentre);
+  put('chestCentre', skeleton.chestCentre);
+  put('neck', skeleton.neck);
+  put('head', skeleton.head);
+  put('centreOfMass', skeleton.centreOfMass);
+  return landmarks;
+}

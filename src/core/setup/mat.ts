@@ -1,0 +1,40 @@
+import type { Figure } from '../solver/figure.ts';
+import { soleOutline, type Skeleton } from '../solver/skeleton.ts';
+import { cmFromMetres } from '../units/brands.ts';
+import { plain, type WorkingStep } from './working.ts';
+
+/** A usual mat, cm. Common practice, no source. */
+const MAT_LENGTH_CM = 183;
+const MAT_WIDTH_CM = 66;
+
+export interface MatFit {
+  readonly lengthCm: number;
+  readonly widthCm: number;
+  readonly fits: boolean;
+  /** Length of the stance from toe tip to the rear of the back foot, cm. */
+  readonly extentCm: number;
+  /** Terms of the front heel's mark, from the mat's front edge. */
+  readonly working: readonly WorkingStep[];
+}
+
+/** Lays the stance in the middle of the mat's length, so that both ends have room. */
+export function layOnMat(figure: Figure, skeleton: Skeleton): MatFit {
+  const { front, back } = skeleton.legs;
+  const xs = [...soleOutline(figure, front.foot), ...soleOutline(figure, back.foot)].map(
+    ([x]) => x,
+  );
+  const farthest = Math.max(...xs);
+  const extentCm = cmFromMetres(farthest - Math.min(...xs));
+  const marginCm = (MAT_LENGTH_CM - extentCm) / 2;
+  return {
+    lengthCm: MAT_LENGTH_CM,
+    widthCm: MAT_WIDTH_CM,
+    fits: marginCm >= 0,
+    extentCm,
+    working: [
+      plain('half the mat', MAT_LENGTH_CM / 2),
+      plain('less half the stance, toe tip to rear edge', -extentCm / 2),
+      plain('front toes back to the heel', cmFromMetres(farthest - front.foot.heel[0])),
+    ],
+  };
+}

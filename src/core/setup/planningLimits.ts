@@ -1,0 +1,185 @@
+import type { MeasureUse, Source } from '../body/body.ts';
+import { findValue, type MeasureSet } from '../measures/measureSet.ts';
+import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
+import { SIDES, type Side } from '../measures/protocol.ts';
+import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
+import { problem, type Problem } from '../problems/problem.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import { sideOfPlace } from '../solver/figure.ts';
+import type { LegLimits, Limits, TrunkLimits } from '../solver/limits.ts';
+import { radiansFromDegrees } from '../units/brands.ts';
+
+/**
+ * Limits that may always stand in for a missing measure, degrees. They take no margin
+ * and no reserve. Our modelling choice, listed in docs/numbers.md.
+ */
+const STATED_DEFAULTS: Partial<Record<MeasureId, number>> = {
+  'hip-adduction': 20,
+  'knee-flexion': 130,
+  'thigh-foot-angle': 10,
+  'trunk-extension': 20,
+  'trunk-side-bend': 25,
+};
+
+/** Spine flexion that still counts as a long back; not measured. Our modelling choice. */
+const LONG_BACK_FLEXION_DEG = 10;
+
+/** A stiff body, used for what is missing when a provisional set-up is asked for. Our choice. */
+const PROVISIONAL_RANGES: Partial<Record<MeasureId, number>> = {
+  'hip-flexion': 105,
+  'hip-extension': 12,
+  'hip-extension-bent-knee': 3,
+  'hip-abduction': 32,
+  'hip-external-rotation': 30,
+  'hip-internal-rotation': 20,
+  'ankle-dorsiflexion-bent': 35,
+  'ankle-dorsiflexion-straight': 28,
+  'trunk-rotation': 35,
+};
+
+/** Even a provisional set-up rests on these. */
+const PROVISIONAL_NEEDS: readonly MeasureId[] = [
+  'stature',
+  'trochanter-height',
+  'hip-opening',
+  'straight-leg-raise',
+];
+
+/** One range as it is planned with: the measured value less margin and reserve. */
+export interface PlanningRange {
+  readonly use: MeasureUse;
+  /** Degrees. */
+  readonly limit: number;
+}
+
+export type PlanningRanges = ReadonlyMap<string, PlanningRange>;
+
+const rangeKey = (measure: MeasureId, side: Side | null): string => `${measure} ${side ?? ''}`;
+
+export const findRange = (
+  ranges: PlanningRanges,
+  measure: MeasureId,
+  side: Side | null,
+): PlanningRange | null => ranges.get(rangeKey(measure, side)) ?? null;
+
+/**
+ * Every known range of a person as a limit to plan with: value − z · error, less the
+ * reserve; stated defaults and provisional values as they stand.
+ *
+ * @param reserve share taken off measured ranges, 0 to 1
+ */
+export function calcPlanningRanges(
+  set: MeasureSet,
+  rules: HouseRules,
+  reserve: number,
+): PlanningRanges {
+  const ranges = new Map<string, PlanningRange>();
+  const put = (measure: MeasureId, side: Side | null): void => {
+    const own = findValue(set, measure, side);
+    if (own !== null) {
+      const { value, error, takenAt } = own;
+      const use: MeasureUse = { measure, side, value, error, source: 'measured', takenAt };
+      const limit = (value - rules.limitMarginSem * error) * (1 - reserve);
+      ranges.set(rangeKey(measure, side), { use, limit });
+      return;
+    }
+    const stated = STATED_DEFAULTS[measure];
+    const provisional = rules.provisional ? PROVISIONAL_RANGES[measure] : undefined;
+    const value = stated ?? provisional;
+    if (value === undefined) return;
+    const source: Source = stated === undefined ? 'provisional' : 'default';
+    const use: MeasureUse = { measure, side, value, error: 0, source, takenAt: null };
+    ranges.set(rangeKey(measure, side), { use, limit: value });
+  };
+  for (const measure of RANGE_MEASURES) {
+    for (const side of getProtocol(measure).sided ? SIDES : [null]) put(measure, side);
+  }
+  return ranges;
+}
+
+const RANGE_MEASURES: readonly MeasureId[] = [
+  'hip-opening',
+  'hip-external-rotation',
+  'hip-internal-rotation',
+  'hip-abduction',
+  'hip-adduction',
+  'hip-flexion',
+  'straight-leg-raise',
+  'hip-extension',
+  'hip-extension-bent-knee',
+  'knee-flexion',
+  'ankle-dorsiflexion-bent',
+  'ankle-dorsiflexion-straight',
+  'thigh-foot-angle',
+  'trunk-rotation',
+  'trunk-side-bend',
+  'trunk-extension',
+];
+
+/** Which measure sets each limit of a leg, so that a limit can be traced back. */
+const LEG_LIMIT_MEASURES: Readonly<Record<keyof LegLimits, MeasureId>> = {
+  straightLegRaise: 'straight-leg-raise',
+  flexion: 'hip-flexion',
+  extension: 'hip-extension',
+  extensionBentKnee: 'hip-extension-bent-knee',
+  abduction: 'hip-abduction',
+  opening: 'hip-opening',
+  adduction: 'hip-adduction',
+  externalRotation: 'hip-external-rotation',
+  internalRotation: 'hip-internal-rotation',
+  dorsiflexionStraight: 'ankle-dorsiflexion-straight',
+  dorsiflexionBent: 'ankle-dorsiflexion-bent',
+  kneeFlexion: 'knee-flexion',
+};
+
+/** The limits as the solver takes them: by front and back, radians. */
+export function toSolverLimits(ranges: PlanningRanges, frontSide: Side): Limits {
+  const limit = (measure: MeasureId, side: Side | null): number | null => {
+    const found = findRange(ranges, measure, side);
+    return found === null ? null : radiansFromDegrees(found.limit);
+  };
+  const leg = (place: Place): LegLimits => {
+    const side = sideOfPlace(place, frontSide);
+    const entries = Object.entries(LEG_LIMIT_MEASURES).map(([name, measure]) => [
+      name,
+      limit(measure, side),
+    ]);
+    return Object.fromEntries(entries) as Record<keyof LegLimits, number | null>;
+  };
+  const frontOf = sideOfPlace('front', frontSide);
+  const backOf = sideOfPlace('back', frontSide);
+  const trunk: TrunkLimits = {
+    flexion: radiansFromDegrees(LONG_BACK_FLEXION_DEG),
+    extension: limit('trunk-extension', null),
+    sideBendToFront: limit('trunk-side-bend', frontOf),
+    sideBendToBack: limit('trunk-side-bend', backOf),
+    rotationToFront: limit('trunk-rotation', frontOf),
+    rotationToBack: limit('trunk-rotation', backOf),
+  };
+  return { front: leg('front'), back: leg('back'), trunk };
+}
+
+/** Measures a pose needs and this person lacks, each as a problem that names the poses it holds up. */
+export function findMissingMeasures(
+  set: MeasureSet,
+  rules: HouseRules,
+  pose: PoseDefinition,
+  allPoses: readonly PoseDefinition[],
+): Problem[] {
+  const needs = rules.provisional ? PROVISIONAL_NEEDS : pose.needs;
+  return needs.flatMap((measure) => {
+    const protocol = getProtocol(measure);
+    const poses = allPoses
+      .filter((each) => each === pose || each.needs.includes(measure))
+      .map((each) => each.name);
+    return (protocol.sided ? SIDES : [null])
+      .filter((side) => findValue(set, measure, side) === null)
+      .map((side) =>
+        problem('missing-measure', side === null ? measure : `${measure} ${side}`, {
+          measure: protocol.name,
+          side: side === null ? '' : `, ${side},`,
+          poses,
+        }),
+      );
+  });
+}

@@ -1,0 +1,104 @@
+import type { MeasureUse } from '../body/body.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { Problem } from '../problems/problem.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import type { Joint, Motion } from '../solver/limits.ts';
+import type { WorkingStep } from './working.ts';
+
+export const SET_UP_FORMAT = 'stillwater.set-up';
+export const SET_UP_VERSION = 1;
+
+export type SettingId =
+  | 'stance-length'
+  | 'stance-width'
+  | 'front-foot-angle'
+  | 'back-foot-angle'
+  | 'front-knee-bend'
+  | 'pelvis-short-of-square'
+  | 'pelvis-level'
+  | 'chest-short-of-target'
+  | 'hand-height'
+  | 'hand-ahead'
+  | 'hand-beside'
+  | 'front-heel-from-mat-edge'
+  | 'back-heel-from-mat-edge';
+
+/** One number to set. Same sign on both sides. */
+export interface Setting {
+  readonly id: SettingId;
+  readonly value: number;
+  readonly unit: 'cm' | 'deg';
+  readonly from: string;
+  readonly to: string;
+  /** null until error bars are computed: never a placeholder. */
+  readonly plusMinus: null;
+  readonly working: readonly WorkingStep[];
+}
+
+/** What a joint is asked against what it has, degrees. */
+export interface JointReport {
+  readonly joint: Joint;
+  readonly side: Side | null;
+  readonly motion: Motion;
+  readonly askedDeg: number | null;
+  /** The limit really used, margins and reserve taken off; null = no limit known or none that holds. */
+  readonly hasDeg: number | null;
+  readonly toSpareDeg: number | null;
+}
+
+/** [x, y, z] in cm, world frame: x along the mat to its front, y to its left, z up. */
+export type LandmarkCm = readonly [number, number, number];
+
+/** One pose set up for one person and side: the same object for screen, file, endpoint and test. */
+export interface SetUp {
+  readonly format: typeof SET_UP_FORMAT;
+  readonly version: typeof SET_UP_VERSION;
+  readonly pose: string;
+  /** The front or standing leg. */
+  readonly side: Side;
+  readonly status: 'solved' | 'degraded' | 'failed';
+  readonly provisional: boolean;
+  readonly depth: {
+    readonly id: string;
+    readonly value: number | null;
+    readonly unit: 'deg';
+    /** null when the deepest was asked for, which makes no recommendation, or when there is none. */
+    readonly recommended: number | null;
+    readonly deepest: number | null;
+    readonly textbook: number;
+    readonly working: readonly WorkingStep[];
+  };
+  readonly settings: readonly Setting[];
+  readonly pelvis: {
+    readonly yawDeg: number;
+    readonly tiltDeg: number;
+    readonly listDeg: number;
+  } | null;
+  readonly landmarks: Readonly<Record<string, LandmarkCm>>;
+  readonly joints: readonly JointReport[];
+  readonly limiting: Omit<JointReport, 'askedDeg' | 'hasDeg'> | null;
+  readonly balance: {
+    readonly base: readonly (readonly [number, number])[];
+    readonly nearestEdgeCm: number;
+  } | null;
+  readonly mat: {
+    readonly lengthCm: number;
+    readonly widthCm: number;
+    readonly fits: boolean;
+  } | null;
+  /** Footprint outlines, cm, for the drawing. */
+  readonly footprints: Readonly<
+    Record<'front' | 'back', readonly (readonly [number, number])[]>
+  > | null;
+  readonly cautions: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly advice: string;
+  }[];
+  readonly problems: readonly Problem[];
+  readonly provenance: {
+    readonly measures: readonly MeasureUse[];
+    readonly rules: HouseRules;
+    readonly reserve: number;
+  };
+}

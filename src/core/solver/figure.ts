@@ -1,0 +1,65 @@
+import type { Body } from '../body/body.ts';
+import type { Place } from '../poses/poseDefinition.ts';
+import { otherSide, type Side } from '../measures/protocol.ts';
+
+/**
+ * A body as the solver sees it: by front and back, the front leg always the right
+ * one. A left-in-front pose is solved as its mirror image, so that both sides
+ * share every line of code and mirrored input gives mirrored output.
+ */
+export interface Figure {
+  readonly stature: number;
+  readonly front: Limb;
+  readonly back: Limb;
+  readonly ankleHeight: number;
+  readonly footLength: number;
+  readonly footWidth: number;
+  readonly hipBoneWidth: number;
+  readonly halfHips: number;
+  readonly pelvisDepth: number;
+  readonly trunk: number;
+  readonly halfShoulders: number;
+}
+
+/** The leg and the arm of one side, metres and radians. */
+export interface Limb {
+  readonly thigh: number;
+  readonly shank: number;
+  readonly armReach: number;
+  readonly thighFootAngle: number;
+}
+
+/** In the solver's own frame the front leg is the right one. */
+export const CANONICAL_SIDE: Readonly<Record<Place, Side>> = { front: 'right', back: 'left' };
+
+export const sideOfPlace = (place: Place, frontSide: Side): Side =>
+  place === 'front' ? frontSide : otherSide(frontSide);
+
+export function figureOf(
+  body: Body,
+  frontSide: Side,
+  thighFootAngleRad: Readonly<Record<Side, number>>,
+): Figure {
+  const limb = (place: Place): Limb => {
+    const side = sideOfPlace(place, frontSide);
+    return {
+      thigh: body.thigh[side],
+      shank: body.shank[side],
+      armReach: body.armReach[side],
+      thighFootAngle: thighFootAngleRad[side],
+    };
+  };
+  return {
+    stature: body.stature,
+    front: limb('front'),
+    back: limb('back'),
+    ankleHeight: body.ankleHeight,
+    footLength: body.footLength,
+    footWidth: body.footWidth,
+    hipBoneWidth: body.hipBoneWidth,
+    halfHips: body.hipCentreDistance / 2,
+    pelvisDepth: body.pelvisDepth,
+    trunk: body.trunk,
+    halfShoulders: body.shoulderWidth / 2,
+  };
+}

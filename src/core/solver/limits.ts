@@ -1,0 +1,165 @@
+import { type Place, PLACES } from '../poses/poseDefinition.ts';
+import type { LegPose } from './leg.ts';
+import type { Skeleton } from './skeleton.ts';
+
+/**
+ * What each joint of one leg has, radians, margins and reserve already taken off.
+ * null = not known, which is never the same as zero: such a motion is reported
+ * without a limit, and a pose that needs it is refused before the solver starts.
+ */
+export interface LegLimits {
+  readonly straightLegRaise: number | null;
+  readonly flexion: number | null;
+  readonly extension: number | null;
+  readonly extensionBentKnee: number | null;
+  readonly abduction: number | null;
+  readonly opening: number | null;
+  readonly adduction: number | null;
+  readonly externalRotation: number | null;
+  readonly internalRotation: number | null;
+  readonly dorsiflexionStraight: number | null;
+  readonly dorsiflexionBent: number | null;
+  readonly kneeFlexion: number | null;
+}
+
+export interface TrunkLimits {
+  readonly flexion: number | null;
+  readonly extension: number | null;
+  readonly sideBendToFront: number | null;
+  readonly sideBendToBack: number | null;
+  readonly rotationToFront: number | null;
+  readonly rotationToBack: number | null;
+}
+
+export type Limits = Readonly<Record<Place, LegLimits>> & { readonly trunk: TrunkLimits };
+
+export type Joint = 'hip' | 'knee' | 'ankle' | 'spine';
+export type Motion =
+  | 'flexion'
+  | 'extension'
+  | 'abduction'
+  | 'adduction'
+  | 'external-rotation'
+  | 'internal-rotation'
+  | 'dorsiflexion'
+  | 'inversion'
+  | 'side-bend'
+  | 'axial-rotation';
+
+/** What a posture asks of one motion against what the person has, radians. */
+export interface Demand {
+  readonly joint: Joint;
+  /** For the spine: toward the front leg's side or the back leg's, null for flexion and extension. */
+  readonly place: Place | null;
+  readonly motion: Motion;
+  /** Negative when the joint stands on the other side of its zero; null where it is not defined. */
+  readonly asked: number | null;
+  /** The smallest of them holds; null = not known, or never a limit. */
+  readonly has: Pieces;
+}
+
+const RIGHT_ANGLE = Math.PI / 2;
+const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+/** A blend closer to one end than this needs only that end's measure. */
+const END_SHARE = 0.1;
+
+/**
+ * A limit that depends on another joint, as smooth pieces of which the smallest holds.
+ * The solver keeps each piece for itself: a kink, where answers like to sit, then costs
+ * it nothing.
+ */
+type Pieces = readonly [number, number] | null;
+
+const constant = (limit: number | null): Pieces => (limit === null ? null : [limit, limit]);
+
+/** Runs linearly from one limit to another as `share` goes from 0 to 1, and stays there. */
+function blend(from: number | null, to: number | null, share: number): Pieces {
+  if (from !== null && to !== null) {
+    return to >= from
+      ? [from + (to - from) * Math.max(0, share), to]
+      : [from, from + (to - from) * Math.min(1, share)];
+  }
+  if (share <= END_SHARE) return constant(from);
+  return share >= 1 - END_SHARE ? constant(to) : null;
+}
+
+/** Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond. */
+const calcFlexionLimit = (limits: LegLimits, kneeFlexion: number): Pieces =>
+  blend(limits.straightLegRaise, limits.flexion, kneeFlexion / RIGHT_ANGLE);
+
+/** Straight value at knee 0°, bent value at 90°, then falling to 0 at the measured knee flexion. */
+function calcExtensionLimit(limits: LegLimits, kneeFlexion: number): Pieces {
+  if (kneeFlexion <= RIGHT_ANGLE) {
+    return blend(limits.extension, limits.extensionBentKnee, kneeFlexion / RIGHT_ANGLE);
+  }
+  if (limits.kneeFlexion === null) return constant(limits.extensionBentKnee);
+  const share = (kneeFlexion - RIGHT_ANGLE) / Math.max(1e-6, limits.kneeFlexion - RIGHT_ANGLE);
+  return blend(limits.extensionBentKnee, 0, share);
+}
+
+/** Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond. */
+const calcAbductionLimit = (limits: LegLimits, hipFlexion: number): Pieces =>
+  blend(limits.abduction, limits.opening, hipFlexion / radians(60));
+
+/** Straight value below knee 20°, bent value from 40°, linear between. */
+const calcDorsiflexionLimit = (limits: LegLimits, kneeFlexion: number): Pieces =>
+  blend(
+    limits.dorsiflexionStraight,
+    limits.dorsiflexionBent,
+    (kneeFlexion - radians(20)) / radians(20),
+  );
+
+function calcLegDemands(place: Place, leg: LegPose, limits: LegLimits): Demand[] {
+  const { flexion, abduction, externalRotation } = leg.hipAngles;
+  const { dorsiflexion, inversion } = leg.ankleAngles;
+  const knee = leg.kneeFlexion;
+  const demand = (joint: Joint, motion: Motion, asked: number | null, has: Pieces): Demand => ({
+    joint,
+    place,
+    motion,
+    asked,
+    has,
+  });
+  return [
+    demand('hip', 'flexion', flexion, calcFlexionLimit(limits, knee)),
+    demand('hip', 'extension', -flexion, calcExtensionLimit(limits, knee)),
+    demand('hip', 'abduction', abduction, calcAbductionLimit(limits, flexion)),
+    demand('hip', 'adduction', -abduction, constant(limits.adduction)),
+    demand('knee', 'flexion', knee, constant(limits.kneeFlexion)),
+    demand('ankle', 'dorsiflexion', dorsiflexion, calcDorsiflexionLimit(limits, knee)),
+    // Weight and midfoot take inversion up in practice: reported, never a limit.
+    demand('ankle', 'inversion', inversion, null),
+    demand('hip', 'external-rotation', externalRotation, constant(limits.externalRotation)),
+    demand(
+      'hip',
+      'internal-rotation',
+      externalRotation === null ? null : -externalRotation,
+      constant(limits.internalRotation),
+    ),
+  ];
+}
+
+/** Every motion of a posture in both directions. */
+export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
+  const { spineFlexion, spineSideBend, spineRotation } = skeleton.posture;
+  const { trunk } = limits;
+  const spine = (motion: Motion, place: Place | null, asked: number, has: Pieces): Demand => ({
+    joint: 'spine',
+    place,
+    motion,
+    asked,
+    has,
+  });
+  return [
+    ...PLACES.flatMap((place) => calcLegDemands(place, skeleton.legs[place], limits[place])),
+    spine('flexion', null, spineFlexion, constant(trunk.flexion)),
+    spine('extension', null, -spineFlexion, constant(trunk.extension)),
+    spine('side-bend', 'back', spineSideBend, constant(trunk.sideBendToBack)),
+    spine('side-bend', 'front', -spineSideBend, constant(trunk.sideBendToFront)),
+    spine('axial-rotation', 'back', spineRotation, constant(trunk.rotationToBack)),
+    spine('axial-rotation', 'front', -spineRotation, constant(trunk.rotationToFront)),
+  ];
+}
+
+/** The limit that holds, radians. */
+export const getHas = ({ has }: Demand): number | null => (has === null ? null : Math.min(...has));

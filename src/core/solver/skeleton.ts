@@ -1,0 +1,159 @@
+import { type Place } from '../poses/poseDefinition.ts';
+import { type Figure } from './figure.ts';
+import {
+  EAR_ABOVE_SHOULDER_PER_STATURE,
+  FOOT,
+  HIP_CENTRE,
+  NECK_ABOVE_SHOULDER_PER_STATURE,
+} from '../body/proportions.ts';
+import { convexHull, distanceInside, type Point2 } from '../geometry/polygon.ts';
+import {
+  aboutForward,
+  aboutLeft,
+  aboutUp,
+  compose,
+  toWorld,
+  type Rotation,
+} from '../geometry/rotation.ts';
+import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
+import { poseArm, type ArmPlan, type ArmPose } from './arm.ts';
+import { calcCentreOfMass } from './centreOfMass.ts';
+import { placeFlatFoot, poseLeg, type FootPose, type LegPose } from './leg.ts';
+import type { Posture } from './posture.ts';
+
+/** The feet and hands of a pose, with this person's rules filled in. */
+export interface ContactPlan {
+  readonly feet: (stance: number, backFootYaw: number) => FeetPose;
+  readonly arms: Readonly<Record<Place, ArmPlan>>;
+  /** Knee bend a straight leg is held at, radians; null = this leg bends. */
+  readonly straightKnee: Readonly<Record<Place, number | null>>;
+}
+
+/** Both feet on the mat and the base they make. */
+export interface FeetPose {
+  readonly front: FootPose;
+  readonly back: FootPose;
+  readonly base: readonly Point2[];
+}
+
+export interface Skeleton {
+  readonly posture: Posture;
+  readonly legs: Readonly<Record<Place, LegPose>>;
+  readonly arms: Readonly<Record<Place, ArmPose>>;
+  readonly chest: Rotation;
+  readonly chestCentre: Vec3;
+  readonly neck: Vec3;
+  readonly head: Vec3;
+  readonly asis: Readonly<Record<Place, Vec3>>;
+  readonly sacrum: Vec3;
+  readonly centreOfMass: Vec3;
+  readonly base: readonly Point2[];
+  /** Distance of the weight point inside the base's nearest edge. */
+  readonly weightInside: number;
+}
+
+/** Half the foot's width at fractions of its length. Our choice: a plain sole. */
+const SOLE: readonly (readonly [number, number])[] = [
+  [0, 0.3],
+  [FOOT.heelCentre, 0.36],
+  [FOOT.ball, 0.5],
+  [0.92, 0.36],
+  [FOOT.toe, 0.12],
+];
+
+/** Corner points of a flat foot's sole, seen from above. */
+export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
+  const corners: Point2[] = [];
+  for (const [fraction, half] of SOLE) {
+    for (const across of [-half, half]) {
+      const point = add(
+        foot.heel,
+        toWorld(foot.frame, [
+          (fraction - FOOT.heelCentre) * figure.footLength,
+          across * figure.footWidth,
+          0,
+        ]),
+      );
+      corners.push([point[0], point[1]]);
+    }
+  }
+  return corners;
+}
+
+/**
+ * Places the feet of one person's pose: the front heel centre at the origin, the back
+ * foot by stance length and width. Remembers its last answer, because a solver moves
+ * the rest of the body far more often than the feet.
+ *
+ * @param width across the mat between heel centres, metres, + on the back leg's own side
+ */
+export function planFeet(
+  figure: Figure,
+  frontFootYaw: number,
+  width: (backFootYaw: number) => number,
+): ContactPlan['feet'] {
+  const front = placeFlatFoot(figure, [0, 0, 0], frontFootYaw);
+  const frontSole = soleOutline(figure, front);
+  let last: { stance: number; yaw: number; feet: FeetPose } | null = null;
+  return (stance, yaw) => {
+    if (last?.stance === stance && last.yaw === yaw) return last.feet;
+    const back = placeFlatFoot(figure, [-stance, width(yaw), 0], yaw);
+    const base = convexHull([...frontSole, ...soleOutline(figure, back)]);
+    last = { stance, yaw, feet: { front, back, base } };
+    return last.feet;
+  };
+}
+
+/**
+ * Chest against pelvis: flexion about the side axis (+ forward), side bend about the
+ * floating forward axis (+ to the left), rotation about the trunk (+ to the left).
+ */
+function poseChest(posture: Posture): Rotation {
+  const bent = compose(aboutLeft(posture.spineFlexion), aboutForward(-posture.spineSideBend));
+  return compose(posture.pelvis, compose(bent, aboutUp(posture.spineRotation)));
+}
+
+/** Builds every joint centre of a posture. World frame, metres; the front leg is the right one. */
+export function buildSkeleton(figure: Figure, contacts: ContactPlan, posture: Posture): Skeleton {
+  const { pelvis, pelvisCentre } = posture;
+  const feet = contacts.feet(posture.stance, posture.backFootYaw);
+  const leg = (place: Place, direction: number, foot: FootPose): LegPose => {
+    const hip = addScaled(pelvisCentre, pelvis.left, direction * figure.halfHips);
+    return poseLeg(figure, place, pelvis, hip, foot, contacts.straightKnee[place]);
+  };
+  const legs = { front: leg('front', -1, feet.front), back: leg('back', 1, feet.back) };
+
+  const chest = poseChest(posture);
+  const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
+  const shoulder = (direction: number): Vec3 =>
+    addScaled(chestCentre, chest.left, direction * figure.halfShoulders);
+  const arms = {
+    front: poseArm(figure, 'front', contacts.arms.front, chest, shoulder(-1), feet.front),
+    back: poseArm(figure, 'back', contacts.arms.back, chest, shoulder(1), feet.front),
+  };
+
+  const onPelvis = (forward: number, left: number): Vec3 =>
+    add(pelvisCentre, toWorld(pelvis, [forward, left, HIP_CENTRE.below * figure.hipBoneWidth]));
+  const asisAhead = HIP_CENTRE.behind * figure.hipBoneWidth;
+  const joints = {
+    posture,
+    legs,
+    arms,
+    chest,
+    chestCentre,
+    neck: addScaled(chestCentre, chest.up, NECK_ABOVE_SHOULDER_PER_STATURE * figure.stature),
+    head: addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature),
+    asis: {
+      front: onPelvis(asisAhead, -figure.hipBoneWidth / 2),
+      back: onPelvis(asisAhead, figure.hipBoneWidth / 2),
+    },
+    sacrum: onPelvis(asisAhead - figure.pelvisDepth, 0),
+  };
+  const centreOfMass = calcCentreOfMass(joints);
+  return {
+    ...joints,
+    centreOfMass,
+    base: feet.base,
+    weightInside: distanceInside(feet.base, [centreOfMass[0], centreOfMass[1]]),
+  };
+}

@@ -1,0 +1,195 @@
+import type { QuantityId } from '../poses/quantityId.ts';
+import { minimise, type Residuals } from './leastSquares.ts';
+import type { PoseTask } from './poseTask.ts';
+import { countUnknowns, stepPosture, type Posture } from './posture.ts';
+import { getQuantity } from './quantities.ts';
+import {
+  calcMusts,
+  calcPreferences,
+  findLargestExcess,
+  toScaled,
+  type Aim,
+  type Musts,
+} from './residuals.ts';
+import { buildSkeleton, type Skeleton } from './skeleton.ts';
+
+/** Musts count as kept when none is broken by more than this, degrees or centimetres. */
+export const KEPT_WITHIN = 0.03;
+/** Corrections go on until no must is broken by more than this, degrees or centimetres. */
+const CORRECTED_WITHIN = 0.01;
+const MOST_CORRECTIONS = 12;
+/** A correction that leaves more than this share of a breach makes the musts heavier. */
+const SLOW_SHARE = 0.3;
+const HEAVIER = 3;
+const HEAVIEST = 100;
+
+/** A must broken by one degree or centimetre costs this many tolerances of a wish, at first. */
+const MUST_WEIGHT = 3;
+/** A run stops when a step lowers the cost by less than this, in squared tolerances. */
+const SMALLEST_GAIN = { first: 1e-4, corrected: 1e-7 } as const;
+
+export interface Answer {
+  readonly skeleton: Skeleton;
+  /** Largest broken must, degrees or centimetres. */
+  readonly excess: number;
+  readonly kept: boolean;
+}
+
+/** A light pass's posture: musts only weighed so far. */
+interface Draft {
+  readonly posture: Posture;
+  readonly cost: number;
+}
+
+const NO_SHIFT: Musts = { equal: [], below: [] };
+
+/** How the musts press on a run: how heavily, and shifted by how much. */
+interface Pressure {
+  readonly shift: Musts;
+  readonly weight: number;
+}
+
+const FIRST_PRESSURE: Pressure = { shift: NO_SHIFT, weight: MUST_WEIGHT };
+
+/**
+ * One task with one aim. Musts are kept by the method of multipliers: each is shifted
+ * by the breach that a run left, which pushes the next run back to the edge. So their
+ * weight can stay light, and the path may cut corners.
+ */
+class Run {
+  constructor(
+    private readonly task: PoseTask,
+    private readonly aim: Aim,
+  ) {}
+
+  draft(start: Posture): Draft {
+    const posture = this.minimise(start, FIRST_PRESSURE, SMALLEST_GAIN.first);
+    const { twoSided, oneSided } = this.calcResiduals(posture, FIRST_PRESSURE);
+    let cost = 0;
+    for (const value of twoSided) cost += value * value;
+    for (const value of oneSided) cost += Math.max(0, value) ** 2;
+    return { posture, cost };
+  }
+
+  correct(draft: Draft): Answer {
+    let { posture } = draft;
+    let shift = NO_SHIFT;
+    let weight = MUST_WEIGHT;
+    let musts = this.calcMusts(posture);
+    let excess = findLargestExcess(musts);
+    for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
+      shift = {
+        equal: musts.equal.map((each, i) => each + (shift.equal[i] ?? 0)),
+        below: musts.below.map((each, i) => Math.max(0, each + (shift.below[i] ?? 0))),
+      };
+      posture = this.minimise(posture, { shift, weight }, SMALLEST_GAIN.corrected);
+      musts = this.calcMusts(posture);
+      const left = findLargestExcess(musts);
+      if (left <= CORRECTED_WITHIN) break;
+      if (left > SLOW_SHARE * excess) {
+        if (weight >= HEAVIEST) break;
+        // A shift stands for a force, weight² · shift, which stays when the weight grows.
+        weight *= HEAVIER;
+        const ease = (each: number): number => each / HEAVIER ** 2;
+        shift = { equal: shift.equal.map(ease), below: shift.below.map(ease) };
+      }
+      excess = left;
+    }
+    const skeleton = this.build(posture);
+    const left = findLargestExcess(musts);
+    return { skeleton, excess: left, kept: left <= KEPT_WITHIN };
+  }
+
+  private build(posture: Posture): Skeleton {
+    return buildSkeleton(this.task.figure, this.task.contacts, posture);
+  }
+
+  private calcMusts(posture: Posture): Musts {
+    return calcMusts(this.task, this.build(posture), this.aim);
+  }
+
+  private calcResiduals(posture: Posture, { shift, weight }: Pressure): Residuals {
+    const skeleton = this.build(posture);
+    const { equal, below } = calcMusts(this.task, skeleton, this.aim);
+    for (let i = 0; i < equal.length; i += 1) {
+      equal[i] = weight * (equal[i]! + (shift.equal[i] ?? 0));
+    }
+    for (let i = 0; i < below.length; i += 1) {
+      below[i] = weight * (below[i]! + (shift.below[i] ?? 0));
+    }
+    return {
+      twoSided: equal.concat(calcPreferences(this.task, skeleton, this.aim)),
+      oneSided: below,
+    };
+  }
+
+  private minimise(start: Posture, pressure: Pressure, smallestGain: number): Posture {
+    const { held } = this.task;
+    return minimise<Posture>(
+      {
+        unknowns: countUnknowns(held),
+        move: (from, step) => stepPosture(from, step, held),
+        residuals: (at) => this.calcResiduals(at, pressure),
+      },
+      start,
+      smallestGain,
+    );
+  }
+}
+
+/**
+ * Drafts from every start, then corrects them, cheapest first, until one keeps every
+ * must; the least broken one if none does.
+ */
+function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
+  const run = new Run(task, aim);
+  const drafts = starts.map((start) => run.draft(start)).sort((a, b) => a.cost - b.cost);
+  let least: Answer | null = null;
+  for (const draft of drafts) {
+    const answer = run.correct(draft);
+    if (answer.kept) return answer;
+    if (least === null || answer.excess < least.excess) least = answer;
+  }
+  if (least === null) throw new Error('A pose needs at least one start');
+  return least;
+}
+
+/**
+ * Takes one quantity as far toward `end` as every must allows.
+ *
+ * @param quantity what is pulled, such as the pose's depth
+ * @param end never passed, radians or metres
+ * @param near a posture to start from; the pose's own starts are tried when it fails
+ */
+export function reachFarthest(
+  task: PoseTask,
+  quantity: QuantityId,
+  end: number,
+  aim: Omit<Aim, 'toward'>,
+  near: Posture | null,
+): Answer {
+  return runNear(task, { ...aim, toward: { quantity, value: end, hold: false } }, near);
+}
+
+/** The most wished-for posture with one quantity held at a value. Parameters as in {@link reachFarthest}. */
+export function settleAt(
+  task: PoseTask,
+  quantity: QuantityId,
+  value: number,
+  aim: Omit<Aim, 'toward'>,
+  near: Posture,
+): Answer {
+  return runNear(task, { ...aim, toward: { quantity, value, hold: true } }, near);
+}
+
+function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
+  if (near !== null) {
+    const answer = runFrom(task, aim, [near]);
+    if (answer.kept) return answer;
+  }
+  return runFrom(task, aim, task.starts);
+}
+
+/** A quantity of an answer in degrees or centimetres. */
+export const readScaled = (answer: Answer, quantity: QuantityId): number =>
+  toScaled(quantity, getQuantity(quantity).calc(answer.skeleton));

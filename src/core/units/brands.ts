@@ -1,0 +1,21 @@
+/**
+ * Branded numbers: the compiler refuses a length where an angle is asked, and a
+ * bare number where a unit is asked. The core keeps metres and radians; files
+ * and screens keep centimetres, degrees and seconds.
+ */
+declare const unit: unique symbol;
+
+export type Metres = number & { readonly [unit]: 'metre' };
+export type Radians = number & { readonly [unit]: 'radian' };
+
+/** Exact by definition: 1 inch = 25.4 mm (international yard and pound agreement, 1959). */
+export const METRES_PER_INCH = 0.0254;
+export const INCHES_PER_FOOT = 12;
+export const CM_PER_METRE = 100;
+export const DEGREES_PER_RADIAN = 180 / Math.PI;
+
+export const metresFromCm = (cm: number): Metres => (cm / CM_PER_METRE) as Metres;
+export const cmFromMetres = (metres: number): number => metres * CM_PER_METRE;
+export const radiansFromDegrees = (degrees: number): Radians =>
+  (degrees / DEGREES_PER_RADIAN) as Radians;
+export const degreesFromRadians = (radians: number): number => radians * DEGREES_PER_RADIAN;
