@@ -24,6 +24,7 @@ const PERSON_DEFAULTS = {
   bodyMassKg: null,
   cautions: [],
   notes: '',
+  cautionsAskedAt: null,
 };
 const READING_DEFAULTS = { raw: null, instrument: 'other', posture: null, state: null, note: '' };
 

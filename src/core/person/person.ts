@@ -23,6 +23,8 @@ export interface Person {
   readonly experience: Experience;
   readonly cautions: readonly CautionEntry[];
   readonly notes: string;
+  /** When the stop signs were last asked; null = not yet. */
+  readonly cautionsAskedAt: string | null;
 }
 
 /** Everything a set-up is computed from. */

@@ -1,0 +1,41 @@
+/**
+ * A drawing as plain shapes in millimetres at 1:10, so that one centimetre of the mat is
+ * one millimetre of paper. x to the right, y down. `role` says what a shape is; the
+ * style sheet says how that looks.
+ */
+export type Point = readonly [number, number];
+
+interface Base {
+  readonly role: string;
+  /** The setting whose number this shape carries, if any. */
+  readonly setting?: string;
+}
+
+export type Shape =
+  | (Base & { readonly kind: 'polygon'; readonly points: readonly Point[] })
+  | (Base & { readonly kind: 'line'; readonly points: readonly Point[] })
+  | (Base & { readonly kind: 'circle'; readonly centre: Point; readonly radius: number })
+  | (Base & {
+      readonly kind: 'arc';
+      readonly centre: Point;
+      readonly radius: number;
+      /** Degrees, clockwise from the right, as the page turns. */
+      readonly fromDeg: number;
+      readonly toDeg: number;
+    })
+  | (Base & {
+      readonly kind: 'text';
+      readonly at: Point;
+      readonly text: string;
+      /** Size relative to a label, which is 1. */
+      readonly size: number;
+      readonly anchor: 'start' | 'middle' | 'end';
+    });
+
+export interface Drawing {
+  /** Left, top, width and height of the page, mm. */
+  readonly box: readonly [number, number, number, number];
+  readonly shapes: readonly Shape[];
+  /** The same facts in words, for those who do not see it. */
+  readonly caption: string;
+}

@@ -1,0 +1,528 @@
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { LandmarkCm, SetUp, SettingId } from '../setup/setUp.ts';
+import { METRES_PER_INCH } from '../units/brands.ts';
+import type { LengthUnit } from '../units/readQuantity.ts';
+import { drawFigure } from './figure.ts';
+import type { Drawing, Point, Shape } from './shapes.ts';
+import { writeDegrees, writeSettable } from './units.ts';
+import { findView, toElevation, toPlan, type View } from './view.ts';
+
+/** How a set-up is to be drawn. */
+export interface SheetOptions {
+  readonly unit: LengthUnit;
+  /** Height of a label in mm; numbers are larger by their own size. */
+  readonly labelMm: number;
+}
+
+const CM_PER_INCH = METRES_PER_INCH * 100;
+const MAT_MARGIN = 9;
+const NUMBER_SIZE = 1.75;
+const STANCE_SIZE = 2.5;
+
+/** Everything one sheet is drawn from. */
+interface Sheet {
+  readonly setUp: SetUp;
+  readonly view: View;
+  readonly options: SheetOptions;
+  /** Vertical place of the mat's middle line. */
+  readonly planY: number;
+  readonly mat: NonNullable<SetUp['mat']>;
+  /** Distance of the front heel from the mat's front edge, cm. */
+  readonly heelMark: number;
+}
+
+function getValue(setUp: SetUp, id: SettingId): number | null {
+  return setUp.settings.find((each) => each.id === id)?.value ?? null;
+}
+
+const mark = (setUp: SetUp, name: string): LandmarkCm => setUp.landmarks[name]!;
+const sideName = (setUp: SetUp, place: 'front' | 'back'): 'Left' | 'Right' =>
+  (setUp.side === 'left') === (place === 'front') ? 'Left' : 'Right';
+
+function onPlan(sheet: Sheet, x: number, y: number): Point {
+  const [px, py] = toPlan(sheet.view, x, y - matMiddle(sheet.setUp));
+  return [px, py + sheet.planY];
+}
+
+/** The mat is laid so that the stance lies in the middle of its width. */
+function matMiddle(setUp: SetUp): number {
+  const ys = [...(setUp.footprints?.front ?? []), ...(setUp.footprints?.back ?? [])].map(
+    ([, y]) => y,
+  );
+  return (Math.min(...ys) + Math.max(...ys)) / 2;
+}
+
+const line = (role: string, ...points: Point[]): Shape => ({ kind: 'line', role, points });
+
+function text(
+  sheet: Sheet,
+  role: string,
+  at: Point,
+  words: string,
+  size: number,
+  anchor: 'start' | 'middle' | 'end' = 'middle',
+  setting?: SettingId,
+): Shape {
+  return {
+    kind: 'text',
+    role,
+    at,
+    text: words,
+    size: size * sheet.options.labelMm,
+    anchor,
+    ...(setting === undefined ? {} : { setting }),
+  };
+}
+
+/** A number with its plain words beneath it. */
+function labelled(
+  sheet: Sheet,
+  at: Point,
+  number: string,
+  words: string,
+  anchor: 'start' | 'middle' | 'end',
+  setting: SettingId,
+): Shape[] {
+  const label = sheet.options.labelMm;
+  return [
+    text(sheet, 'number', at, number, NUMBER_SIZE, anchor, setting),
+    text(sheet, 'label', [at[0], at[1] + label * 1.35], words, 1, anchor),
+  ];
+}
+
+function drawElevation(sheet: Sheet): Shape[] {
+  const { setUp, view, mat, heelMark } = sheet;
+  const frontEdge = toElevation(view, [heelMark, 0, 0])[0];
+  const backEdge = toElevation(view, [heelMark - mat.lengthCm, 0, 0])[0];
+  const shapes: Shape[] = [line('floor', [frontEdge, 0], [backEdge, 0])];
+  shapes.push(...drawProp(sheet));
+  shapes.push(...drawFigure(view, setUp));
+  for (const name of ['hip', 'knee', 'ankle']) {
+    for (const side of ['Left', 'Right']) {
+      const centre = toElevation(view, mark(setUp, `${name}${side}`));
+      shapes.push({ kind: 'circle', role: 'joint', centre, radius: 1.1 });
+    }
+  }
+  shapes.push(...drawKnee(sheet));
+  return shapes;
+}
+
+/** The prop under the hand, as tall as it has to be; its width is a block's. */
+function drawProp(sheet: Sheet): Shape[] {
+  const { setUp, view, options } = sheet;
+  const height = getValue(setUp, 'hand-height');
+  if (height === null) return [];
+  const label = options.labelMm;
+  const [x] = toElevation(view, mark(setUp, `hand${sideName(setUp, 'front')}`));
+  const away = toElevation(view, [1, 0, 0])[0];
+  const lineX = x + away * 13;
+  const shapes: Shape[] = [];
+  if (height > 0.5) {
+    const half = 5.5;
+    shapes.push({
+      kind: 'polygon',
+      role: 'prop',
+      points: [
+        [x - half, 0],
+        [x - half, -height],
+        [x + half, -height],
+        [x + half, 0],
+      ],
+    });
+  }
+  const number = writeSettable(height, options.unit);
+  shapes.push(
+    line('dimension', [lineX, 0], [lineX, -height]),
+    line('dimension', [lineX - 2, -height], [lineX + 2, -height]),
+    ...labelled(
+      sheet,
+      [lineX + away * 3, -Math.max(height / 2, label * 1.2)],
+      number,
+      'hand up',
+      away > 0 ? 'start' : 'end',
+      'hand-height',
+    ),
+  );
+  return shapes;
+}
+
+/** The front knee's bend: the angle between thigh and shank, told beside it. */
+function drawKnee(sheet: Sheet): Shape[] {
+  const { setUp, view } = sheet;
+  const bend = getValue(setUp, 'front-knee-bend');
+  if (bend === null || bend < 5) return [];
+  const side = sideName(setUp, 'front');
+  const knee = toElevation(view, mark(setUp, `knee${side}`));
+  const ankle = toElevation(view, mark(setUp, `ankle${side}`));
+  const back = -toElevation(view, [1, 0, 0])[0];
+  const at: Point = [knee[0] + back * 17, (knee[1] + ankle[1]) / 2 - 2];
+  return [
+    line('plumb', [knee[0], knee[1] - 14], [ankle[0], 0]),
+    ...labelled(
+      sheet,
+      at,
+      writeDegrees(bend),
+      'knee bend',
+      back > 0 ? 'start' : 'end',
+      'front-knee-bend',
+    ),
+  ];
+}
+
+/** Stance length between the elevation and the mat, from heel to heel. */
+function drawStance(sheet: Sheet, y: number): Shape[] {
+  const { setUp, view, options } = sheet;
+  const stance = getValue(setUp, 'stance-length') ?? 0;
+  const label = options.labelMm;
+  const [front] = toElevation(view, mark(setUp, `heel${sideName(setUp, 'front')}`));
+  const [back] = toElevation(view, mark(setUp, `heel${sideName(setUp, 'back')}`));
+  const middle = (front + back) / 2;
+  const gap = label * STANCE_SIZE * 1.45;
+  const toward = Math.sign(middle - front);
+  const planTop = sheet.planY - sheet.mat.widthCm / 2;
+  return [
+    line('extension', [front, 2], [front, planTop + 12]),
+    line('extension', [back, 2], [back, planTop + 12]),
+    line('dimension', [front, y - 2.5], [front, y + 2.5]),
+    line('dimension', [back, y - 2.5], [back, y + 2.5]),
+    line('dimension', [front, y], [middle - toward * gap, y]),
+    line('dimension', [middle + toward * gap, y], [back, y]),
+    text(
+      sheet,
+      'number stance',
+      [middle, y + label * 0.85],
+      writeSettable(stance, options.unit),
+      STANCE_SIZE,
+      'middle',
+      'stance-length',
+    ),
+  ];
+}
+
+const toCmStep = (unit: LengthUnit, ticks: number): number =>
+  unit === 'cm' ? ticks * 10 : ticks * 6 * CM_PER_INCH;
+
+/** The ruler a teacher reads along the mat's near edge, from the front edge on. */
+function drawRuler(sheet: Sheet): Shape[] {
+  const { mat, heelMark, options, planY } = sheet;
+  const edgeY = planY + mat.widthCm / 2;
+  const label = options.labelMm;
+  const shapes: Shape[] = [];
+  const at = (fromEdge: number): number => onPlan(sheet, heelMark - fromEdge, 0)[0];
+  const marks = [heelMark, getValue(sheet.setUp, 'back-heel-from-mat-edge') ?? 0];
+  for (let tick = 0; toCmStep(options.unit, tick) <= mat.lengthCm + 0.1; tick += 1) {
+    const cm = toCmStep(options.unit, tick);
+    const x = at(cm);
+    const named = tick % 2 === 0;
+    shapes.push(line('tick', [x, edgeY], [x, edgeY - (named ? 3.2 : 1.8)]));
+    const nearMark = marks.some((each) => Math.abs(each - cm) < label * 2.6);
+    if (named && !nearMark) {
+      const number = writeSettable(cm, options.unit);
+      shapes.push(text(sheet, 'ruler', [x, edgeY + label * 1.1], number, 0.9));
+    }
+  }
+  const heelMarks: readonly SettingId[] = ['front-heel-from-mat-edge', 'back-heel-from-mat-edge'];
+  for (const setting of heelMarks) {
+    const cm = getValue(sheet.setUp, setting) ?? 0;
+    const x = at(cm);
+    shapes.push(
+      {
+        kind: 'polygon',
+        role: 'heel-mark',
+        points: [
+          [x, edgeY - 4],
+          [x - 1.8, edgeY + 0.6],
+          [x + 1.8, edgeY + 0.6],
+        ],
+      },
+      text(
+        sheet,
+        'number',
+        [x, edgeY + label * 1.75],
+        writeSettable(cm, options.unit),
+        1.4,
+        'middle',
+        setting,
+      ),
+    );
+  }
+  return shapes;
+}
+
+/** Pelvis as a bar between the hips with a pointer, and what is missing to square. */
+function drawPelvis(sheet: Sheet, pose: PoseDefinition): Shape[] {
+  const { setUp, view } = sheet;
+  const plan = (name: string): Point => {
+    const [x, y] = mark(setUp, name);
+    return onPlan(sheet, x, y);
+  };
+  const left = plan('hipLeft');
+  const right = plan('hipRight');
+  const centre: Point = [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2];
+  const angleOf = ([x, y]: Point): number => (Math.atan2(y, x) * 180) / Math.PI;
+  const hipLine: Point = [left[0] - right[0], left[1] - right[1]];
+  // The pelvis faces square to its hip line: from above, a quarter turn to the right of "left".
+  const facing: Point = [-hipLine[1], hipLine[0]];
+  const size = Math.hypot(...facing) || 1;
+  const reach = 25;
+  const tip: Point = [
+    centre[0] + (facing[0] / size) * reach,
+    centre[1] + (facing[1] / size) * reach,
+  ];
+  const square =
+    pose.family === 'open' ? toPlan(view, 0, setUp.side === 'right' ? 1 : -1) : toPlan(view, 1, 0);
+  const squareTip: Point = [centre[0] + square[0] * reach, centre[1] + square[1] * reach];
+  const short = getValue(setUp, 'pelvis-short-of-square') ?? 0;
+  const ahead = toPlan(view, 1, 0)[0];
+  const label = sheet.options.labelMm;
+  const shapes: Shape[] = [
+    line('pelvis-bar', left, right),
+    line('pelvis-bar inner', left, right),
+    line('pelvis-pointer', centre, tip),
+    { kind: 'circle', role: 'pelvis-tip', centre: tip, radius: 1.3 },
+  ];
+  if (Math.abs(short) >= 1) {
+    shapes.push(line('square', centre, squareTip), {
+      kind: 'arc',
+      role: 'dimension',
+      centre,
+      radius: reach * 0.72,
+      fromDeg: angleOf(square),
+      toDeg: angleOf(facing),
+    });
+  }
+  const labelAt: Point =
+    pose.family === 'open'
+      ? [squareTip[0] - ahead * 3, squareTip[1] - label * 0.4]
+      : [tip[0] + ahead * 3, tip[1] + (short >= 0 ? -1 : 1) * label * 1.2];
+  const anchor = (pose.family === 'open' ? -ahead : ahead) > 0 ? 'start' : 'end';
+  shapes.push(
+    ...labelled(
+      sheet,
+      labelAt,
+      writeDegrees(Math.abs(short)),
+      'short of square',
+      anchor,
+      'pelvis-short-of-square',
+    ),
+  );
+  return shapes;
+}
+
+/** The back foot's turn against the mat's line, told beside its toes. */
+function drawBackFoot(sheet: Sheet): Shape[] {
+  const { setUp, view } = sheet;
+  const angle = getValue(setUp, 'back-foot-angle') ?? 0;
+  const side = sideName(setUp, 'back');
+  const [hx, hy] = mark(setUp, `heel${side}`);
+  const [tx, ty] = mark(setUp, `toe${side}`);
+  const heel = onPlan(sheet, hx, hy);
+  const toe = onPlan(sheet, tx, ty);
+  const behind = -toPlan(view, 1, 0)[0];
+  const ahead = onPlan(sheet, hx + 13, hy);
+  const degreesOf = (to: Point): number =>
+    (Math.atan2(to[1] - heel[1], to[0] - heel[0]) * 180) / Math.PI;
+  return [
+    line('square', heel, ahead),
+    {
+      kind: 'arc',
+      role: 'dimension',
+      centre: heel,
+      radius: 10,
+      fromDeg: degreesOf(ahead),
+      toDeg: degreesOf(toe),
+    },
+    ...labelled(
+      sheet,
+      [Math.max(heel[0] * behind, toe[0] * behind) * behind + behind * 7, (heel[1] + toe[1]) / 2],
+      writeDegrees(angle),
+      'back foot',
+      behind > 0 ? 'start' : 'end',
+      'back-foot-angle',
+    ),
+  ];
+}
+
+function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
+  const { setUp, mat, heelMark, planY } = sheet;
+  const front = onPlan(sheet, heelMark, 0)[0];
+  const rear = onPlan(sheet, heelMark - mat.lengthCm, 0)[0];
+  const half = mat.widthCm / 2;
+  const shapes: Shape[] = [
+    {
+      kind: 'polygon',
+      role: 'mat',
+      points: [
+        [front, planY - half],
+        [rear, planY - half],
+        [rear, planY + half],
+        [front, planY + half],
+      ],
+    },
+  ];
+  const outline = (points: readonly (readonly [number, number])[]): Point[] =>
+    points.map(([x, y]) => onPlan(sheet, x, y));
+  if (setUp.balance !== null) {
+    shapes.push({ kind: 'polygon', role: 'base', points: outline(setUp.balance.base) });
+  }
+  const line0 = onPlan(sheet, heelMark, 0);
+  shapes.push(line('heel-line', line0, onPlan(sheet, heelMark - mat.lengthCm, 0)));
+  for (const place of ['front', 'back'] as const) {
+    shapes.push({ kind: 'polygon', role: `footprint ${place}`, points: footprint(sheet, place) });
+  }
+  shapes.push(...drawHandPlaces(sheet, pose), ...drawPelvis(sheet, pose), ...drawBackFoot(sheet));
+  const [x, y] = mark(setUp, 'centreOfMass');
+  shapes.push(...cross(onPlan(sheet, x, y)));
+  shapes.push(...drawRuler(sheet));
+  const frontWord = onPlan(sheet, heelMark, 0)[0];
+  const inward = -toPlan(sheet.view, 1, 0)[0];
+  const label = sheet.options.labelMm;
+  shapes.push(
+    text(
+      sheet,
+      'edge',
+      [frontWord + inward * 2.5, planY - half + label * 1.5],
+      'front',
+      1,
+      inward > 0 ? 'start' : 'end',
+    ),
+  );
+  return shapes;
+}
+
+/** A sole's outline seen from above, from the foot's landmarks: heel, waist, ball and toes. */
+const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
+  [0.0, -0.12],
+  [0.02, -0.26],
+  [0.12, -0.34],
+  [0.3, -0.3],
+  [0.5, -0.36],
+  [0.7, -0.5],
+  [0.84, -0.46],
+  [0.94, -0.3],
+  [0.99, -0.08],
+  [1.0, 0.12],
+  [0.98, 0.32],
+  [0.88, 0.44],
+  [0.72, 0.46],
+  [0.56, 0.26],
+  [0.4, 0.2],
+  [0.22, 0.3],
+  [0.1, 0.34],
+  [0.02, 0.24],
+  [0, 0.08],
+];
+
+function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
+  const { setUp } = sheet;
+  const side = sideName(setUp, place);
+  const heel = mark(setUp, `heel${side}`);
+  const toe = mark(setUp, `toe${side}`);
+  const length = Math.hypot(toe[0] - heel[0], toe[1] - heel[1]) / 0.9;
+  const ux = (toe[0] - heel[0]) / (length * 0.9);
+  const uy = (toe[1] - heel[1]) / (length * 0.9);
+  // Big toe toward the body's midline: to the left of a right foot.
+  const inner = side === 'Right' ? 1 : -1;
+  const width = widthOfPrint(setUp, place);
+  return SOLE_OUTLINE.map(([share, across]) => {
+    const ahead = (share - 0.1) * length;
+    const side2 = across * width * inner;
+    return onPlan(sheet, heel[0] + ux * ahead - uy * side2, heel[1] + uy * ahead + ux * side2);
+  });
+}
+
+/** The foot's width, read back from its outline in the set-up. */
+function widthOfPrint(setUp: SetUp, place: 'front' | 'back'): number {
+  const points = setUp.footprints?.[place] ?? [];
+  let widest = 0;
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [a, b] = [points[i]!, points[i + 1]!];
+    widest = Math.max(widest, Math.hypot(a[0] - b[0], a[1] - b[1]));
+  }
+  return widest;
+}
+
+const BLOCK_ON_PLAN = { along: 15, across: 7.5 } as const;
+
+function drawHandPlaces(sheet: Sheet, pose: PoseDefinition): Shape[] {
+  const { setUp } = sheet;
+  if (getValue(setUp, 'hand-height') === null) return [];
+  const places = (['front', 'back'] as const).filter((place) => pose.arms[place].reach === 'down');
+  return places.map((place): Shape => {
+    const [x, y] = mark(setUp, `hand${sideName(setUp, place)}`);
+    const { along, across } = BLOCK_ON_PLAN;
+    const corners = [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ] as const;
+    return {
+      kind: 'polygon',
+      role: 'prop',
+      points: corners.map(([sx, sy]) => onPlan(sheet, x + (sx * along) / 2, y + (sy * across) / 2)),
+    };
+  });
+}
+
+/** The weight point: an ink cross in a ring. */
+const cross = ([x, y]: Point): Shape[] => [
+  { kind: 'circle', role: 'weight', centre: [x, y], radius: 2.1 },
+  line('weight', [x - 3.4, y], [x + 3.4, y]),
+  line('weight', [x, y - 3.4], [x, y + 3.4]),
+];
+
+/**
+ * Draws a set-up: the body from the side straight above the mat from above, on one scale.
+ *
+ * @returns null when there is no posture to draw (a failed set-up)
+ */
+export function drawSheet(
+  pose: PoseDefinition,
+  setUp: SetUp,
+  options: SheetOptions,
+): Drawing | null {
+  if (setUp.mat === null || setUp.footprints === null) return null;
+  const view = findView(pose, setUp);
+  const label = options.labelMm;
+  const stanceY = label * 2.6;
+  const planTop = stanceY + label * 2.6;
+  const sheet: Sheet = {
+    setUp,
+    view,
+    options,
+    mat: setUp.mat,
+    planY: planTop + setUp.mat.widthCm / 2,
+    heelMark: getValue(setUp, 'front-heel-from-mat-edge') ?? 0,
+  };
+  const [cx, , cz] = mark(setUp, 'centreOfMass');
+  const weight = toElevation(view, [cx, 0, cz]);
+  const shapes = [
+    ...drawPlan(sheet, pose),
+    ...drawElevation(sheet),
+    line('weight-line', weight, [weight[0], sheet.planY]),
+    ...cross(weight),
+    ...drawStance(sheet, stanceY),
+  ];
+  const ends = [sheet.heelMark, sheet.heelMark - sheet.mat.lengthCm].map(
+    (x) => toElevation(view, [x, 0, 0])[0],
+  );
+  const highest = Math.max(...Object.values(setUp.landmarks).map(([, , z]) => z)) + 13;
+  const leftEdge = Math.min(...ends) - MAT_MARGIN;
+  const width = sheet.mat.lengthCm + 2 * MAT_MARGIN;
+  const height = highest + sheet.planY + sheet.mat.widthCm / 2 + label * 3;
+  return {
+    box: [leftEdge, -highest, width, height],
+    shapes,
+    caption: describe(pose, setUp, view, options),
+  };
+}
+
+function describe(pose: PoseDefinition, setUp: SetUp, view: View, options: SheetOptions): string {
+  const cm = (id: SettingId): string =>
+    `${writeSettable(getValue(setUp, id) ?? 0, options.unit)} ${options.unit}`;
+  const degrees = (id: SettingId): string => writeDegrees(getValue(setUp, id) ?? 0);
+  const hand =
+    getValue(setUp, 'hand-height') === null ? '' : ` Hand ${cm('hand-height')} above the mat.`;
+  return `${pose.name}, ${setUp.side} foot in front, ${view.words}, above the mat from above. Stance ${cm('stance-length')}, back foot ${degrees('back-foot-angle')}, front knee ${degrees('front-knee-bend')}, pelvis ${degrees('pelvis-short-of-square')} short of square.${hand}`;
+}

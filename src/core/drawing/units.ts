@@ -1,0 +1,10 @@
+import { metresFromCm } from '../units/brands.ts';
+import { writeLengthNumber, type LengthUnit } from '../units/readQuantity.ts';
+
+/** A length of the drawing as a teacher sets it: half centimetres, or quarter inches. */
+export function writeSettable(cm: number, unit: LengthUnit): string {
+  const shown = unit === 'cm' ? Math.round(cm * 2) / 2 : cm;
+  return writeLengthNumber(metresFromCm(shown), unit, 1);
+}
+
+export const writeDegrees = (degrees: number): string => `${String(Math.round(degrees))}°`;

@@ -1,0 +1,35 @@
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { LandmarkCm, SetUp } from '../setup/setUp.ts';
+import type { Point } from './shapes.ts';
+
+/**
+ * Where the elevation is seen from, and the plan below it turned to match, so that foot,
+ * knee and weight point line up down the page. Open poses are seen from the long edge
+ * that the chest faces, closed ones from the front leg's side.
+ */
+export interface View {
+  /** +1 = from the mat's left edge, −1 = from its right edge. */
+  readonly from: 1 | -1;
+  readonly words: string;
+}
+
+export function findView(pose: PoseDefinition, setUp: SetUp): View {
+  const open = pose.family === 'open';
+  const fromLeft = open === (setUp.side === 'right');
+  const edge = fromLeft ? 'left' : 'right';
+  return {
+    from: fromLeft ? 1 : -1,
+    words: open
+      ? `seen from the ${edge} edge of the mat, which the chest faces`
+      : `seen from the ${edge}, the front leg’s side`,
+  };
+}
+
+/** A point of the body as seen from the side; the floor is y = 0. */
+export const toElevation = ({ from }: View, [x, , z]: LandmarkCm): Point => [-x * from, -z];
+
+/** Distance toward the viewer, for what covers what. */
+export const depthOf = ({ from }: View, [, y]: LandmarkCm): number => y * from;
+
+/** A point of the mat as seen from above, the viewer's edge at the bottom. */
+export const toPlan = ({ from }: View, x: number, y: number): Point => [-x * from, y * from];

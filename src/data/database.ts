@@ -1,0 +1,44 @@
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Reading } from '../core/measures/reading.ts';
+import type { Person } from '../core/person/person.ts';
+
+/** One person as kept in the browser. */
+export interface PersonRow {
+  readonly id: string;
+  readonly person: Person;
+  /** Top-level fields of an imported file that we do not know; they go out again. */
+  readonly extra: Readonly<Record<string, unknown>>;
+  readonly updatedAt: string;
+  /** Set while a person is removed but can still be brought back. */
+  readonly deletedAt: string | null;
+}
+
+export interface ReadingRow extends Reading {
+  readonly personId: string;
+}
+
+interface SettingRow {
+  readonly key: string;
+  readonly value: unknown;
+}
+
+type StillwaterDatabase = Dexie & {
+  people: EntityTable<PersonRow, 'id'>;
+  readings: Table<ReadingRow, [string, string]>;
+  settings: EntityTable<SettingRow, 'key'>;
+};
+
+function open(): StillwaterDatabase {
+  // Strict durability: what the screen calls saved survives a crash of the browser.
+  const database = new Dexie('stillwater', {
+    chromeTransactionDurability: 'strict',
+  }) as StillwaterDatabase;
+  database.version(1).stores({
+    people: 'id',
+    readings: '[personId+id], personId',
+    settings: 'key',
+  });
+  return database;
+}
+
+export const db = open();

@@ -1,0 +1,91 @@
+import type { PersonFile } from '../core/formats/personFile.ts';
+import type { Reading } from '../core/measures/reading.ts';
+import type { Person, PersonRecord } from '../core/person/person.ts';
+import { db, type PersonRow, type ReadingRow } from './database.ts';
+
+const now = (): string => new Date().toISOString();
+
+function toReading(row: ReadingRow): Reading {
+  const { personId: _, ...reading } = row;
+  return reading;
+}
+
+/** Everyone, by name; removed people too, marked by `deletedAt`. */
+export async function listPeople(): Promise<PersonRow[]> {
+  const rows = await db.people.toArray();
+  return rows.sort((a, b) => a.person.name.localeCompare(b.person.name));
+}
+
+/** A person with every reading, oldest first; null when there is none of this id. */
+export async function loadRecord(id: string): Promise<PersonRecord | null> {
+  const row = await db.people.get(id);
+  if (row === undefined) return null;
+  const readings = await db.readings.where('personId').equals(id).toArray();
+  readings.sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.id.localeCompare(b.id));
+  return { ...row.extra, person: row.person, readings: readings.map(toReading) };
+}
+
+export async function addPerson(name: string): Promise<string> {
+  const id = crypto.randomUUID();
+  const person: Person = {
+    id,
+    name,
+    birthYear: null,
+    sexForReference: null,
+    bodyMassKg: null,
+    experience: 'new',
+    cautions: [],
+    notes: '',
+    cautionsAskedAt: null,
+  };
+  await db.people.add({ id, person, extra: {}, updatedAt: now(), deletedAt: null });
+  return id;
+}
+
+export async function savePerson(person: Person): Promise<void> {
+  await db.people.update(person.id, { person, updatedAt: now() });
+}
+
+/** Removes a person in a way that can be undone. */
+export async function removePerson(id: string): Promise<void> {
+  await db.people.update(id, { deletedAt: now() });
+}
+
+export async function restorePerson(id: string): Promise<void> {
+  await db.people.update(id, { deletedAt: null });
+}
+
+/** What an import would do, before it does it. */
+export interface ImportPlan {
+  readonly isNewPerson: boolean;
+  readonly added: number;
+  readonly changed: number;
+  readonly same: number;
+}
+
+export async function planImport(file: PersonFile): Promise<ImportPlan> {
+  const known = await loadRecord(file.person.id);
+  const before = new Map(known?.readings.map((each) => [each.id, JSON.stringify(each)]));
+  const kinds = file.readings.map((each) => {
+    const old = before.get(each.id);
+    if (old === undefined) return 'added';
+    return old === JSON.stringify(each) ? 'same' : 'changed';
+  });
+  const count = (kind: string): number => kinds.filter((each) => each === kind).length;
+  return {
+    isNewPerson: known === null,
+    added: count('added'),
+    changed: count('changed'),
+    same: count('same'),
+  };
+}
+
+/** Takes a checked person file in, all or nothing. Readings that the file does not name stay. */
+export async function importFile(file: PersonFile): Promise<void> {
+  const { format: _format, version: _version, person, readings, ...extra } = file;
+  const rows = readings.map((each): ReadingRow => ({ ...each, personId: person.id }));
+  await db.transaction('rw', db.people, db.readings, async () => {
+    await db.people.put({ id: person.id, person, extra, updatedAt: now(), deletedAt: null });
+    await db.readings.bulkPut(rows);
+  });
+}

@@ -1,0 +1,11 @@
+import type { Reading } from '../core/measures/reading.ts';
+import { db } from './database.ts';
+
+/** Stores a reading, new or corrected; resolved only when it is safely written. */
+export async function saveReading(personId: string, reading: Reading): Promise<void> {
+  await db.readings.put({ ...reading, personId });
+}
+
+export async function removeReading(personId: string, readingId: string): Promise<void> {
+  await db.readings.delete([personId, readingId]);
+}

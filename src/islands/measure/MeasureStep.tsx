@@ -1,0 +1,208 @@
+import { useRef } from 'react';
+import { ArrowLeft, ArrowRight } from 'lucide-react';
+import { calcMeasureValue, findThirdReadingNote } from '../../core/measures/measureValue.ts';
+import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
+import { sidesOf } from '../../core/measures/measureSet.ts';
+import type { Protocol, Side } from '../../core/measures/protocol.ts';
+import type { Reading } from '../../core/measures/reading.ts';
+import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import { useQuery } from '../shared/useQuery.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate, writeValue } from '../shared/words.ts';
+import { ReadingField } from './ReadingField.tsx';
+
+const READINGS_WISHED = 2;
+const SITTING_MS = 6 * 3_600_000;
+
+interface StepProps {
+  record: PersonRecord;
+  measure: MeasureId;
+  onGo: (measure: MeasureId | null) => void;
+}
+
+/** One measure on one screen: how it is taken, and a field for each reading. */
+export function MeasureStep({ record, measure, onGo }: StepProps) {
+  const protocol = getProtocol(measure);
+  const index = SHORT_ROUND.indexOf(measure);
+  const form = useRef<HTMLDivElement>(null);
+  const next = SHORT_ROUND[index + 1] ?? null;
+  const back = SHORT_ROUND[index - 1] ?? null;
+
+  /** Enter leads from field to field, left before right, and on to the next measure. */
+  const focusAfter = (from: HTMLInputElement): void => {
+    const fields = [...(form.current?.querySelectorAll('input.reading') ?? [])];
+    const following = fields[fields.indexOf(from) + 1];
+    if (following instanceof HTMLInputElement) following.focus();
+    else onGo(next);
+  };
+
+  return (
+    <section className="measure-step">
+      <div>
+        <p className="quiet">
+          {index + 1} of {SHORT_ROUND.length}, {protocol.posture}
+        </p>
+        <h1>{protocol.name}</h1>
+        <p className="plain-name">{protocol.plainName}</p>
+        <p>
+          From {protocol.landmarks}. {protocol.instruments.join(' or ')}.
+        </p>
+        <ol className="steps">
+          {protocol.steps.map((each) => (
+            <li key={each}>{each}</li>
+          ))}
+        </ol>
+        <p className="quiet">Spoiled by: {protocol.spoils.toLowerCase()}</p>
+        {protocol.caution !== 'None.' && <p className="caution">{protocol.caution}</p>}
+      </div>
+      <div ref={form}>
+        <StateChoice />
+        <Fields protocol={protocol} measure={measure} record={record} onEnter={focusAfter} />
+        <div className="button-row">
+          <button
+            type="button"
+            className="button plain"
+            onClick={() => {
+              onGo(back);
+            }}
+          >
+            <ArrowLeft aria-hidden size={18} /> {back === null ? 'Overview' : 'Back'}
+          </button>
+          <button
+            type="button"
+            className="button"
+            onClick={() => {
+              onGo(next);
+            }}
+          >
+            {next === null ? 'Finish' : `Next: ${getProtocol(next).name.toLowerCase()}`}{' '}
+            <ArrowRight aria-hidden size={18} />
+          </button>
+        </div>
+        <p className="quiet">
+          Enter saves and leads on. An empty field and Enter skips it. Lengths may be written as 34
+          1/2 in, 3&apos;2&quot; or 86.5 cm.
+        </p>
+      </div>
+    </section>
+  );
+}
+
+/** Cold or warmed up: asked once a round and kept with each range. */
+function StateChoice() {
+  const [query, setQuery] = useQuery();
+  const state = query.get('state') === 'warm' ? 'warm' : 'cold';
+  const other = state === 'cold' ? 'warm' : 'cold';
+  return (
+    <p>
+      Ranges are taken{' '}
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => {
+          setQuery({ state: other });
+        }}
+      >
+        {state === 'cold' ? 'cold' : 'warmed up'}
+        <span className="sr-only">, change to {other === 'cold' ? 'cold' : 'warmed up'}</span>
+      </button>
+      .
+    </p>
+  );
+}
+
+const isOfNow = (reading: Reading, now: number): boolean =>
+  now - Date.parse(reading.takenAt) < SITTING_MS;
+
+interface FieldsProps {
+  protocol: Protocol;
+  measure: MeasureId;
+  record: PersonRecord;
+  onEnter: (from: HTMLInputElement) => void;
+}
+
+function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
+  const unit = useUnit();
+  const [query] = useQuery();
+  const state = protocol.unit === 'deg' ? (query.get('state') === 'warm' ? 'warm' : 'cold') : null;
+  const now = new Date().getTime();
+  const sides = sidesOf(protocol.sided);
+  const ofSide = (side: Side | null): Reading[] =>
+    record.readings.filter((each) => each.measure === measure && each.side === side);
+  const current = (side: Side | null): Reading[] =>
+    ofSide(side).filter((each) => isOfNow(each, now));
+  const rows = Math.max(
+    READINGS_WISHED,
+    ...sides.map((side) => current(side).length + (asksForThird(record, measure, side) ? 1 : 0)),
+  );
+  return (
+    <div
+      className="reading-grid"
+      style={{ gridTemplateColumns: `repeat(${String(sides.length)}, 1fr)` }}
+    >
+      {Array.from({ length: rows }, (_, row) =>
+        sides.map((side) => (
+          <ReadingField
+            key={`${String(side)} ${String(row)}`}
+            personId={record.person.id}
+            protocol={protocol}
+            side={side}
+            row={row}
+            reading={current(side)[row] ?? null}
+            state={state}
+            unit={unit}
+            focusFirst={row === 0 && side === sides[0]}
+            onEnter={onEnter}
+          />
+        )),
+      )}
+      {sides.map((side) => (
+        <ValueLine
+          key={String(side)}
+          record={record}
+          measure={measure}
+          side={side}
+          before={ofSide(side).filter((each) => !isOfNow(each, now))}
+        />
+      ))}
+    </div>
+  );
+}
+
+function asksForThird(record: PersonRecord, measure: MeasureId, side: Side | null): boolean {
+  const value = calcMeasureValue(record.readings, measure, side);
+  return value !== null && findThirdReadingNote(value) !== null;
+}
+
+interface ValueLineProps {
+  record: PersonRecord;
+  measure: MeasureId;
+  side: Side | null;
+  before: readonly Reading[];
+}
+
+/** What the readings come to, with spread and error, and what it was before. */
+function ValueLine({ record, measure, side, before }: ValueLineProps) {
+  const unit = useUnit();
+  const protocol = getProtocol(measure);
+  const value = calcMeasureValue(record.readings, measure, side);
+  const earlier = calcMeasureValue(before, measure, side);
+  if (value === null) return <p className="quiet value-line">no reading yet</p>;
+  const third = findThirdReadingNote(value);
+  const write = (each: number): string => writeValue(each, protocol.unit, unit);
+  return (
+    <div className="value-line" aria-live="polite">
+      <p>
+        <span className="value">{write(value.value)}</span> ± {write(value.error)}
+        {value.readingIds.length > 1 && `, spread ${write(value.spread)}`}
+      </p>
+      {third !== null && <p className="caution">{`${third.message} ${third.hint}`}</p>}
+      {earlier !== null && earlier.takenAt !== value.takenAt && (
+        <p className="quiet">
+          before: {write(earlier.value)}, {writeDate(earlier.takenAt)}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,119 @@
+import { useState, type KeyboardEvent } from 'react';
+import { checkValue } from '../../core/measures/checkReading.ts';
+import type { Protocol, Side } from '../../core/measures/protocol.ts';
+import type { Reading } from '../../core/measures/reading.ts';
+import type { Problem, Result } from '../../core/problems/problem.ts';
+import { cmFromMetres, degreesFromRadians } from '../../core/units/brands.ts';
+import { readAngle, readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { removeReading, saveReading } from '../../data/readings.ts';
+import { writeValue } from '../shared/words.ts';
+
+interface ReadingFieldProps {
+  personId: string;
+  protocol: Protocol;
+  side: Side | null;
+  row: number;
+  reading: Reading | null;
+  state: Reading['state'];
+  unit: LengthUnit;
+  focusFirst: boolean;
+  onEnter: (from: HTMLInputElement) => void;
+}
+
+function readTyped(text: string, protocol: Protocol, unit: LengthUnit): Result<number> {
+  if (protocol.unit === 'cm') {
+    const length = readLength(text, unit, protocol.name);
+    return length.ok ? { ok: true, value: cmFromMetres(length.value) } : length;
+  }
+  const angle = readAngle(text, protocol.name);
+  return angle.ok ? { ok: true, value: degreesFromRadians(angle.value) } : angle;
+}
+
+/** Files keep a tenth. */
+const toTenth = (value: number): number => Math.round(value * 10) / 10;
+
+/** One reading: type a number, Enter. It is saved at once; emptying the field removes it. */
+export function ReadingField(props: ReadingFieldProps) {
+  const { personId, protocol, side, row, reading, state, unit, focusFirst, onEnter } = props;
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const shown = draft ?? (reading === null ? '' : writeValue(reading.value, protocol.unit, unit));
+  const ordinal = ['first', 'second', 'third'][row] ?? `${String(row + 1)}th`;
+  const id = `reading-${side ?? 'only'}-${String(row)}`;
+
+  /** Saves what stands in the field; false when it cannot be read. */
+  const save = async (): Promise<boolean> => {
+    if (draft === null) return true;
+    if (draft.trim() === '') {
+      if (reading !== null) await removeReading(personId, reading.id);
+      setDraft(null);
+      setProblem(null);
+      return true;
+    }
+    const typed = readTyped(draft, protocol, unit);
+    const found = typed.ok
+      ? checkValue(toTenth(typed.value), protocol, protocol.name)
+      : typed.problems;
+    setProblem(found[0] ?? null);
+    if (!typed.ok || found.some((each) => each.severity === 'error')) return false;
+    await saveReading(personId, {
+      id: reading?.id ?? crypto.randomUUID(),
+      measure: protocol.id,
+      side,
+      value: toTenth(typed.value),
+      unit: protocol.unit,
+      raw: { typed: draft.trim() },
+      instrument: protocol.instruments[0] ?? 'other',
+      posture: null,
+      state: reading?.state ?? state,
+      takenAt: reading?.takenAt ?? new Date().toISOString(),
+      note: '',
+    });
+    setDraft(null);
+    return true;
+  };
+
+  const onKeyDown = async (event: KeyboardEvent<HTMLInputElement>): Promise<void> => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    const field = event.currentTarget;
+    if (await save()) onEnter(field);
+  };
+
+  return (
+    <div className="reading-field">
+      <label htmlFor={id}>
+        {side === null ? '' : <strong>{side}</strong>} {ordinal}
+      </label>
+      <input
+        id={id}
+        className="reading"
+        // The round is walked with Enter; the first field waits for the first number.
+        autoFocus={focusFirst}
+        inputMode="text"
+        autoComplete="off"
+        value={shown}
+        aria-invalid={problem?.severity === 'error'}
+        aria-describedby={`${id}-state`}
+        onChange={(event) => {
+          setDraft(event.target.value);
+        }}
+        onKeyDown={(event) => void onKeyDown(event)}
+        onBlur={() => void save()}
+      />
+      <p id={`${id}-state`} className="field-state" role="status">
+        {problem !== null ? (
+          <>
+            {problem.message} {problem.hint}
+          </>
+        ) : draft !== null ? (
+          'not saved yet'
+        ) : reading !== null ? (
+          'saved'
+        ) : (
+          ''
+        )}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,358 @@
+import { useEffect, useState } from 'react';
+import { drawSheet } from '../../core/drawing/sheet.ts';
+import { getProtocol, isMeasureId } from '../../core/measures/protocols/index.ts';
+import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
+import { otherSide, type Side } from '../../core/measures/protocol.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import type { Problem } from '../../core/problems/problem.ts';
+import type { HouseRules } from '../../core/rules/houseRules.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { Missing } from '../shared/Missing.tsx';
+import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { saveFile } from '../shared/saveFile.ts';
+import { useQuery } from '../shared/useQuery.ts';
+import { useRecord, useUnit } from '../shared/useRecord.ts';
+import { PoseShelf } from './PoseShelf.tsx';
+import { SettingsList, Working } from './SettingsList.tsx';
+import { SheetDrawing } from './SheetDrawing.tsx';
+import { useIsNarrow } from './useIsNarrow.ts';
+import { usePlanned } from './usePlanned.ts';
+import { Vessels } from './Vessels.tsx';
+
+/** The set-up sheet: pose, side, the measured drawing, what is asked and what is left. */
+export function SetUpView() {
+  const [query, setQuery] = useQuery();
+  const record = useRecord(query.get('id'));
+  const pose = findPose(query.get('pose') ?? '') ?? POSES[0]!;
+  const side: Side = query.get('side') === 'left' ? 'left' : 'right';
+  const deepest = query.get('depth') === 'deepest';
+  const provisional = query.get('provisional') === 'yes';
+  useShortcuts({
+    s: () => {
+      setQuery({ side: otherSide(side) });
+    },
+    d: () => {
+      setQuery({ depth: deepest ? null : 'deepest' });
+    },
+    n: () => {
+      setQuery({ pose: POSES[(POSES.indexOf(pose) + 1) % POSES.length]!.id });
+    },
+    p: () => {
+      setQuery({ pose: POSES[(POSES.indexOf(pose) + POSES.length - 1) % POSES.length]!.id });
+    },
+  });
+  if (record === undefined || record === null) return <Missing loading={record === undefined} />;
+  const rules: Partial<HouseRules> = {
+    depth: deepest ? 'deepest' : 'recommended',
+    ...(provisional ? { provisional } : {}),
+  };
+  return (
+    <>
+      <PersonSentence person={record.person} here="set-up" />
+      <div className="set-up">
+        <PoseShelf
+          record={record}
+          poseId={pose.id}
+          side={side}
+          rules={rules}
+          onChoose={(id) => {
+            setQuery({ pose: id });
+          }}
+        />
+        <Planned
+          record={record}
+          pose={pose}
+          side={side}
+          rules={rules}
+          onSide={() => {
+            setQuery({ side: otherSide(side) });
+          }}
+          onDepth={() => {
+            setQuery({ depth: deepest ? null : 'deepest' });
+          }}
+          onProvisional={(on) => {
+            setQuery({ provisional: on ? 'yes' : null });
+          }}
+        />
+      </div>
+    </>
+  );
+}
+
+/** Single keys, off while something is typed. */
+function useShortcuts(actions: Readonly<Record<string, () => void>>): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const { target } = event;
+      const typing =
+        target instanceof HTMLElement && target.closest('input, textarea, select') !== null;
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      actions[event.key]?.();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+    };
+  }, [actions]);
+}
+
+interface PlannedProps {
+  record: PersonRecord;
+  pose: PoseDefinition;
+  side: Side;
+  rules: Partial<HouseRules>;
+  onSide: () => void;
+  onDepth: () => void;
+  onProvisional: (on: boolean) => void;
+}
+
+function Planned(props: PlannedProps) {
+  const { record, pose, side, rules, onSide, onDepth, onProvisional } = props;
+  const { result, working } = usePlanned({ record, poseId: pose.id, side, rules });
+  const setUp = result?.ok === true && result.value.pose === pose.id ? result.value : null;
+  const problems = result?.ok === false ? result.problems : [];
+  const isDeepest = rules.depth === 'deepest';
+  return (
+    <>
+      <section className="sheet-column">
+        <div className="sheet-title">
+          <h1>{pose.name}</h1>
+          <p className="sanskrit" lang="sa">
+            {pose.sanskrit}
+          </p>
+        </div>
+        <p className="sheet-sentence">
+          <button type="button" className="word-button" onClick={onSide}>
+            {side} foot in front<span className="sr-only">, change to {otherSide(side)}</span>
+          </button>
+          {', '}
+          <button type="button" className="word-button" onClick={onDepth}>
+            {isDeepest ? 'the deepest safe set-up' : 'as recommended'}
+            <span className="sr-only">, change to {isDeepest ? 'recommended' : 'deepest'}</span>
+          </button>
+          {setUp !== null && <DepthWords setUp={setUp} pose={pose} />}
+          {rules.provisional === true && (
+            <>
+              {' '}
+              <strong>Provisional: what is not measured is taken as stiff.</strong>{' '}
+              <button
+                type="button"
+                className="word-button"
+                onClick={() => {
+                  onProvisional(false);
+                }}
+              >
+                leave
+              </button>
+            </>
+          )}
+        </p>
+        {setUp === null ? (
+          <NoSetUp
+            personId={record.person.id}
+            problems={problems}
+            working={working}
+            onProvisional={() => {
+              onProvisional(true);
+            }}
+          />
+        ) : (
+          <Sheet pose={pose} setUp={setUp} faded={working} />
+        )}
+      </section>
+      {setUp !== null && <Beside pose={pose} setUp={setUp} record={record} />}
+    </>
+  );
+}
+
+function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
+  const { value, deepest, textbook } = setUp.depth;
+  if (value === null) return null;
+  return (
+    <>
+      : {pose.depth.words} {value.toFixed(0)}°, deepest safe {(deepest ?? 0).toFixed(0)}°, in the
+      books {textbook}°.
+    </>
+  );
+}
+
+function Sheet({ pose, setUp, faded }: { pose: PoseDefinition; setUp: SetUp; faded: boolean }) {
+  const unit = useUnit();
+  const narrow = useIsNarrow();
+  const drawing = drawSheet(pose, setUp, { unit, labelMm: narrow ? 7.5 : 4.7 });
+  if (drawing === null) {
+    return (
+      <div
+        className={
+          setUp.problems.some((each) => each.code === 'stop-sign') ? 'stop-panel' : 'empty'
+        }
+      >
+        <h2>No set-up</h2>
+        <ProblemList problems={setUp.problems} />
+      </div>
+    );
+  }
+  return <SheetDrawing drawing={drawing} faded={faded} />;
+}
+
+function Beside({
+  pose,
+  setUp,
+  record,
+}: {
+  pose: PoseDefinition;
+  setUp: SetUp;
+  record: PersonRecord;
+}) {
+  const unit = useUnit();
+  const solved = setUp.status !== 'failed';
+  return (
+    <aside className="beside">
+      {solved && (
+        <>
+          <h2>What it asks, and what is left</h2>
+          <Vessels joints={setUp.joints} side={setUp.side} />
+          <h2>Set it in this order</h2>
+          <SettingsList setUp={setUp} unit={unit} />
+          {setUp.problems.length > 0 && (
+            <>
+              <h2>To know</h2>
+              <ProblemList problems={setUp.problems} />
+            </>
+          )}
+        </>
+      )}
+      {setUp.cautions.length > 0 && (
+        <>
+          <h2>With this person</h2>
+          <ul className="plain-list">
+            {setUp.cautions.map((each) => (
+              <li key={each.id}>
+                <strong>{each.name}.</strong> {each.advice}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {solved && <More pose={pose} setUp={setUp} record={record} />}
+    </aside>
+  );
+}
+
+function More({
+  pose,
+  setUp,
+  record,
+}: {
+  pose: PoseDefinition;
+  setUp: SetUp;
+  record: PersonRecord;
+}) {
+  const [mark] = useState(() => new Date().toISOString().slice(0, 10));
+  const fileName = `${record.person.name} ${pose.id} ${setUp.side} ${mark}.json`;
+  return (
+    <>
+      <details className="more">
+        <summary>How the depth was found</summary>
+        <Working steps={setUp.depth.working} />
+      </details>
+      <details className="more">
+        <summary>What to look at, in order</summary>
+        <ol className="look-list">
+          {pose.lookAt.map((each) => (
+            <li key={each.at}>
+              <strong>{each.at}.</strong> {each.look} <span className="quiet">{each.change}</span>
+            </li>
+          ))}
+        </ol>
+      </details>
+      <details className="more">
+        <summary>In and out</summary>
+        <p>{pose.wayIn.join(' ')}</p>
+        <p>{pose.wayOut.join(' ')}</p>
+      </details>
+      <details className="more">
+        <summary>Which measures it rests on</summary>
+        <ul className="plain-list">
+          {setUp.provenance.measures.map((each) => (
+            <li key={`${each.measure} ${each.side ?? ''}`}>
+              {getProtocol(each.measure).name}
+              {each.side === null ? '' : `, ${each.side}`}: {each.value.toFixed(1)} ±{' '}
+              {each.error.toFixed(1)} <span className="quiet">{each.source.replace('-', ' ')}</span>
+            </li>
+          ))}
+        </ul>
+      </details>
+      <div className="button-row">
+        <button
+          type="button"
+          className="button plain"
+          onClick={() => {
+            saveFile(fileName, `${JSON.stringify(setUp, null, 2)}\n`);
+          }}
+        >
+          Save this set-up as a file
+        </button>
+      </div>
+      <p className="quiet">
+        Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a
+        diagnosis: pain, numbness or a catching joint ends the pose.
+      </p>
+    </>
+  );
+}
+
+interface NoSetUpProps {
+  personId: string;
+  problems: readonly Problem[];
+  working: boolean;
+  onProvisional: () => void;
+}
+
+/** Why there is nothing to draw yet, and the way on. */
+function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpProps) {
+  if (problems.length === 0) return <p className="quiet">{working ? 'Working it out…' : ''}</p>;
+  const missing = problems.filter((each) => each.code === 'missing-measure');
+  const first = SHORT_ROUND.find((measure) =>
+    missing.some((each) => each.path.startsWith(measure)),
+  );
+  const measure = `/measure?id=${encodeURIComponent(personId)}`;
+  return (
+    <div className="empty">
+      <h2>{missing.length > 0 ? 'Not yet' : 'No set-up'}</h2>
+      {missing.length > 0 ? (
+        <>
+          <p>This pose needs a few more readings:</p>
+          <ul className="plain-list">
+            {missing.map((each) => (
+              <li key={each.path}>{nameMissing(each.path)}</li>
+            ))}
+          </ul>
+          <div className="button-row">
+            <a className="button" href={first === undefined ? measure : `${measure}&step=${first}`}>
+              Measure now
+            </a>
+            <button type="button" className="button plain" onClick={onProvisional}>
+              A provisional set-up
+            </button>
+          </div>
+          <p className="quiet">
+            Provisional: what is missing is taken from a stiff body and marked. It needs stature,
+            trochanter height, hip opening and straight-leg raise.
+          </p>
+        </>
+      ) : (
+        <ProblemList problems={problems} />
+      )}
+    </div>
+  );
+}
+
+function nameMissing(path: string): string {
+  const [id = '', side] = path.split(' ');
+  const name = isMeasureId(id) ? getProtocol(id).name : id;
+  return side === undefined ? name : `${name}, ${side}`;
+}

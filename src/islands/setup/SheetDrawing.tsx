@@ -1,0 +1,61 @@
+import type { Drawing, Shape } from '../../core/drawing/shapes.ts';
+
+const pointList = (points: readonly (readonly [number, number])[]): string =>
+  points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
+
+/** The shorter way round from one direction to another, as an SVG path. */
+function arcPath({ centre, radius, fromDeg, toDeg }: Extract<Shape, { kind: 'arc' }>): string {
+  const turn = ((((toDeg - fromDeg) % 360) + 540) % 360) - 180;
+  const at = (deg: number): string => {
+    const angle = (deg * Math.PI) / 180;
+    const x = centre[0] + radius * Math.cos(angle);
+    const y = centre[1] + radius * Math.sin(angle);
+    return `${x.toFixed(2)} ${y.toFixed(2)}`;
+  };
+  return `M ${at(fromDeg)} A ${String(radius)} ${String(radius)} 0 0 ${turn > 0 ? '1' : '0'} ${at(fromDeg + turn)}`;
+}
+
+function ShapeElement({ shape }: { shape: Shape }) {
+  const className = shape.role;
+  switch (shape.kind) {
+    case 'polygon':
+      return <polygon className={className} points={pointList(shape.points)} />;
+    case 'line':
+      return <polyline className={className} points={pointList(shape.points)} />;
+    case 'circle':
+      return (
+        <circle className={className} cx={shape.centre[0]} cy={shape.centre[1]} r={shape.radius} />
+      );
+    case 'arc':
+      return <path className={className} d={arcPath(shape)} />;
+    case 'text':
+      return (
+        <text
+          className={className}
+          x={shape.at[0]}
+          y={shape.at[1]}
+          fontSize={shape.size}
+          textAnchor={shape.anchor}
+          data-setting={shape.setting}
+        >
+          {shape.text}
+        </text>
+      );
+  }
+}
+
+/** The measured drawing. Its caption tells the same in words. */
+export function SheetDrawing({ drawing, faded }: { drawing: Drawing; faded: boolean }) {
+  return (
+    <svg
+      className={faded ? 'sheet faded' : 'sheet'}
+      viewBox={drawing.box.map((each) => each.toFixed(1)).join(' ')}
+      role="img"
+      aria-label={drawing.caption}
+    >
+      {drawing.shapes.map((shape, i) => (
+        <ShapeElement key={i} shape={shape} />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,48 @@
+import { useEffect, useState } from 'react';
+import type { Side } from '../../core/measures/protocol.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { Result } from '../../core/problems/problem.ts';
+import type { HouseRules } from '../../core/rules/houseRules.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { planInWorker } from '../../workers/setUpClient.ts';
+
+export interface PlanRequest {
+  readonly record: PersonRecord;
+  readonly poseId: string;
+  readonly side: Side;
+  readonly rules: Partial<HouseRules>;
+}
+
+interface Planned {
+  readonly key: string;
+  readonly result: Result<SetUp>;
+}
+
+/** What an answer depends on, so that a stale one is known. */
+const keyOf = ({ record, poseId, side, rules }: PlanRequest): string =>
+  JSON.stringify([record, poseId, side, rules]);
+
+/**
+ * The set-up of a request from the worker. While a new one is worked on the last one
+ * stays, marked; an answer to an older request never lands.
+ */
+export function usePlanned(request: PlanRequest): {
+  readonly result: Result<SetUp> | null;
+  readonly working: boolean;
+} {
+  const key = keyOf(request);
+  const [planned, setPlanned] = useState<Planned | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    const { record, poseId, side, rules } = request;
+    void planInWorker(record, poseId, side, rules).then((result) => {
+      if (wanted) setPlanned({ key, result });
+    });
+    return () => {
+      wanted = false;
+    };
+    // The key holds everything the request says.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  return { result: planned?.result ?? null, working: planned?.key !== key };
+}

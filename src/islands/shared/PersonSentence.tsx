@@ -1,0 +1,46 @@
+import type { Person } from '../../core/person/person.ts';
+import { setUnit } from '../../data/settings.ts';
+import { useUnit } from './useRecord.ts';
+
+type Place = 'person' | 'measure' | 'set-up';
+
+const PLACES: readonly { readonly place: Place; readonly words: string }[] = [
+  { place: 'person', words: 'what to mind' },
+  { place: 'measure', words: 'what is measured' },
+  { place: 'set-up', words: 'how to set up' },
+];
+
+/** The way through one person's record, as a sentence. */
+export function PersonSentence({ person, here }: { person: Person; here: Place }) {
+  return (
+    <div className="sentence-row">
+      <nav aria-label={`Record of ${person.name}`} className="sentence">
+        <strong>{person.name}</strong>
+        {': '}
+        {PLACES.map(({ place, words }, i) => (
+          <span key={place}>
+            <a
+              href={`/${place}?id=${encodeURIComponent(person.id)}`}
+              aria-current={place === here ? 'page' : undefined}
+            >
+              {words}
+            </a>
+            {i < PLACES.length - 1 ? ', ' : '.'}
+          </span>
+        ))}
+      </nav>
+      <UnitChoice />
+    </div>
+  );
+}
+
+export function UnitChoice() {
+  const unit = useUnit();
+  const other = unit === 'cm' ? 'in' : 'cm';
+  return (
+    <button type="button" className="word-button quiet" onClick={() => void setUnit(other)}>
+      in {unit === 'cm' ? 'centimetres' : 'inches'}
+      <span className="sr-only">, change to {other === 'cm' ? 'centimetres' : 'inches'}</span>
+    </button>
+  );
+}

@@ -1,0 +1,129 @@
+import { CAUTION_KINDS, type CautionKind, type Tier } from '../../core/cautions/catalogue.ts';
+import type { CautionEntry, Person } from '../../core/person/person.ts';
+import { savePerson } from '../../data/people.ts';
+
+const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
+  { tier: 'emergency', heading: 'Now' },
+  { tier: 'same-day', heading: 'Today' },
+  { tier: 'send-on', heading: 'Lately' },
+  { tier: 'adapt', heading: 'Also good to know' },
+];
+
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+const newEntry = (kind: CautionKind): CautionEntry => ({
+  id: kind.id,
+  side: null,
+  since: today(),
+  severity: kind.tier === 'adapt' ? 'mild' : 'stop',
+  clearedBy: null,
+  clearedAt: null,
+  note: '',
+});
+
+/** The stop signs and conditions of a person: asked before the first measure, kept with dates. */
+export function StopSigns({ person }: { person: Person }) {
+  const change = (cautions: readonly CautionEntry[]): void => {
+    void savePerson({ ...person, cautions, cautionsAskedAt: new Date().toISOString() });
+  };
+  const toggle = (kind: CautionKind, on: boolean): void => {
+    const others = person.cautions.filter((each) => each.id !== kind.id);
+    change(on ? [...others, newEntry(kind)] : others);
+  };
+  const edit = (id: string, changes: Partial<CautionEntry>): void => {
+    change(person.cautions.map((each) => (each.id === id ? { ...each, ...changes } : each)));
+  };
+  return (
+    <div className="stop-signs">
+      {TIERS.map(({ tier, heading }) => (
+        <fieldset key={tier}>
+          <legend>{heading}</legend>
+          {CAUTION_KINDS.filter((kind) => kind.tier === tier).map((kind) => (
+            <Sign
+              key={kind.id}
+              kind={kind}
+              entry={person.cautions.find((each) => each.id === kind.id) ?? null}
+              onToggle={(on) => {
+                toggle(kind, on);
+              }}
+              onEdit={(changes) => {
+                edit(kind.id, changes);
+              }}
+            />
+          ))}
+        </fieldset>
+      ))}
+    </div>
+  );
+}
+
+interface SignProps {
+  kind: CautionKind;
+  entry: CautionEntry | null;
+  onToggle: (on: boolean) => void;
+  onEdit: (changes: Partial<CautionEntry>) => void;
+}
+
+function Sign({ kind, entry, onToggle, onEdit }: SignProps) {
+  const stops = entry !== null && kind.tier !== 'adapt' && entry.clearedAt === null;
+  return (
+    <div className="sign">
+      <label>
+        <input
+          type="checkbox"
+          checked={entry !== null}
+          onChange={(event) => {
+            onToggle(event.target.checked);
+          }}
+        />
+        <span>{kind.ask}</span>
+      </label>
+      {entry !== null && (
+        <div className="sign-more">
+          <p className={stops ? 'stop-word' : ''}>{kind.advice}</p>
+          {kind.sided && (
+            <label className="field">
+              <span>Side</span>
+              <select
+                value={entry.side ?? ''}
+                onChange={(event) => {
+                  const { value } = event.target;
+                  onEdit({ side: value === '' ? null : (value as CautionEntry['side']) });
+                }}
+              >
+                <option value="">not said</option>
+                <option value="left">left</option>
+                <option value="right">right</option>
+                <option value="both">both</option>
+              </select>
+            </label>
+          )}
+          {kind.tier !== 'adapt' && (
+            <label className="field">
+              <span>Cleared by (doctor, physiotherapist)</span>
+              <input
+                defaultValue={entry.clearedBy ?? ''}
+                onBlur={(event) => {
+                  const by = event.target.value.trim();
+                  onEdit({
+                    clearedBy: by === '' ? null : by,
+                    clearedAt: by === '' ? null : today(),
+                  });
+                }}
+              />
+            </label>
+          )}
+          <label className="field">
+            <span>Note</span>
+            <input
+              defaultValue={entry.note}
+              onBlur={(event) => {
+                onEdit({ note: event.target.value });
+              }}
+            />
+          </label>
+        </div>
+      )}
+    </div>
+  );
+}
