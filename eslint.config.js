@@ -64,6 +64,8 @@ export default tseslint.config(
       // Numeric code indexes arrays whose length it knows; the compiler does not.
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      // Naming a field in a rest pattern is how it is left out.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: false }],
     },
   },
@@ -99,7 +101,7 @@ export default tseslint.config(
       ],
     },
   },
-  { files: ['src/islands/**/*.tsx'], extends: [reactHooks.configs.flat.recommended] },
+  { files: ['src/islands/**/*.{ts,tsx}'], extends: [reactHooks.configs.flat.recommended] },
   ...astro.configs.recommended,
   {
     files: ['*.{js,mjs,ts}', 'scripts/**/*.{js,mjs,ts}', 'tests/**/*.ts'],

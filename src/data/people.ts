@@ -6,7 +6,7 @@ import { db, type PersonRow, type ReadingRow } from './database.ts';
 const now = (): string => new Date().toISOString();
 
 function toReading(row: ReadingRow): Reading {
-  const { personId: _, ...reading } = row;
+  const { personId, ...reading } = row;
   return reading;
 }
 
@@ -82,7 +82,7 @@ export async function planImport(file: PersonFile): Promise<ImportPlan> {
 
 /** Takes a checked person file in, all or nothing. Readings that the file does not name stay. */
 export async function importFile(file: PersonFile): Promise<void> {
-  const { format: _format, version: _version, person, readings, ...extra } = file;
+  const { format, version, person, readings, ...extra } = file;
   const rows = readings.map((each): ReadingRow => ({ ...each, personId: person.id }));
   await db.transaction('rw', db.people, db.readings, async () => {
     await db.people.put({ id: person.id, person, extra, updatedAt: now(), deletedAt: null });

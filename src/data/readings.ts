@@ -9,3 +9,12 @@ export async function saveReading(personId: string, reading: Reading): Promise<v
 export async function removeReading(personId: string, readingId: string): Promise<void> {
   await db.readings.delete([personId, readingId]);
 }
+
+/** When this person was last measured; null = never. */
+export async function findLatestReading(personId: string): Promise<string | null> {
+  const rows = await db.readings.where('personId').equals(personId).toArray();
+  return rows.reduce<string | null>(
+    (latest, each) => (latest === null || each.takenAt > latest ? each.takenAt : latest),
+    null,
+  );
+}

@@ -13,6 +13,9 @@ interface Ball {
 /** A part of the body: rows of balls; each row is joined to the next by its hull. */
 interface Part {
   readonly name: string;
+  readonly body: 'trunk' | 'leg' | 'arm';
+  /** For limbs: the side they are on. */
+  readonly side: 'Left' | 'Right' | null;
   readonly rows: readonly (readonly Ball[])[];
 }
 
@@ -31,6 +34,9 @@ function circlePoints(view: View, { at, radius }: Ball): Point[] {
   });
 }
 
+const hangsDown = (shoulder: Vec3, hand: Vec3): boolean =>
+  shoulder[2] - hand[2] > Math.abs(shoulder[0] - hand[0]);
+
 function buildParts(setUp: SetUp): Part[] {
   const mark = (name: string): Vec3 => setUp.landmarks[name]!;
   const pelvis = mark('pelvisCentre');
@@ -43,6 +49,8 @@ function buildParts(setUp: SetUp): Part[] {
     ball(add(centre, scale(left, half * size)), radius),
     ball(add(centre, scale(left, -half * size)), radius),
   ];
+  const shoulders = Math.hypot(...subtract(mark('shoulderLeft'), mark('shoulderRight'))) / 2 / size;
+  const hips = Math.hypot(...subtract(mark('hipLeft'), mark('hipRight'))) / 2 / size;
   const waistLeft = normalise(add(chestLeft, pelvisLeft));
 
   const limbs = (['Left', 'Right'] as const).flatMap((side): Part[] => {
@@ -54,6 +62,8 @@ function buildParts(setUp: SetUp): Part[] {
     return [
       {
         name: `leg${side}`,
+        body: 'leg',
+        side,
         rows: [
           [ball(hip, 8.4)],
           [ball(along(hip, knee, 0.45), 7.4)],
@@ -65,6 +75,8 @@ function buildParts(setUp: SetUp): Part[] {
       },
       {
         name: `foot${side}`,
+        body: 'leg',
+        side,
         rows: [
           [ball(lift(heel, 3), 3), ball(ankle, 3.1)],
           [ball(lift(arch, 1.9), 1.9)],
@@ -73,6 +85,8 @@ function buildParts(setUp: SetUp): Part[] {
       },
       {
         name: `arm${side}`,
+        body: 'arm',
+        side,
         rows: [
           [ball(shoulder, 4.3)],
           [ball(along(shoulder, elbow, 0.4), 3.8)],
@@ -80,7 +94,8 @@ function buildParts(setUp: SetUp): Part[] {
           [ball(along(elbow, wrist, 0.3), 3)],
           [ball(wrist, 2.1)],
           [ball(hand, 2.3)],
-          [ball(along(wrist, hand, 1.9), 1.5)],
+          // A hand that bears on a prop ends at its palm; a free one shows its fingers.
+          [ball(along(wrist, hand, hangsDown(shoulder, hand) ? 1.1 : 1.9), 1.5)],
         ],
       },
     ];
@@ -89,27 +104,30 @@ function buildParts(setUp: SetUp): Part[] {
     ...limbs,
     {
       name: 'trunk',
+      body: 'trunk',
+      side: null,
       rows: [
-        pair(pelvis, pelvisLeft, 7.5, 8.6),
-        pair(along(pelvis, chest, 0.18), pelvisLeft, 6.5, 8.6),
-        pair(along(pelvis, chest, 0.44), waistLeft, 4.4, 8.2),
-        pair(along(pelvis, chest, 0.74), chestLeft, 6.6, 8.8),
-        pair(along(pelvis, chest, 0.94), chestLeft, 10.5, 5.6),
+        pair(pelvis, pelvisLeft, hips - 1.2, 8.2),
+        pair(along(pelvis, chest, 0.18), pelvisLeft, hips - 2.2, 8),
+        pair(along(pelvis, chest, 0.44), waistLeft, hips - 4.4, 7.4),
+        pair(along(pelvis, chest, 0.72), chestLeft, shoulders * 0.36, 8.2),
+        pair(along(pelvis, chest, 0.95), chestLeft, shoulders - 3.5, 4.6),
       ],
     },
     {
       name: 'head',
+      body: 'trunk',
+      side: null,
       rows: [
-        [ball(chest, 5.2)],
-        [ball(mark('neck'), 4.3)],
-        [ball(along(mark('neck'), mark('head'), 0.7), 6.4)],
-        [ball(along(mark('neck'), mark('head'), 1.25), 8.4)],
+        [ball(chest, 6)],
+        [ball(mark('neck'), 4.2)],
+        [ball(along(mark('neck'), mark('head'), 0.65), 5.7)],
+        [ball(along(mark('neck'), mark('head'), 1.2), 8.1)],
       ],
     },
   ];
 }
 
-/** The middle of a part decides what it covers. */
 function depthOfPart(view: View, part: Part): number {
   const balls = part.rows.flat();
   return balls.reduce((sum, each) => sum + depthOf(view, each.at), 0) / balls.length;
@@ -121,24 +139,40 @@ function hullsOf(view: View, part: Part): Point[][] {
 }
 
 /**
- * The body from the side, farthest part first. Each part is drawn twice, first its
- * outline and then its flesh, so that the hulls of one part melt into one shape.
+ * Which layer a part is drawn in, back to front. Trunk, head and the legs that the eye
+ * sees as one silhouette melt into the middle layer; a limb behind it is paler, and an
+ * arm that hangs keeps its own outline before it.
  */
-export function drawFigure(view: View, setUp: SetUp): Shape[] {
+function findLayer(view: View, setUp: SetUp, part: Part, isOpen: boolean): string {
   const middle = depthOf(view, setUp.landmarks.pelvisCentre!);
-  const sorted = buildParts(setUp)
-    .map((part) => ({ part, depth: depthOfPart(view, part) }))
-    .sort((a, b) => a.depth - b.depth);
-  return sorted.flatMap(({ part, depth }) => {
-    const place = part.name !== 'trunk' && part.name !== 'head' && depth < middle ? 'far' : 'near';
-    const hulls = hullsOf(view, part);
+  const behind = depthOfPart(view, part) < middle;
+  if (part.body === 'trunk') return 'middle';
+  if (part.body === 'leg') return isOpen || !behind ? 'middle' : 'far-leg';
+  const shoulder = setUp.landmarks[`shoulder${part.side ?? ''}`]!;
+  const hand = setUp.landmarks[`hand${part.side ?? ''}`]!;
+  const hangs = hangsDown(shoulder, hand);
+  if (isOpen && !hangs) return 'middle';
+  return behind ? 'far-arm' : 'near-arm';
+}
+
+const LAYERS = ['far-leg', 'far-arm', 'middle', 'near-arm'] as const;
+
+/**
+ * The body from the side. Each layer is drawn twice, first its outline and then its
+ * flesh, so that its hulls melt into one shape.
+ *
+ * @param isOpen whether the view looks at the chest, so that both legs lie side by side
+ */
+export function drawFigure(view: View, setUp: SetUp, isOpen: boolean): Shape[] {
+  const parts = buildParts(setUp);
+  return LAYERS.flatMap((layer) => {
+    const hulls = parts
+      .filter((part) => findLayer(view, setUp, part, isOpen) === layer)
+      .flatMap((part) => hullsOf(view, part));
+    const tone = layer.startsWith('far') ? 'far' : 'near';
     const shape =
       (role: string) =>
-      (points: readonly Point[]): Shape => ({
-        kind: 'polygon',
-        role: `${role} ${place}`,
-        points,
-      });
+      (points: readonly Point[]): Shape => ({ kind: 'polygon', role: `${role} ${tone}`, points });
     return [...hulls.map(shape('body-outline')), ...hulls.map(shape('body-flesh'))];
   });
 }

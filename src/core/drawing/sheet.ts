@@ -3,6 +3,7 @@ import type { LandmarkCm, SetUp, SettingId } from '../setup/setUp.ts';
 import { METRES_PER_INCH } from '../units/brands.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
 import { drawFigure } from './figure.ts';
+import { boxOfPoints, boxOfText, choosePlace, type Box } from './placement.ts';
 import type { Drawing, Point, Shape } from './shapes.ts';
 import { writeDegrees, writeSettable } from './units.ts';
 import { findView, toElevation, toPlan, type View } from './view.ts';
@@ -38,6 +39,12 @@ function getValue(setUp: SetUp, id: SettingId): number | null {
 const mark = (setUp: SetUp, name: string): LandmarkCm => setUp.landmarks[name]!;
 const sideName = (setUp: SetUp, place: 'front' | 'back'): 'Left' | 'Right' =>
   (setUp.side === 'left') === (place === 'front') ? 'Left' : 'Right';
+
+/** Where a landmark stands on the mat, cm. */
+function planPoint(setUp: SetUp, name: string): readonly [number, number] {
+  const [x, y] = mark(setUp, name);
+  return [x, y];
+}
 
 function onPlan(sheet: Sheet, x: number, y: number): Point {
   const [px, py] = toPlan(sheet.view, x, y - matMiddle(sheet.setUp));
@@ -90,13 +97,41 @@ function labelled(
   ];
 }
 
-function drawElevation(sheet: Sheet): Shape[] {
+/** A place a label might take, and the room it would fill there. */
+interface LabelPlace {
+  readonly at: Point;
+  readonly anchor: 'start' | 'middle' | 'end';
+  readonly boxes: readonly Box[];
+}
+
+function placeLabel(
+  sheet: Sheet,
+  at: Point,
+  number: string,
+  words: string,
+  anchor: LabelPlace['anchor'],
+): LabelPlace {
+  const label = sheet.options.labelMm;
+  const below: Point = [at[0], at[1] + label * 1.35];
+  return {
+    at,
+    anchor,
+    boxes: [
+      boxOfText(number, at, NUMBER_SIZE * label, anchor),
+      boxOfText(words, below, label, anchor),
+    ],
+  };
+}
+
+const planBottom = ({ planY, mat }: Sheet): number => planY + mat.widthCm / 2;
+
+function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const { setUp, view, mat, heelMark } = sheet;
   const frontEdge = toElevation(view, [heelMark, 0, 0])[0];
   const backEdge = toElevation(view, [heelMark - mat.lengthCm, 0, 0])[0];
   const shapes: Shape[] = [line('floor', [frontEdge, 0], [backEdge, 0])];
   shapes.push(...drawProp(sheet));
-  shapes.push(...drawFigure(view, setUp));
+  shapes.push(...drawFigure(view, setUp, pose.family === 'open'));
   for (const name of ['hip', 'knee', 'ankle']) {
     for (const side of ['Left', 'Right']) {
       const centre = toElevation(view, mark(setUp, `${name}${side}`));
@@ -196,6 +231,7 @@ function drawStance(sheet: Sheet, y: number): Shape[] {
       'middle',
       'stance-length',
     ),
+    text(sheet, 'label', [middle, y + label * 2.15], `${options.unit}, heel to heel`, 1),
   ];
 }
 
@@ -249,13 +285,27 @@ function drawRuler(sheet: Sheet): Shape[] {
   return shapes;
 }
 
+/** Places round a point, the nearest first. */
+function ringOfPlaces(sheet: Sheet, round: Point, number: string, words: string): LabelPlace[] {
+  const label = sheet.options.labelMm;
+  const places: LabelPlace[] = [];
+  for (const radius of [1.6, 2.6, 3.6, 5, 7]) {
+    for (let step = 0; step < 12; step += 1) {
+      const angle = (step * Math.PI) / 6;
+      const x = round[0] + Math.cos(angle) * radius * label * 1.6;
+      const y = round[1] + Math.sin(angle) * radius * label;
+      const anchor =
+        Math.abs(Math.cos(angle)) < 0.3 ? 'middle' : Math.cos(angle) > 0 ? 'start' : 'end';
+      places.push(placeLabel(sheet, [x, y], number, words, anchor));
+    }
+  }
+  return places;
+}
+
 /** Pelvis as a bar between the hips with a pointer, and what is missing to square. */
-function drawPelvis(sheet: Sheet, pose: PoseDefinition): Shape[] {
+function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): Shape[] {
   const { setUp, view } = sheet;
-  const plan = (name: string): Point => {
-    const [x, y] = mark(setUp, name);
-    return onPlan(sheet, x, y);
-  };
+  const plan = (name: string): Point => onPlan(sheet, ...planPoint(setUp, name));
   const left = plan('hipLeft');
   const right = plan('hipRight');
   const centre: Point = [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2];
@@ -273,8 +323,6 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition): Shape[] {
     pose.family === 'open' ? toPlan(view, 0, setUp.side === 'right' ? 1 : -1) : toPlan(view, 1, 0);
   const squareTip: Point = [centre[0] + square[0] * reach, centre[1] + square[1] * reach];
   const short = getValue(setUp, 'pelvis-short-of-square') ?? 0;
-  const ahead = toPlan(view, 1, 0)[0];
-  const label = sheet.options.labelMm;
   const shapes: Shape[] = [
     line('pelvis-bar', left, right),
     line('pelvis-bar inner', left, right),
@@ -291,21 +339,19 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition): Shape[] {
       toDeg: angleOf(facing),
     });
   }
-  const labelAt: Point =
-    pose.family === 'open'
-      ? [squareTip[0] - ahead * 3, squareTip[1] - label * 0.4]
-      : [tip[0] + ahead * 3, tip[1] + (short >= 0 ? -1 : 1) * label * 1.2];
-  const anchor = (pose.family === 'open' ? -ahead : ahead) > 0 ? 'start' : 'end';
-  shapes.push(
-    ...labelled(
-      sheet,
-      labelAt,
-      writeDegrees(Math.abs(short)),
-      'short of square',
-      anchor,
-      'pelvis-short-of-square',
-    ),
-  );
+  const number = writeDegrees(Math.abs(short));
+  const words = 'short of square';
+  const obstacles: Box[] = [
+    ...taken,
+    boxOfPoints([left, right]),
+    boxOfPoints([centre, tip, squareTip]),
+    [-Infinity, planBottom(sheet) - 4, Infinity, Infinity],
+    [-Infinity, -Infinity, Infinity, planBottom(sheet) - sheet.mat.widthCm + 1],
+  ];
+  const [first, ...others] = ringOfPlaces(sheet, tip, number, words);
+  if (first === undefined) return shapes;
+  const place = choosePlace([first, ...others], obstacles);
+  shapes.push(...labelled(sheet, place.at, number, words, place.anchor, 'pelvis-short-of-square'));
   return shapes;
 }
 
@@ -370,9 +416,23 @@ function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   for (const place of ['front', 'back'] as const) {
     shapes.push({ kind: 'polygon', role: `footprint ${place}`, points: footprint(sheet, place) });
   }
-  shapes.push(...drawHandPlaces(sheet, pose), ...drawPelvis(sheet, pose), ...drawBackFoot(sheet));
-  const [x, y] = mark(setUp, 'centreOfMass');
-  shapes.push(...cross(onPlan(sheet, x, y)));
+  const hands = findHandPlaces(sheet, pose);
+  for (const points of hands) shapes.push({ kind: 'polygon', role: 'prop', points });
+  const weight = onPlan(sheet, ...planPoint(setUp, 'centreOfMass'));
+  const backFoot = drawBackFoot(sheet);
+  const taken = [
+    boxOfPoints(footprint(sheet, 'front')),
+    boxOfPoints(footprint(sheet, 'back')),
+    ...hands.map(boxOfPoints),
+    ...backFoot.flatMap((shape) =>
+      shape.kind === 'text' ? [boxOfText(shape.text, shape.at, shape.size, shape.anchor)] : [],
+    ),
+    boxOfPoints([
+      [weight[0] - 4, weight[1] - 4],
+      [weight[0] + 4, weight[1] + 4],
+    ]),
+  ];
+  shapes.push(...drawPelvis(sheet, pose, taken), ...backFoot, ...cross(weight));
   shapes.push(...drawRuler(sheet));
   const frontWord = onPlan(sheet, heelMark, 0)[0];
   const inward = -toPlan(sheet.view, 1, 0)[0];
@@ -444,11 +504,12 @@ function widthOfPrint(setUp: SetUp, place: 'front' | 'back'): number {
 
 const BLOCK_ON_PLAN = { along: 15, across: 7.5 } as const;
 
-function drawHandPlaces(sheet: Sheet, pose: PoseDefinition): Shape[] {
+/** Where props stand under the hands, seen from above. */
+function findHandPlaces(sheet: Sheet, pose: PoseDefinition): Point[][] {
   const { setUp } = sheet;
   if (getValue(setUp, 'hand-height') === null) return [];
   const places = (['front', 'back'] as const).filter((place) => pose.arms[place].reach === 'down');
-  return places.map((place): Shape => {
+  return places.map((place) => {
     const [x, y] = mark(setUp, `hand${sideName(setUp, place)}`);
     const { along, across } = BLOCK_ON_PLAN;
     const corners = [
@@ -457,11 +518,7 @@ function drawHandPlaces(sheet: Sheet, pose: PoseDefinition): Shape[] {
       [1, 1],
       [-1, 1],
     ] as const;
-    return {
-      kind: 'polygon',
-      role: 'prop',
-      points: corners.map(([sx, sy]) => onPlan(sheet, x + (sx * along) / 2, y + (sy * across) / 2)),
-    };
+    return corners.map(([sx, sy]) => onPlan(sheet, x + (sx * along) / 2, y + (sy * across) / 2));
   });
 }
 
@@ -486,7 +543,7 @@ export function drawSheet(
   const view = findView(pose, setUp);
   const label = options.labelMm;
   const stanceY = label * 2.6;
-  const planTop = stanceY + label * 2.6;
+  const planTop = stanceY + label * 3.1;
   const sheet: Sheet = {
     setUp,
     view,
@@ -499,7 +556,7 @@ export function drawSheet(
   const weight = toElevation(view, [cx, 0, cz]);
   const shapes = [
     ...drawPlan(sheet, pose),
-    ...drawElevation(sheet),
+    ...drawElevation(sheet, pose),
     line('weight-line', weight, [weight[0], sheet.planY]),
     ...cross(weight),
     ...drawStance(sheet, stanceY),

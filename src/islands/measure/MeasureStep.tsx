@@ -21,6 +21,14 @@ interface StepProps {
   onGo: (measure: MeasureId | null) => void;
 }
 
+const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** "tape, phone or photo" */
+const listWords = (words: readonly string[]): string =>
+  words.length < 2
+    ? (words[0] ?? '')
+    : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
+
 /** One measure on one screen: how it is taken, and a field for each reading. */
 export function MeasureStep({ record, measure, onGo }: StepProps) {
   const protocol = getProtocol(measure);
@@ -46,7 +54,7 @@ export function MeasureStep({ record, measure, onGo }: StepProps) {
         <h1>{protocol.name}</h1>
         <p className="plain-name">{protocol.plainName}</p>
         <p>
-          From {protocol.landmarks}. {protocol.instruments.join(' or ')}.
+          {capitalise(protocol.landmarks)}; by {listWords(protocol.instruments)}.
         </p>
         <ol className="steps">
           {protocol.steps.map((each) => (

@@ -1,11 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { UserPlus } from 'lucide-react';
-import { useEffect, useState, type FormEvent } from 'react';
+import { useEffect, useState, type SubmitEvent } from 'react';
 import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import type { PersonRow } from '../../data/database.ts';
 import { loadDemoIfEmpty } from '../../data/demo.ts';
 import { addPerson, listPeople, removePerson, restorePerson } from '../../data/people.ts';
-import { db } from '../../data/database.ts';
+import { findLatestReading } from '../../data/readings.ts';
+import { writeDate } from '../shared/words.ts';
 
 /** Everyone this teacher works with: find, add, remove and bring back. */
 export function PeopleView() {
@@ -87,17 +88,17 @@ function NobodyYet() {
 }
 
 function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void }) {
-  const count = useLiveQuery(() => db.readings.where('personId').equals(row.id).count(), [row.id]);
+  const latest = useLiveQuery(() => findLatestReading(row.id), [row.id]);
   const query = `?id=${encodeURIComponent(row.id)}`;
   const stopped = findStopSigns(row.person).length > 0;
   const state = stopped
     ? 'a stop sign is set'
-    : count === 0
+    : latest === null
       ? 'not measured yet'
-      : `${String(count ?? '…')} readings`;
+      : `measured ${latest === undefined ? '…' : writeDate(latest)}`;
   return (
     <li>
-      <a className="person-name" href={count === 0 ? `/measure${query}` : `/set-up${query}`}>
+      <a className="person-name" href={latest === null ? `/measure${query}` : `/set-up${query}`}>
         {row.person.name}
       </a>
       <span className={stopped ? 'stop-word' : 'quiet'}>{state}</span>
@@ -116,7 +117,7 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
 function AddPerson() {
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const submit = async (event: FormEvent): Promise<void> => {
+  const submit = async (event: SubmitEvent): Promise<void> => {
     event.preventDefault();
     if (name.trim() === '') {
       setProblem('Name: it is empty. Write what you call this person.');

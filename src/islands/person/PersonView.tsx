@@ -1,3 +1,4 @@
+import { findActiveCautions } from '../../core/cautions/stopSigns.ts';
 import { calcMeasureSet } from '../../core/measures/measureSet.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import { isStale } from '../../core/measures/staleness.ts';
@@ -33,6 +34,7 @@ export function PersonView() {
               ? 'Not asked yet. Nothing here is a diagnosis; local rules for teachers come first.'
               : `Last asked ${writeDate(person.cautionsAskedAt)}. Nothing here is a diagnosis; local rules for teachers come first.`}
           </p>
+          <Noted person={person} />
           <StopSigns person={person} />
         </section>
         <section>
@@ -43,6 +45,26 @@ export function PersonView() {
         </section>
       </div>
     </>
+  );
+}
+
+/** What is set now, before the whole list of questions. */
+function Noted({ person }: { person: Person }) {
+  const active = findActiveCautions(person);
+  if (active.length === 0) return null;
+  return (
+    <ul className="plain-list noted">
+      {active.map(({ entry, kind, stops }) => (
+        <li key={entry.id}>
+          <strong className={stops ? 'stop-word' : ''}>
+            {kind?.name ?? entry.id}
+            {entry.side === null ? '' : `, ${entry.side}`}
+          </strong>
+          {entry.clearedBy === null ? '' : `, cleared by ${entry.clearedBy}`}
+          {entry.note === '' ? '' : `: ${entry.note}`}
+        </li>
+      ))}
+    </ul>
   );
 }
 

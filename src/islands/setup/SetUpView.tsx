@@ -173,8 +173,8 @@ function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
   if (value === null) return null;
   return (
     <>
-      : {pose.depth.words} {value.toFixed(0)}°, deepest safe {(deepest ?? 0).toFixed(0)}°, in the
-      books {textbook}°.
+      : {pose.depth.words} {value.toFixed(0)}° of a safe {(deepest ?? 0).toFixed(0)}°
+      <span className="sr-only">; in the books {textbook}°</span>.
     </>
   );
 }
@@ -182,7 +182,7 @@ function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
 function Sheet({ pose, setUp, faded }: { pose: PoseDefinition; setUp: SetUp; faded: boolean }) {
   const unit = useUnit();
   const narrow = useIsNarrow();
-  const drawing = drawSheet(pose, setUp, { unit, labelMm: narrow ? 7.5 : 4.7 });
+  const drawing = drawSheet(pose, setUp, { unit, labelMm: narrow ? 8.5 : 5.3 });
   if (drawing === null) {
     return (
       <div

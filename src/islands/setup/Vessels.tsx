@@ -3,8 +3,7 @@ import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { JointReport } from '../../core/setup/setUp.ts';
 
 const MOST_VESSELS = 6;
-const PX_PER_DEG = 0.95;
-const TALLEST_PX = 124;
+const TALLEST_PX = 100;
 const WIDTH = 44;
 
 /** Joints worth a vessel: those with a limit that the pose really calls on, least to spare first. */
@@ -18,6 +17,7 @@ export function Vessels({ joints, side }: { joints: readonly JointReport[]; side
   const shown = worthShowing(joints);
   const [first] = shown;
   if (first === undefined) return null;
+  const tallest = Math.max(...shown.flatMap((each) => [each.hasDeg ?? 0, each.askedDeg ?? 0]));
   return (
     <>
       <p>
@@ -25,18 +25,31 @@ export function Vessels({ joints, side }: { joints: readonly JointReport[]; side
       </p>
       <ul className="vessels">
         {shown.map((joint, i) => (
-          <Vessel key={nameJoint(joint, side)} joint={joint} side={side} limiting={i === 0} />
+          <Vessel
+            key={nameJoint(joint, side)}
+            joint={joint}
+            side={side}
+            scale={TALLEST_PX / tallest}
+            limiting={i === 0}
+          />
         ))}
       </ul>
     </>
   );
 }
 
-function Vessel({ joint, side, limiting }: { joint: JointReport; side: Side; limiting: boolean }) {
+interface VesselProps {
+  joint: JointReport;
+  side: Side;
+  /** Pixels a degree, the same for every vessel, so that heights can be compared. */
+  scale: number;
+  limiting: boolean;
+}
+
+function Vessel({ joint, side, scale, limiting }: VesselProps) {
   const asked = joint.askedDeg ?? 0;
   const has = joint.hasDeg ?? 0;
   const spare = joint.toSpareDeg ?? 0;
-  const scale = Math.min(PX_PER_DEG, TALLEST_PX / Math.max(has, asked, 1));
   const brim = has * scale;
   const level = Math.max(0, asked) * scale;
   const base = TALLEST_PX + 8;
