@@ -65,7 +65,8 @@ interface LinearModel {
   readonly n: number;
   readonly oneSided: readonly number[];
   readonly oneSidedSlopes: readonly Float64Array[];
-  /** Normal matrix and gradient of the two-sided part. */
+  readonly twoSidedSlopes: readonly Float64Array[];
+  /** Normal matrix (lower half) and gradient of the two-sided part. */
   readonly normal: Float64Array;
   readonly gradient: Float64Array;
 }
@@ -112,7 +113,7 @@ function linearise<State>(task: LeastSquaresTask<State>, state: State, at: Resid
     addOuter(normal, row, n);
     addRow(gradient, row, at.twoSided[i]!);
   });
-  return { n, oneSided: at.oneSided, oneSidedSlopes, normal, gradient };
+  return { n, oneSided: at.oneSided, oneSidedSlopes, twoSidedSlopes, normal, gradient };
 }
 
 /** Values of the one-sided residuals of a model after a step. */
@@ -213,9 +214,70 @@ function solveModel(model: LinearModel, damping: number): Float64Array | null {
   return step;
 }
 
+/** Slopes of the halved cost: every residual's slope times the residual, one-sided ones while on. */
+function calcSlopesTimes(slopes: LinearModel, residuals: Residuals): Float64Array {
+  const sum = new Float64Array(slopes.n);
+  slopes.twoSidedSlopes.forEach((row, i) => {
+    addRow(sum, row, residuals.twoSided[i]!);
+  });
+  slopes.oneSidedSlopes.forEach((row, i) => {
+    if (residuals.oneSided[i]! > 0) addRow(sum, row, residuals.oneSided[i]!);
+  });
+  return sum;
+}
+
 /**
- * Damped Gauss–Newton (Levenberg–Marquardt) with forward differences, its inner model keeping one-sided residuals one-sided. Deterministic.
- * Meant for about a dozen unknowns.
+ * What Gauss–Newton leaves out of the curvature: the bending of the residuals
+ * themselves. Limits bend while a pose is pulled along them, and without this a step
+ * can only creep. Learnt from step to step by the secant update of Dennis, Gay and
+ * Welsch (1981, "An adaptive nonlinear least-squares algorithm"; from memory).
+ */
+class Bending {
+  readonly matrix: Float64Array;
+
+  constructor(private readonly n: number) {
+    this.matrix = new Float64Array(n * n);
+  }
+
+  learn(
+    step: Float64Array,
+    before: LinearModel,
+    after: LinearModel,
+    old: Residuals,
+    now: Residuals,
+  ): void {
+    const { n, matrix } = this;
+    const slopeNow = calcSlopesTimes(after, now);
+    const slopeCarried = calcSlopesTimes(before, now);
+    const slopeOld = calcSlopesTimes(before, old);
+    const y = slopeNow.map((each, j) => each - slopeOld[j]!);
+    const bent = slopeNow.map((each, j) => each - slopeCarried[j]!);
+    const along = dotRow(y, step);
+    if (along <= 1e-12) return;
+    const known = this.times(step);
+    const knownAlong = dotRow(known, step);
+    const size = knownAlong === 0 ? 1 : Math.min(1, Math.abs(dotRow(bent, step) / knownAlong));
+    const miss = bent.map((each, j) => each - size * known[j]!);
+    const missAlong = dotRow(miss, step);
+    for (let j = 0; j < n; j += 1) {
+      for (let k = 0; k < n; k += 1) {
+        const cross = (miss[j]! * y[k]! + y[j]! * miss[k]!) / along;
+        const own = (missAlong * y[j]! * y[k]!) / along ** 2;
+        matrix[j * n + k] = size * matrix[j * n + k]! + cross - own;
+      }
+    }
+  }
+
+  private times(step: Float64Array): Float64Array {
+    const { n, matrix } = this;
+    return step.map((_, j) => dotRow(matrix.subarray(j * n, (j + 1) * n), step));
+  }
+}
+
+/**
+ * Damped Newton on a sum of squares: Gauss–Newton's curvature by forward differences,
+ * plus the learnt bending of the residuals; the inner model keeps one-sided residuals
+ * one-sided. Deterministic. Meant for about a dozen unknowns.
  *
  * @param smallestGain stop when a step lowers the cost by less than this
  * @returns the best state found
@@ -229,30 +291,41 @@ export function minimise<State>(
   let residuals = task.residuals(state);
   let cost = calcCost(residuals);
   let damping = FIRST_DAMPING;
+  let model = linearise(task, state, residuals);
+  const bending = new Bending(task.unknowns);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
-    const model = linearise(task, state, residuals);
+    const curved = addBending(model, bending);
     let step: Float64Array | null = null;
     let gain = 0;
+    let next = state;
+    let nextResiduals = residuals;
     while (damping <= LARGEST_DAMPING) {
-      const trial = solveModel(model, damping);
+      const trial = solveModel(curved, damping);
       if (trial !== null) {
-        const next = task.move(state, trial);
-        const nextResiduals = task.residuals(next);
-        const nextCost = calcCost(nextResiduals);
-        if (nextCost < cost) {
-          gain = cost - nextCost;
-          state = next;
-          residuals = nextResiduals;
-          cost = nextCost;
+        next = task.move(state, trial);
+        nextResiduals = task.residuals(next);
+        gain = cost - calcCost(nextResiduals);
+        if (gain > 0) {
           step = trial;
-          damping = Math.max(SMALLEST_DAMPING, damping * 0.1);
           break;
         }
       }
       damping *= 8;
     }
-    if (step === null || gain <= smallestGain) break;
+    if (step === null) break;
+    const nextModel = linearise(task, next, nextResiduals);
+    bending.learn(step, model, nextModel, residuals, nextResiduals);
+    state = next;
+    residuals = nextResiduals;
+    model = nextModel;
+    cost -= gain;
+    damping = Math.max(SMALLEST_DAMPING, damping * 0.1);
+    if (gain <= smallestGain) break;
     if (step.every((each) => Math.abs(each) < SMALLEST_STEP)) break;
   }
   return state;
+}
+
+function addBending(model: LinearModel, { matrix }: Bending): LinearModel {
+  return { ...model, normal: model.normal.map((each, i) => each + matrix[i]!) };
 }

@@ -49,6 +49,12 @@ interface Pressure {
   readonly weight: number;
 }
 
+/** Shifts every must by the breach that a run left; a must that is kept loses its shift. */
+const addBreach = (shift: Musts, musts: Musts): Musts => ({
+  equal: musts.equal.map((each, i) => each + (shift.equal[i] ?? 0)),
+  below: musts.below.map((each, i) => Math.max(0, each + (shift.below[i] ?? 0))),
+});
+
 const FIRST_PRESSURE: Pressure = { shift: NO_SHIFT, weight: MUST_WEIGHT };
 
 /**
@@ -73,19 +79,16 @@ class Run {
 
   correct(draft: Draft): Answer {
     let { posture } = draft;
-    let shift = NO_SHIFT;
     let weight = MUST_WEIGHT;
     let musts = this.calcMusts(posture);
+    let shift = addBreach(NO_SHIFT, musts);
     let excess = findLargestExcess(musts);
     for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
-      shift = {
-        equal: musts.equal.map((each, i) => each + (shift.equal[i] ?? 0)),
-        below: musts.below.map((each, i) => Math.max(0, each + (shift.below[i] ?? 0))),
-      };
       posture = this.minimise(posture, { shift, weight }, SMALLEST_GAIN.corrected);
       musts = this.calcMusts(posture);
       const left = findLargestExcess(musts);
       if (left <= CORRECTED_WITHIN) break;
+      shift = addBreach(shift, musts);
       if (left > SLOW_SHARE * excess) {
         if (weight >= HEAVIEST) break;
         // A shift stands for a force, weight² · shift, which stays when the weight grows.

@@ -25,9 +25,7 @@ const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text
 
 /** "tape, phone or photo" */
 const listWords = (words: readonly string[]): string =>
-  words.length < 2
-    ? (words[0] ?? '')
-    : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
 
 /** One measure on one screen: how it is taken, and a field for each reading. */
 export function MeasureStep({ record, measure, onGo }: StepProps) {

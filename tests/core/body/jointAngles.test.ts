@@ -1,7 +1,14 @@
 import { Euler, Matrix4, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { calcHipAngles } from '../../../src/core/body/jointAngles.ts';
-import { aboutForward, aboutLeft, aboutUp, compose, NO_ROTATION, type Rotation } from '../../../src/core/geometry/rotation.ts';
+import {
+  aboutForward,
+  aboutLeft,
+  aboutUp,
+  compose,
+  NO_ROTATION,
+  type Rotation,
+} from '../../../src/core/geometry/rotation.ts';
 import type { Vec3 } from '../../../src/core/geometry/vector.ts';
 import type { Side } from '../../../src/core/measures/protocol.ts';
 import { makeRandom } from '../../support/random.ts';
@@ -21,12 +28,54 @@ interface Posture {
 
 /** Six postures whose angles need no calculator. x = forward, y = left, z = up. */
 const BY_HAND: readonly Posture[] = [
-  { words: 'standing', pelvis: NO_ROTATION, thighDown: [0, 0, -1], kneeForward: [1, 0, 0], side: 'right', expected: [0, 0, 0] },
-  { words: 'thigh level ahead', pelvis: NO_ROTATION, thighDown: [1, 0, 0], kneeForward: [0, 0, 1], side: 'right', expected: [90, 0, 0] },
-  { words: 'left leg out to the side by 45°', pelvis: NO_ROTATION, thighDown: [0, S, -S], kneeForward: [1, 0, 0], side: 'left', expected: [0, 45, 0] },
-  { words: 'right leg across by 45°', pelvis: NO_ROTATION, thighDown: [0, S, -S], kneeForward: [1, 0, 0], side: 'right', expected: [0, -45, 0] },
-  { words: 'right foot turned out by 45°, standing', pelvis: NO_ROTATION, thighDown: [0, 0, -1], kneeForward: [S, -S, 0], side: 'right', expected: [0, 0, 45] },
-  { words: 'leg hanging plumb from a pelvis tipped forward by 30°', pelvis: aboutLeft(30 * DEG), thighDown: [0, 0, -1], kneeForward: [1, 0, 0], side: 'left', expected: [30, 0, 0] },
+  {
+    words: 'standing',
+    pelvis: NO_ROTATION,
+    thighDown: [0, 0, -1],
+    kneeForward: [1, 0, 0],
+    side: 'right',
+    expected: [0, 0, 0],
+  },
+  {
+    words: 'thigh level ahead',
+    pelvis: NO_ROTATION,
+    thighDown: [1, 0, 0],
+    kneeForward: [0, 0, 1],
+    side: 'right',
+    expected: [90, 0, 0],
+  },
+  {
+    words: 'left leg out to the side by 45°',
+    pelvis: NO_ROTATION,
+    thighDown: [0, S, -S],
+    kneeForward: [1, 0, 0],
+    side: 'left',
+    expected: [0, 45, 0],
+  },
+  {
+    words: 'right leg across by 45°',
+    pelvis: NO_ROTATION,
+    thighDown: [0, S, -S],
+    kneeForward: [1, 0, 0],
+    side: 'right',
+    expected: [0, -45, 0],
+  },
+  {
+    words: 'right foot turned out by 45°, standing',
+    pelvis: NO_ROTATION,
+    thighDown: [0, 0, -1],
+    kneeForward: [S, -S, 0],
+    side: 'right',
+    expected: [0, 0, 45],
+  },
+  {
+    words: 'leg hanging plumb from a pelvis tipped forward by 30°',
+    pelvis: aboutLeft(30 * DEG),
+    thighDown: [0, 0, -1],
+    kneeForward: [1, 0, 0],
+    side: 'left',
+    expected: [30, 0, 0],
+  },
 ];
 
 describe('hip angles', () => {
@@ -43,7 +92,10 @@ describe('hip angles', () => {
     for (let i = 0; i < 300; i += 1) {
       const side: Side = i % 2 === 0 ? 'left' : 'right';
       const outward = side === 'left' ? 1 : -1;
-      const pelvis = compose(compose(aboutUp(angle(170)), aboutLeft(angle(80))), aboutForward(angle(40)));
+      const pelvis = compose(
+        compose(aboutUp(angle(170)), aboutLeft(angle(80))),
+        aboutForward(angle(40)),
+      );
       const [flexion, abduction, external] = [angle(120), angle(80), angle(70)];
       // three.js: x = forward, y = left, z = up; flexion lifts the thigh, a turn about −y.
       const thigh = new Matrix4().makeRotationFromEuler(

@@ -1,7 +1,14 @@
 import { Euler, Matrix4, Quaternion, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { convexHull, distanceInside, type Point2 } from '../../../src/core/geometry/polygon.ts';
-import { compose, fromRotationVector, fromYawTiltList, toWorld, toYawTiltList, transpose } from '../../../src/core/geometry/rotation.ts';
+import {
+  compose,
+  fromRotationVector,
+  fromYawTiltList,
+  toWorld,
+  toYawTiltList,
+  transpose,
+} from '../../../src/core/geometry/rotation.ts';
 import { turnAbout, type Vec3 } from '../../../src/core/geometry/vector.ts';
 import { makeRandom } from '../../support/random.ts';
 
@@ -34,7 +41,9 @@ describe('rotations against three.js', () => {
       const axis = new Vector3(angle(1), angle(1), angle(1)).normalize();
       const ours = fromRotationVector(axis.clone().multiplyScalar(size).toArray());
       const v: Vec3 = [angle(1), angle(1), angle(1)];
-      const turned = new Vector3(...v).applyQuaternion(new Quaternion().setFromAxisAngle(axis, size));
+      const turned = new Vector3(...v).applyQuaternion(
+        new Quaternion().setFromAxisAngle(axis, size),
+      );
       expectClose(toWorld(ours, v), turned.toArray());
       expectClose(turnAbout(v, axis.toArray(), size), turned.toArray());
     }

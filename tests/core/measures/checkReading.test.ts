@@ -63,7 +63,9 @@ describe('protocols', () => {
   it('measures in the short round all that the poses need, at most ten ranges a side', () => {
     const round = new Set(SHORT_ROUND);
     for (const pose of POSES) for (const need of pose.needs) expect(round).toContain(need);
-    const ranges = PROTOCOLS.filter((each) => each.unit === 'deg' && SHORT_ROUND.some((id) => id === each.id));
+    const ranges = PROTOCOLS.filter(
+      (each) => each.unit === 'deg' && SHORT_ROUND.some((id) => id === each.id),
+    );
     expect(ranges.length).toBeLessThanOrEqual(10);
   });
 });

@@ -21,7 +21,8 @@ function raise(value: number, changes: Partial<Reading> = {}): Reading {
   };
 }
 
-const valueOf = (...readings: Reading[]) => calcMeasureValue(readings, 'straight-leg-raise', 'left');
+const valueOf = (...readings: Reading[]) =>
+  calcMeasureValue(readings, 'straight-leg-raise', 'left');
 
 describe('readings into a value', () => {
   it('has none without readings', () => {

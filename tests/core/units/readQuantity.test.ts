@@ -76,7 +76,9 @@ describe('writing lengths', () => {
   it('comes back from what it wrote, within a quarter inch', () => {
     for (let cm = 1; cm < 200; cm += 3.7) {
       const read = readLength(writeLength(cm / 100, 'in', 0), 'cm', 'field');
-      expect(read.ok && Math.abs(cmFromMetres(read.value) - cm)).toBeLessThanOrEqual(2.54 / 8 + 1e-9);
+      expect(read.ok && Math.abs(cmFromMetres(read.value) - cm)).toBeLessThanOrEqual(
+        2.54 / 8 + 1e-9,
+      );
     }
   });
 

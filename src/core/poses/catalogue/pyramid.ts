@@ -24,13 +24,14 @@ export const pyramid: PoseDefinition = {
     { quantity: 'spine-flexion', atMost: 10 },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
-  wishes: [{ quantity: 'pelvis-turn', goal: 0, sigma: 5 }],
-  eases: [
-    { quantity: 'pelvis-level', goal: 0, sigma: 5 },
-    { quantity: 'spine-flexion', goal: 0, sigma: 5 },
+  wishes: [
+    { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
+    // A long back neither rounds nor hollows to buy tilt.
+    { quantity: 'spine-flexion', goal: 0, sigma: 2.5 },
     { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
     { quantity: 'spine-rotation', goal: 0, sigma: 5 },
   ],
+  eases: [{ quantity: 'pelvis-level', goal: 0, sigma: 5 }],
   depth: {
     quantity: 'pelvis-tilt',
     words: 'pelvis tilt',
