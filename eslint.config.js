@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import astro from 'eslint-plugin-astro';
 import { importX } from 'eslint-plugin-import-x';
 import reactHooks from 'eslint-plugin-react-hooks';
+import { defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 /**
@@ -53,7 +54,7 @@ const columnZones = Object.entries(COLUMNS).map(([column, allowed]) => ({
 /** The core has no interface, storage, clock, network or unseeded random. */
 const CORE_FORBIDDEN = ['react', 'react-dom', 'dexie', 'dexie-react-hooks', 'comlink', 'astro'];
 
-export default tseslint.config(
+export default defineConfig(
   { ignores: ['dist', '.astro', 'node_modules', 'test-results', 'playwright-report'] },
   js.configs.recommended,
   {

@@ -42,6 +42,16 @@ export function finishBuild() {
           ignoreURLParametersMatching: [/.*/],
           directoryIndex: 'index.html',
           navigateFallback: null,
+          // A page is kept under the address it is asked for: /set-up, not /set-up/index.html.
+          manifestTransforms: [
+            (entries) => ({
+              manifest: entries.map((entry) => ({
+                ...entry,
+                url: entry.url.replace(/\/index\.html$/, ''),
+              })),
+              warnings: [],
+            }),
+          ],
           skipWaiting: true,
           clientsClaim: true,
           inlineWorkboxRuntime: true,

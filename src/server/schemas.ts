@@ -3,13 +3,13 @@ import rules from '../../docs/formats/rules.schema.json' with { type: 'json' };
 import setUp from '../../docs/formats/set-up.schema.json' with { type: 'json' };
 import { refuse } from './problemAnswer.ts';
 
-const SCHEMAS: Readonly<Record<string, unknown>> = { person, 'set-up': setUp, rules };
+const SCHEMAS = new Map<string, unknown>(Object.entries({ person, 'set-up': setUp, rules }));
 
 /** `GET /api/schemas/{name}`: the JSON Schema of a format. */
 export function answerSchema(name: string | undefined): Response {
-  const schema = SCHEMAS[name ?? ''];
+  const schema = SCHEMAS.get(name ?? '');
   if (schema === undefined) {
-    return refuse(404, `There are schemas for ${Object.keys(SCHEMAS).join(', ')}.`);
+    return refuse(404, `There are schemas for ${[...SCHEMAS.keys()].join(', ')}.`);
   }
   return new Response(JSON.stringify(schema, null, 2), {
     headers: { 'Content-Type': 'application/schema+json' },

@@ -2,7 +2,7 @@ import type { MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
 import { findValue, type MeasureSet } from '../measures/measureSet.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
-import { cmFromMetres, metresFromCm, type Metres } from '../units/brands.ts';
+import { metresFromCm, type Metres } from '../units/brands.ts';
 import {
   ESTIMATE_ERROR_SHARE,
   FIST_WIDTH_CM,
@@ -192,6 +192,3 @@ export function calcBody(set: MeasureSet): Result<Body> {
 /** Thigh and shank together, the length of every arc and closed form. */
 export const hipToAnkle = (body: Body, side: Side): Metres =>
   (body.thigh[side] + body.shank[side]) as Metres;
-
-export const legDifferenceCm = (body: Body): number =>
-  cmFromMetres(body.legLength.left - body.legLength.right);

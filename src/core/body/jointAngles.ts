@@ -18,7 +18,7 @@ export interface AnkleAngles {
 const SINGULAR_WITHIN_RAD = (2 * Math.PI) / 180;
 
 /** The direction away from the body's midline on this side. */
-export const lateralOf = (frame: Rotation, side: Side): Vec3 =>
+const lateralOf = (frame: Rotation, side: Side): Vec3 =>
   side === 'left' ? frame.left : scale(frame.left, -1);
 
 /**

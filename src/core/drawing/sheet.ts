@@ -231,7 +231,7 @@ function drawStance(sheet: Sheet, y: number): Shape[] {
       'middle',
       'stance-length',
     ),
-    text(sheet, 'label', [middle, y + label * 2.15], `${options.unit}, heel to heel`, 1),
+    text(sheet, 'label', [middle, y + label * 2.45], `${options.unit}, heel to heel`, 1),
   ];
 }
 
@@ -543,7 +543,7 @@ export function drawSheet(
   const view = findView(pose, setUp);
   const label = options.labelMm;
   const stanceY = label * 2.6;
-  const planTop = stanceY + label * 3.1;
+  const planTop = stanceY + label * 3.3;
   const sheet: Sheet = {
     setUp,
     view,

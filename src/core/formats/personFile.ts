@@ -6,8 +6,8 @@ import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { joiFromSchema } from './joiFromSchema.ts';
 import { findShapeProblems } from './validate.ts';
 
-export const PERSON_FORMAT = 'stillwater.person';
-export const PERSON_VERSION = 1;
+const PERSON_FORMAT = 'stillwater.person';
+const PERSON_VERSION = 1;
 
 /** A person file as it is written. Fields that we do not know are kept on every level. */
 export interface PersonFile extends PersonRecord {
@@ -55,7 +55,7 @@ function isObject(value: unknown): value is Record<string, unknown> {
 }
 
 /** A format or version that is not ours, said before the shape is looked at. */
-export function findFormatProblem(value: unknown, format: string, version: number): Problem | null {
+function findFormatProblem(value: unknown, format: string, version: number): Problem | null {
   if (!isObject(value) || value.format !== format) {
     return problem('wrong-format', 'format', { expected: format });
   }

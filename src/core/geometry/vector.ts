@@ -11,14 +11,13 @@ export const addScaled = (a: Vec3, b: Vec3, by: number): Vec3 => [
   a[2] + by * b[2],
 ];
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-export const cross = (a: Vec3, b: Vec3): Vec3 => [
+const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[1] * b[2] - a[2] * b[1],
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
 export const length = (a: Vec3): number => Math.sqrt(dot(a, a));
 export const distance = (a: Vec3, b: Vec3): number => length(subtract(a, b));
-export const midpoint = (a: Vec3, b: Vec3): Vec3 => scale(add(a, b), 0.5);
 
 /** Unit vector along a; the zero vector stays zero, so that a solver's bad start cannot make NaN. */
 export function normalise(a: Vec3): Vec3 {

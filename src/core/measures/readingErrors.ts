@@ -8,7 +8,7 @@ interface ErrorTerms {
 }
 
 /** Default error terms in the measure's own unit. Our choice, listed in docs/numbers.md. */
-export const ERROR_TERMS: Readonly<Record<ErrorKind, ErrorTerms>> = {
+const ERROR_TERMS: Readonly<Record<ErrorKind, ErrorTerms>> = {
   range: { between: 2.0, within: 2.5 },
   ankle: { between: 1.5, within: 1.5 },
   length: { between: 0.3, within: 0.3 },

@@ -2,26 +2,25 @@
  * The disagreements of the trade as switches. Defaults and their reasons stand in
  * docs/numbers.md. Names and values are those of rules files; they stay stable.
  */
-export const RULE_OPTIONS = {
-  depth: ['recommended', 'deepest'],
-  stance: ['solved', 'leg-length', 'one-and-a-half-leg-lengths', 'wrists', 'fixed'],
-  pyramidStance: ['long', 'short'],
-  heelLine: ['heel-to-arch', 'heel-to-heel', 'hip-rails', 'two-fist-rails', 'diagonal'],
-  pelvisOpen: ['as-hips-allow', 'square'],
-  pelvisWarriorOne: ['open', 'square'],
-  backFoot: ['parallel', 'turned-in', 'natural'],
-  frontKnee: ['stacked', 'may-pass'],
-  twist: ['by-pose', 'hip-first', 'pelvis-fixed', 'full'],
-  triangleShape: ['long', 'side-bend'],
-  straightKnees: ['straight', 'soft'],
-  chairStyle: ['equal-arms', 'knees-forward', 'hips-back'],
-  sides: ['harder-easier-harder', 'equal', 'one-side-first', 'alternate'],
-  easing: ['as-named', 'shorter'],
-  balanceProp: ['tallest-face', 'floor'],
-} as const;
+interface Choices {
+  readonly depth: 'recommended' | 'deepest';
+  readonly stance: 'solved' | 'leg-length' | 'one-and-a-half-leg-lengths' | 'wrists' | 'fixed';
+  readonly pyramidStance: 'long' | 'short';
+  readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-rails' | 'two-fist-rails' | 'diagonal';
+  readonly pelvisOpen: 'as-hips-allow' | 'square';
+  readonly pelvisWarriorOne: 'open' | 'square';
+  readonly backFoot: 'parallel' | 'turned-in' | 'natural';
+  readonly frontKnee: 'stacked' | 'may-pass';
+  readonly twist: 'by-pose' | 'hip-first' | 'pelvis-fixed' | 'full';
+  readonly triangleShape: 'long' | 'side-bend';
+  readonly straightKnees: 'straight' | 'soft';
+  readonly chairStyle: 'equal-arms' | 'knees-forward' | 'hips-back';
+  readonly sides: 'harder-easier-harder' | 'equal' | 'one-side-first' | 'alternate';
+  readonly easing: 'as-named' | 'shorter';
+  readonly balanceProp: 'tallest-face' | 'floor';
+}
 
-export type RuleId = keyof typeof RULE_OPTIONS;
-type Choices = { readonly [Id in RuleId]: (typeof RULE_OPTIONS)[Id][number] };
+export type RuleId = keyof Choices;
 
 export interface HouseRules extends Omit<Choices, 'heelLine'> {
   readonly provisional: boolean;

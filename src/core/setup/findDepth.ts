@@ -12,7 +12,7 @@ import { calcFirstStep } from './reserve.ts';
 type WishAim = Omit<Aim, 'toward'>;
 
 /** Why a recommended depth is what it is. */
-export type DepthReason =
+type DepthReason =
   | { readonly kind: 'step'; readonly stepDeg: number }
   | { readonly kind: 'to-spare'; readonly spareDeg: number }
   | { readonly kind: 'deepest' };

@@ -1,6 +1,6 @@
 import type { Side } from '../measures/protocol.ts';
 import { sideOfPlace } from '../solver/figure.ts';
-import { calcDemands, getHas, type Demand, type Limits } from '../solver/limits.ts';
+import { calcDemands, type Demand, type Limits } from '../solver/limits.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { degreesFromRadians } from '../units/brands.ts';
 import type { JointReport, SetUp } from './setUp.ts';
@@ -8,7 +8,7 @@ import type { JointReport, SetUp } from './setUp.ts';
 const toHundredths = (degrees: number): number => Math.round(degrees * 100) / 100;
 
 function reportDemand(demand: Demand, frontSide: Side): JointReport {
-  const has = getHas(demand);
+  const { has } = demand;
   const askedDeg = demand.asked === null ? null : degreesFromRadians(demand.asked);
   const hasDeg = has === null ? null : degreesFromRadians(has);
   const spare = askedDeg === null || hasDeg === null ? null : hasDeg - askedDeg;

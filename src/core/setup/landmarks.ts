@@ -10,7 +10,7 @@ import type { LandmarkCm } from './setUp.ts';
 const toFile = (metres: number): number => Math.round(cmFromMetres(metres) * 1000) / 1000;
 
 /** A solver point as it stands in the world of the real person: mirrored when the left leg is in front. */
-export function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
+function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
   const [x, y, z] = frontSide === 'left' ? mirror(point) : point;
   return [toFile(x), toFile(y) + 0, toFile(z)];
 }

@@ -22,7 +22,7 @@ export interface Figure {
 }
 
 /** The leg and the arm of one side, metres and radians. */
-export interface Limb {
+interface Limb {
   readonly thigh: number;
   readonly shank: number;
   readonly armReach: number;

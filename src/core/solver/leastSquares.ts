@@ -18,7 +18,7 @@ export interface Residuals {
 
 const MOST_ITERATIONS = 60;
 const MOST_INNER_ITERATIONS = 40;
-const LINE_SEARCH_HALVINGS = 30;
+const LINE_SEARCH_HALVINGS = 18;
 const DIFFERENCE_STEP = 1e-7;
 const FIRST_DAMPING = 1e-4;
 const SMALLEST_DAMPING = 1e-9;
@@ -91,8 +91,13 @@ const dotRow = (row: Float64Array, step: Float64Array): number => {
 
 function linearise<State>(task: LeastSquaresTask<State>, state: State, at: Residuals): LinearModel {
   const n = task.unknowns;
-  const makeRows = (count: number): Float64Array[] =>
-    Array.from({ length: count }, () => new Float64Array(n));
+  // One block of memory, cut into rows: many small arrays would cost more than the sums.
+  const makeRows = (count: number): Float64Array[] => {
+    const block = new Float64Array(count * n);
+    const rows: Float64Array[] = [];
+    for (let i = 0; i < count; i += 1) rows.push(block.subarray(i * n, (i + 1) * n));
+    return rows;
+  };
   const twoSidedSlopes = makeRows(at.twoSided.length);
   const oneSidedSlopes = makeRows(at.oneSided.length);
   const probe = new Float64Array(n);

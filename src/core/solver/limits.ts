@@ -54,20 +54,28 @@ export interface Demand {
   readonly motion: Motion;
   /** Negative when the joint stands on the other side of its zero; null where it is not defined. */
   readonly asked: number | null;
-  /** The smallest of them holds; null = not known, or never a limit. */
-  readonly has: Pieces;
+  /** null = not known, or never a limit. */
+  readonly has: number | null;
 }
+
+/**
+ * Takes one motion's demand. A limit that depends on another joint comes as two smooth
+ * pieces of which the smaller holds: the solver keeps each for itself, so that a kink,
+ * where answers like to sit, costs it nothing. null pieces = no limit known.
+ */
+type DemandVisitor = (
+  joint: Joint,
+  place: Place | null,
+  motion: Motion,
+  asked: number | null,
+  has: Pieces,
+) => void;
 
 const RIGHT_ANGLE = Math.PI / 2;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 /** A blend closer to one end than this needs only that end's measure. */
 const END_SHARE = 0.1;
 
-/**
- * A limit that depends on another joint, as smooth pieces of which the smallest holds.
- * The solver keeps each piece for itself: a kink, where answers like to sit, then costs
- * it nothing.
- */
 type Pieces = readonly [number, number] | null;
 
 const constant = (limit: number | null): Pieces => (limit === null ? null : [limit, limit]);
@@ -109,57 +117,49 @@ const calcDorsiflexionLimit = (limits: LegLimits, kneeFlexion: number): Pieces =
     (kneeFlexion - radians(20)) / radians(20),
   );
 
-function calcLegDemands(place: Place, leg: LegPose, limits: LegLimits): Demand[] {
-  const { flexion, abduction, externalRotation } = leg.hipAngles;
+function visitLegDemands(
+  place: Place,
+  leg: LegPose,
+  limits: LegLimits,
+  visit: DemandVisitor,
+): void {
+  const { flexion, abduction, externalRotation: turn } = leg.hipAngles;
   const { dorsiflexion, inversion } = leg.ankleAngles;
   const knee = leg.kneeFlexion;
-  const demand = (joint: Joint, motion: Motion, asked: number | null, has: Pieces): Demand => ({
-    joint,
-    place,
-    motion,
-    asked,
-    has,
-  });
-  return [
-    demand('hip', 'flexion', flexion, calcFlexionLimit(limits, knee)),
-    demand('hip', 'extension', -flexion, calcExtensionLimit(limits, knee)),
-    demand('hip', 'abduction', abduction, calcAbductionLimit(limits, flexion)),
-    demand('hip', 'adduction', -abduction, constant(limits.adduction)),
-    demand('knee', 'flexion', knee, constant(limits.kneeFlexion)),
-    demand('ankle', 'dorsiflexion', dorsiflexion, calcDorsiflexionLimit(limits, knee)),
-    // Weight and midfoot take inversion up in practice: reported, never a limit.
-    demand('ankle', 'inversion', inversion, null),
-    demand('hip', 'external-rotation', externalRotation, constant(limits.externalRotation)),
-    demand(
-      'hip',
-      'internal-rotation',
-      externalRotation === null ? null : -externalRotation,
-      constant(limits.internalRotation),
-    ),
-  ];
+  visit('hip', place, 'flexion', flexion, calcFlexionLimit(limits, knee));
+  visit('hip', place, 'extension', -flexion, calcExtensionLimit(limits, knee));
+  visit('hip', place, 'abduction', abduction, calcAbductionLimit(limits, flexion));
+  visit('hip', place, 'adduction', -abduction, constant(limits.adduction));
+  visit('knee', place, 'flexion', knee, constant(limits.kneeFlexion));
+  visit('ankle', place, 'dorsiflexion', dorsiflexion, calcDorsiflexionLimit(limits, knee));
+  // Weight and midfoot take inversion up in practice: reported, never a limit.
+  visit('ankle', place, 'inversion', inversion, null);
+  visit('hip', place, 'external-rotation', turn, constant(limits.externalRotation));
+  const inward = turn === null ? null : -turn;
+  visit('hip', place, 'internal-rotation', inward, constant(limits.internalRotation));
 }
 
-/** Every motion of a posture in both directions. */
-export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
+/** Visits every motion of a posture in both directions, always in the same order. */
+export function visitDemands(skeleton: Skeleton, limits: Limits, visit: DemandVisitor): void {
+  for (const place of PLACES) {
+    visitLegDemands(place, skeleton.legs[place], limits[place], visit);
+  }
   const { spineFlexion, spineSideBend, spineRotation } = skeleton.posture;
   const { trunk } = limits;
-  const spine = (motion: Motion, place: Place | null, asked: number, has: Pieces): Demand => ({
-    joint: 'spine',
-    place,
-    motion,
-    asked,
-    has,
-  });
-  return [
-    ...PLACES.flatMap((place) => calcLegDemands(place, skeleton.legs[place], limits[place])),
-    spine('flexion', null, spineFlexion, constant(trunk.flexion)),
-    spine('extension', null, -spineFlexion, constant(trunk.extension)),
-    spine('side-bend', 'back', spineSideBend, constant(trunk.sideBendToBack)),
-    spine('side-bend', 'front', -spineSideBend, constant(trunk.sideBendToFront)),
-    spine('axial-rotation', 'back', spineRotation, constant(trunk.rotationToBack)),
-    spine('axial-rotation', 'front', -spineRotation, constant(trunk.rotationToFront)),
-  ];
+  visit('spine', null, 'flexion', spineFlexion, constant(trunk.flexion));
+  visit('spine', null, 'extension', -spineFlexion, constant(trunk.extension));
+  visit('spine', 'back', 'side-bend', spineSideBend, constant(trunk.sideBendToBack));
+  visit('spine', 'front', 'side-bend', -spineSideBend, constant(trunk.sideBendToFront));
+  visit('spine', 'back', 'axial-rotation', spineRotation, constant(trunk.rotationToBack));
+  visit('spine', 'front', 'axial-rotation', -spineRotation, constant(trunk.rotationToFront));
 }
 
-/** The limit that holds, radians. */
-export const getHas = ({ has }: Demand): number | null => (has === null ? null : Math.min(...has));
+/** Every motion of a posture in both directions, each with the limit that holds. */
+export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
+  const demands: Demand[] = [];
+  visitDemands(skeleton, limits, (joint, place, motion, asked, pieces) => {
+    const has = pieces === null ? null : Math.min(pieces[0], pieces[1]);
+    demands.push({ joint, place, motion, asked, has });
+  });
+  return demands;
+}

@@ -1,7 +1,7 @@
 import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
-import { calcDemands } from './limits.ts';
+import { visitDemands } from './limits.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
 import type { Skeleton } from './skeleton.ts';
@@ -38,6 +38,9 @@ export const toScaled = (quantity: QuantityId, value: number): number =>
 export const calcWishOff = (wish: Wish, skeleton: Skeleton): number =>
   (getQuantity(wish.quantity).calc(skeleton) - wish.goal) / wish.sigma;
 
+/** Stands for a limit that is not there. */
+const FREE = -1;
+
 /** Musts in degrees or centimetres: `equal` should be 0, `below` at most 0. */
 export interface Musts {
   readonly equal: number[];
@@ -47,13 +50,14 @@ export interface Musts {
 export function calcMusts(task: PoseTask, skeleton: Skeleton, aim: Aim): Musts {
   const equal: number[] = [];
   const below: number[] = [];
-  for (const { asked, has } of calcDemands(skeleton, task.limits)) {
-    for (let piece = 0; piece < 2; piece += 1) {
-      const limit = has?.[piece] ?? null;
-      const free = asked === null || limit === null;
-      below.push(free ? -1 : (asked - limit + aim.toSpare) * DEGREES_PER_RADIAN);
+  visitDemands(skeleton, task.limits, (_joint, _place, _motion, asked, pieces) => {
+    if (asked === null || pieces === null) {
+      below.push(FREE, FREE);
+      return;
     }
-  }
+    const least = asked + aim.toSpare;
+    below.push((least - pieces[0]) * DEGREES_PER_RADIAN, (least - pieces[1]) * DEGREES_PER_RADIAN);
+  });
   for (const { quantity, atLeast, atMost } of task.musts) {
     const value = getQuantity(quantity).calc(skeleton);
     if (atLeast !== null && atLeast === atMost) {

@@ -30,7 +30,7 @@ export interface ContactPlan {
 }
 
 /** Both feet on the mat and the base they make. */
-export interface FeetPose {
+interface FeetPose {
   readonly front: FootPose;
   readonly back: FootPose;
   readonly base: readonly Point2[];

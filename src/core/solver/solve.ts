@@ -2,19 +2,17 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import { minimise, type Residuals } from './leastSquares.ts';
 import type { PoseTask } from './poseTask.ts';
 import { countUnknowns, stepPosture, type Posture } from './posture.ts';
-import { getQuantity } from './quantities.ts';
 import {
   calcMusts,
   calcPreferences,
   findLargestExcess,
-  toScaled,
   type Aim,
   type Musts,
 } from './residuals.ts';
 import { buildSkeleton, type Skeleton } from './skeleton.ts';
 
 /** Musts count as kept when none is broken by more than this, degrees or centimetres. */
-export const KEPT_WITHIN = 0.03;
+const KEPT_WITHIN = 0.03;
 /** Corrections go on until no must is broken by more than this, degrees or centimetres. */
 const CORRECTED_WITHIN = 0.01;
 const MOST_CORRECTIONS = 12;
@@ -26,7 +24,7 @@ const HEAVIEST = 100;
 /** A must broken by one degree or centimetre costs this many tolerances of a wish, at first. */
 const MUST_WEIGHT = 3;
 /** A run stops when a step lowers the cost by less than this, in squared tolerances. */
-const SMALLEST_GAIN = { first: 1e-4, corrected: 1e-7 } as const;
+const SMALLEST_GAIN = { first: 1e-2, corrected: 1e-7 } as const;
 
 export interface Answer {
   readonly skeleton: Skeleton;
@@ -192,7 +190,3 @@ function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
   }
   return runFrom(task, aim, task.starts);
 }
-
-/** A quantity of an answer in degrees or centimetres. */
-export const readScaled = (answer: Answer, quantity: QuantityId): number =>
-  toScaled(quantity, getQuantity(quantity).calc(answer.skeleton));

@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
 import type { Protocol, Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
@@ -37,39 +37,45 @@ export function ReadingField(props: ReadingFieldProps) {
   const { personId, protocol, side, row, reading, state, unit, focusFirst, onEnter } = props;
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
+  // Enter saves and moves on, and leaving the field saves too: what is typed is taken once.
+  const untaken = useRef<string | null>(null);
+  const [newId] = useState(() => crypto.randomUUID());
   const shown = draft ?? (reading === null ? '' : writeValue(reading.value, protocol.unit, unit));
   const ordinal = ['first', 'second', 'third'][row] ?? `${String(row + 1)}th`;
   const id = `reading-${side ?? 'only'}-${String(row)}`;
 
-  /** Saves what stands in the field; false when it cannot be read. */
+  /** Saves what was typed; false when it cannot be read, and then it stays in the field. */
   const save = async (): Promise<boolean> => {
-    if (draft === null) return true;
-    if (draft.trim() === '') {
+    const text = untaken.current;
+    if (text === null) return problem?.severity !== 'error';
+    untaken.current = null;
+    if (text.trim() === '') {
       if (reading !== null) await removeReading(personId, reading.id);
       setDraft(null);
       setProblem(null);
       return true;
     }
-    const typed = readTyped(draft, protocol, unit);
+    const typed = readTyped(text, protocol, unit);
     const found = typed.ok
       ? checkValue(toTenth(typed.value), protocol, protocol.name)
       : typed.problems;
     setProblem(found[0] ?? null);
     if (!typed.ok || found.some((each) => each.severity === 'error')) return false;
     await saveReading(personId, {
-      id: reading?.id ?? crypto.randomUUID(),
+      id: reading?.id ?? newId,
       measure: protocol.id,
       side,
       value: toTenth(typed.value),
       unit: protocol.unit,
-      raw: { typed: draft.trim() },
+      raw: { typed: text.trim() },
       instrument: protocol.instruments[0] ?? 'other',
       posture: null,
       state: reading?.state ?? state,
       takenAt: reading?.takenAt ?? new Date().toISOString(),
       note: '',
     });
-    setDraft(null);
+    // What was typed meanwhile stays in the field.
+    setDraft((now) => (now === text ? null : now));
     return true;
   };
 
@@ -96,6 +102,7 @@ export function ReadingField(props: ReadingFieldProps) {
         aria-invalid={problem?.severity === 'error'}
         aria-describedby={`${id}-state`}
         onChange={(event) => {
+          untaken.current = event.target.value;
           setDraft(event.target.value);
         }}
         onKeyDown={(event) => void onKeyDown(event)}

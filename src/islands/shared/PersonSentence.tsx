@@ -34,7 +34,7 @@ export function PersonSentence({ person, here }: { person: Person; here: Place }
   );
 }
 
-export function UnitChoice() {
+function UnitChoice() {
   const unit = useUnit();
   const other = unit === 'cm' ? 'in' : 'cm';
   return (

@@ -37,7 +37,7 @@ describe('workings', () => {
             for (const setting of setUp.settings) {
               expect(
                 Math.abs(addUp(setting.working) - setting.value),
-                `${setting.id}`,
+                setting.id,
               ).toBeLessThanOrEqual(0.1);
               const total = setting.working.find((step) => step.kind === 'total');
               expect(Math.abs((total?.value ?? NaN) - setting.value)).toBeLessThanOrEqual(0.051);

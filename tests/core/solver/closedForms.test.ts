@@ -1,0 +1,143 @@
+import { describe, expect, it } from 'vitest';
+import { aboutUp, NO_ROTATION } from '../../../src/core/geometry/rotation.ts';
+import { distance, type Vec3 } from '../../../src/core/geometry/vector.ts';
+import { placeFlatFoot, poseLeg } from '../../../src/core/solver/leg.ts';
+import type { Figure } from '../../../src/core/solver/figure.ts';
+import { REFERENCE } from '../../support/people.ts';
+import { markOf, planPlain, settingOf } from '../../support/plan.ts';
+
+const DEG = Math.PI / 180;
+const LIMB = { thigh: 0.42, shank: 0.4, armReach: 0.62, thighFootAngle: 0 };
+const FIGURE: Figure = {
+  stature: 1.7,
+  front: LIMB,
+  back: LIMB,
+  ankleHeight: 0.07,
+  footLength: 0.245,
+  footWidth: 0.0935,
+  hipBoneWidth: 0.17 / 0.72,
+  halfHips: 0.085,
+  pelvisDepth: 0.14,
+  trunk: 0.5,
+  halfShoulders: 0.18,
+};
+/** A straight leg that is allowed no bend at all. */
+const NO_BEND = 0;
+
+describe('a leg between hip and foot', () => {
+  it('bends its knee by the law of cosines: hip 60 cm above the ankle', () => {
+    const foot = placeFlatFoot(FIGURE, [0, 0, 0], 0);
+    const hip: Vec3 = [foot.ankle[0], 0, foot.ankle[2] + 0.6];
+    const leg = poseLeg(FIGURE, 'front', NO_ROTATION, hip, foot, null);
+    const inner = Math.acos((0.42 ** 2 + 0.4 ** 2 - 0.6 ** 2) / (2 * 0.42 * 0.4));
+    expect(leg.kneeFlexion).toBeCloseTo(Math.PI - inner, 9);
+    expect(distance(leg.knee, hip)).toBeCloseTo(0.42, 12);
+    expect(distance(leg.knee, foot.ankle)).toBeCloseTo(0.4, 12);
+    // It bends the way the foot points.
+    expect(leg.knee[0]).toBeGreaterThan(foot.ankle[0]);
+    expect(leg.knee[1]).toBeCloseTo(0, 12);
+  });
+
+  it('places heel, ankle, ball and toe at 0.10, 0.25, 0.72 and 1.00 of the foot', () => {
+    const foot = placeFlatFoot(FIGURE, [0, 0, 0], 90 * DEG);
+    expect(foot.ankle[1]).toBeCloseTo(0.15 * 0.245, 12);
+    expect(foot.ball[1]).toBeCloseTo(0.62 * 0.245, 12);
+    expect(foot.toe[1]).toBeCloseTo(0.9 * 0.245, 12);
+    expect(foot.ankle[2]).toBe(0.07);
+  });
+
+  /** tan(rotation) = tan(foot − pelvis) · cos(abduction), straight leg, level pelvis. */
+  it.each([
+    [90, 80, 0, 10],
+    [90, 80, 40, 7.7],
+    [75, 75, 30, 0],
+    [90, 60, 35, 25.3],
+  ])(
+    'foot %i°, pelvis %i°, abduction %i°: %f° of rotation',
+    (footDeg, pelvisDeg, abductionDeg, expected) => {
+      const foot = placeFlatFoot(FIGURE, [0, 0, 0], footDeg * DEG);
+      const pelvis = aboutUp(pelvisDeg * DEG);
+      const reach = 0.82;
+      // The leg leans in the pelvis's own frontal plane: from the ankle inward and up.
+      const inward: Vec3 = [-pelvis.left[0], -pelvis.left[1], 0];
+      const s = Math.sin(abductionDeg * DEG) * reach;
+      const hip: Vec3 = [
+        foot.ankle[0] + inward[0] * s,
+        foot.ankle[1] + inward[1] * s,
+        foot.ankle[2] + Math.cos(abductionDeg * DEG) * reach,
+      ];
+      const { hipAngles } = poseLeg(FIGURE, 'back', pelvis, hip, foot, NO_BEND);
+      expect(hipAngles.abduction / DEG).toBeCloseTo(abductionDeg, 6);
+      expect(hipAngles.flexion / DEG).toBeCloseTo(0, 6);
+      expect((hipAngles.externalRotation ?? NaN) / DEG).toBeCloseTo(expected, 1);
+      const formula = Math.atan(
+        Math.tan((footDeg - pelvisDeg) * DEG) * Math.cos(abductionDeg * DEG),
+      );
+      expect(hipAngles.externalRotation).toBeCloseTo(formula, 9);
+    },
+  );
+
+  it('lets the foot of a straight leg point outward of the knee by the thigh–foot angle', () => {
+    const turned: Figure = { ...FIGURE, back: { ...LIMB, thighFootAngle: 12 * DEG } };
+    const foot = placeFlatFoot(turned, [0, 0, 0], 12 * DEG);
+    const hip: Vec3 = [foot.ankle[0], foot.ankle[1], foot.ankle[2] + 0.82];
+    const leg = poseLeg(turned, 'back', NO_ROTATION, hip, foot, NO_BEND);
+    expect(leg.hipAngles.externalRotation).toBeCloseTo(0, 9);
+  });
+
+  it('inverts the ankle whose shank leans to the big-toe side', () => {
+    const foot = placeFlatFoot(FIGURE, [0, 0, 0], 0);
+    const lean = 20 * DEG;
+    // The back leg is the left one: its big toe lies to the right, −y.
+    const hip: Vec3 = [
+      foot.ankle[0],
+      -Math.sin(lean) * 0.82,
+      foot.ankle[2] + Math.cos(lean) * 0.82,
+    ];
+    const leg = poseLeg(FIGURE, 'back', NO_ROTATION, hip, foot, NO_BEND);
+    expect(leg.ankleAngles.inversion).toBeCloseTo(lean, 9);
+    expect(leg.ankleAngles.dorsiflexion).toBeCloseTo(0, 9);
+  });
+});
+
+describe('closed forms that solved set-ups must meet', () => {
+  it('triangle: the angle between the legs is 2·asin((S − w) / (2·hipToAnkle)), ankle to ankle', () => {
+    const setUp = planPlain(REFERENCE, 'triangle', 'right', { stance: 'fixed', fixedStanceCm: 89 });
+    const [hf, hb] = [markOf(setUp, 'hipRight'), markOf(setUp, 'hipLeft')];
+    const [af, ab] = [markOf(setUp, 'ankleRight'), markOf(setUp, 'ankleLeft')];
+    // Along the mat: the hip line takes w of the ankles' distance, the legs the rest.
+    const w = hf[0] - hb[0];
+    const span = af[0] - ab[0];
+    const lean = (hip: readonly number[], ankle: readonly number[]): number =>
+      Math.atan2(Math.abs(ankle[0]! - hip[0]!), hip[2]! - ankle[2]!);
+    const between = lean(hf, af) + lean(hb, ab);
+    // The formula is that of the legs' own plane; hips of unequal height part from it a little.
+    expect(between / DEG).toBeGreaterThan((2 * Math.asin((span - w) / 164)) / DEG - 3);
+    expect(between / DEG).toBeLessThan((2 * Math.asin((span - w) / 164)) / DEG + 6);
+  });
+
+  it('right-angle warrior II, pelvis level and square: S = thigh + √(hipToAnkle² − shank²) + w − 0.15 foot', () => {
+    // A body with more range than the pose can ask, so that nothing but lengths decides.
+    const boundless = {
+      ...REFERENCE,
+      'hip-flexion': 150,
+      'straight-leg-raise': 140,
+      'hip-extension': 45,
+      'hip-abduction': 88,
+      'hip-opening': 94,
+      'hip-external-rotation': 88,
+      'hip-internal-rotation': 78,
+      'trunk-rotation': 95,
+    };
+    const setUp = planPlain(boundless, 'warrior-two', 'right', {
+      backFootDeg: 90,
+      heelLine: 'heel-to-heel',
+    });
+    expect(setUp.depth.value).toBeCloseTo(90, 0);
+    const closed = 42 + Math.sqrt(82 ** 2 - 40 ** 2) + 17 - 0.15 * 24.5;
+    // Heel to heel the back ankle stands 3.7 cm off the line, and 1° of knee is kept.
+    expect(settingOf(setUp, 'stance-length')).toBeGreaterThan(closed - 2);
+    expect(settingOf(setUp, 'stance-length')).toBeLessThan(closed + 0.5);
+    expect(settingOf(setUp, 'pelvis-short-of-square')).toBeCloseTo(0, 0);
+  });
+});

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { minimise, type Residuals } from '../../../src/core/solver/leastSquares.ts';
+
+const move = (from: readonly number[], step: Float64Array): readonly number[] =>
+  from.map((each, i) => each + step[i]!);
+
+const solve = (
+  start: readonly number[],
+  residuals: (x: readonly number[]) => Residuals,
+): readonly number[] => minimise({ unknowns: start.length, move, residuals }, start, 1e-16);
+
+describe('least squares with one-sided residuals', () => {
+  it('finds the bottom of Rosenbrock’s valley, (1, 1)', () => {
+    const [x, y] = solve([-1.2, 1], ([a, b]) => ({
+      twoSided: [10 * (b! - a! * a!), 1 - a!],
+      oneSided: [],
+    }));
+    expect(x).toBeCloseTo(1, 5);
+    expect(y).toBeCloseTo(1, 5);
+  });
+
+  it('stops at a wall: nearest point of a disc to a point outside', () => {
+    const wall = 300;
+    const [x, y] = solve([0.3, -0.2], ([a, b]) => ({
+      twoSided: [a! - 3, b! - 4],
+      oneSided: [wall * (Math.hypot(a!, b!) - 1)],
+    }));
+    // The wall gives by its share of the pull, 4 / 300².
+    expect(x).toBeCloseTo(0.6, 3);
+    expect(y).toBeCloseTo(0.8, 3);
+  });
+
+  it('goes into the corner of two walls at once', () => {
+    // Maximise x + 2y with x ≤ 1 and y ≤ 2: the pull aims far beyond.
+    const [x, y] = solve([0, 0], ([a, b]) => ({
+      twoSided: [0.01 * (100 - a! - 2 * b!)],
+      oneSided: [1e3 * (a! - 1), 1e3 * (b! - 2)],
+    }));
+    expect(x).toBeCloseTo(1, 3);
+    expect(y).toBeCloseTo(2, 3);
+  });
+
+  it('leaves a residual that is off alone', () => {
+    const [x] = solve([5], ([a]) => ({ twoSided: [a! - 2], oneSided: [100 * (1 - a!)] }));
+    expect(x).toBeCloseTo(2, 6);
+  });
+});

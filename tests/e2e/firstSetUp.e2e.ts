@@ -1,0 +1,80 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, TYPED } from './support.ts';
+
+/** From nothing to a drawn warrior II, through the real screens, counting what the hands do. */
+test('a new teacher reaches a drawn warrior II for a person they typed in themselves', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.getByText('Nobody yet')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Someone new').fill('Ada Marsh');
+  await page.keyboard.press('Enter');
+
+  await expect(page.getByRole('heading', { name: 'Before the first measure' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await page.getByRole('button', { name: /^Begin/ }).click();
+
+  // An action is a press, a tap, or one typed number with Enter.
+  let actions = 0;
+  let values = 0;
+  for (const [measure, typed] of Object.entries(TYPED)) {
+    await expect(page.getByRole('heading', { level: 1, name: measure, exact: true })).toBeVisible();
+    for (const text of typed) {
+      await page.locator('input.reading:focus').waitFor();
+      await page.keyboard.type(text);
+      await page.keyboard.press('Enter');
+      actions += 1;
+      values += 1;
+    }
+    await expect(page.getByText('saved', { exact: true })).toHaveCount(typed.length);
+    // One reading a side is enough: empty fields are passed over with Enter.
+    for (let skipped = 0; skipped < typed.length; skipped += 1) {
+      await page.locator('input.reading:focus').waitFor();
+      await page.keyboard.press('Enter');
+      actions += 1;
+    }
+  }
+  expect(actions / values).toBeLessThanOrEqual(2);
+
+  await page.getByRole('link', { name: 'See the set-up' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Warrior II' })).toBeVisible();
+  const drawing = page.getByRole('img', { name: /Warrior II, right foot in front/ });
+  await expect(drawing).toBeVisible();
+  const stance = Number(await page.locator('svg text.stance').textContent());
+  expect(stance).toBeGreaterThan(80);
+  expect(stance).toBeLessThan(120);
+  await expectAccessible(page);
+});
+
+test('a reading may be written in any unit, and what cannot be read is said at the field', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByLabel('Someone new').fill('Ada Marsh');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await page.getByRole('button', { name: 'Leg length' }).click();
+  const left = page.getByLabel('left first');
+  await left.fill('34 1/2 in');
+  await left.press('Enter');
+  await expect(left).toHaveValue('87.6 cm');
+  await left.fill('34');
+  await left.press('Enter');
+  await expect(page.getByText('34 in is 86.4 cm')).toBeVisible();
+  await expect(left).toHaveAttribute('aria-invalid', 'true');
+  await left.fill('three hands');
+  await left.press('Enter');
+  await expect(page.getByText('“three hands” is not a length')).toBeVisible();
+  // The last good value is still the saved one.
+  await page.reload();
+  await expect(page.getByLabel('left first')).toHaveValue('87.6 cm');
+  // Two readings far apart ask for a third.
+  await page.getByLabel('left second').fill('89');
+  await page.getByLabel('left second').press('Enter');
+  await expect(page.getByText('the readings differ by 1.4')).toBeVisible();
+  await expect(page.getByLabel('left third')).toBeVisible();
+  await page.getByRole('button', { name: /in centimetres/ }).click();
+  await expect(page.getByLabel('left first')).toHaveValue('34½ in');
+});

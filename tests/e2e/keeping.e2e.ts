@@ -1,0 +1,182 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, expect, test, type Page } from '@playwright/test';
+import { openDemo } from './support.ts';
+
+test('removing a person can be undone, also after a reload', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'remove Oda Brask' }).click();
+  await expect(page.getByRole('link', { name: 'Oda Brask' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Oda Brask' })).toBeVisible();
+  await page.getByRole('button', { name: 'remove Oda Brask' }).click();
+  await page.goto('/');
+  await page.getByText('Removed people (1)').click();
+  await page.getByRole('button', { name: 'bring back Oda Brask' }).click();
+  await expect(page.getByRole('link', { name: 'Oda Brask' })).toBeVisible();
+});
+
+test('search finds people and says when there is none', async ({ page }) => {
+  await openDemo(page);
+  await page.getByLabel('Find by name').fill('tveit');
+  await expect(page.locator('.person-name')).toHaveText(['Sanna Tveit']);
+  await page.getByLabel('Find by name').fill('zzz');
+  await expect(page.getByText('Nobody is called “zzz”')).toBeVisible();
+});
+
+async function exportMarit(page: Page): Promise<string> {
+  await page.goto('/files');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Marit Sollen' }).click();
+  return readFileSync(await (await download).path(), 'utf8');
+}
+
+test('a person goes out to a file and comes back the same in an empty browser', async ({
+  page,
+  browser,
+}) => {
+  await openDemo(page);
+  const text = await exportMarit(page);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto('/files');
+  await other.getByLabel('Person file (JSON)').setInputFiles({
+    name: 'marit.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  });
+  await expect(other.getByText(/A new person in this browser. 103 readings come in/)).toBeVisible();
+  await other.getByRole('button', { name: 'Take it in' }).click();
+  await expect(other.getByText('Marit Sollen is saved here.')).toBeVisible();
+  expect(JSON.parse(await exportMarit(other))).toEqual(JSON.parse(text));
+  await other.context().close();
+});
+
+test('a broken file is refused by name and changes nothing', async ({ page }) => {
+  await openDemo(page);
+  const before = await exportMarit(page);
+  const broken = JSON.parse(before) as { person: { name: string }; readings: { value: unknown }[] };
+  broken.person.name = 'Somebody Else';
+  broken.readings[50]!.value = 'long';
+  for (const [text, words] of [
+    [JSON.stringify(broken), 'readings[50].value'],
+    [before.slice(0, 500), 'This is not JSON'],
+    [before.replace('"version": 1', '"version": 9'), 'This file has version 9'],
+  ] as const) {
+    await page.getByLabel('Person file (JSON)').setInputFiles({
+      name: 'broken.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text),
+    });
+    await expect(page.getByRole('alert')).toContainText('Nothing was changed');
+    await expect(page.getByRole('alert')).toContainText(words);
+  }
+  expect(await exportMarit(page)).toBe(before);
+});
+
+test('what is confirmed survives a killed browser in mid-measure', async () => {
+  const profile = mkdtempSync(join(tmpdir(), 'stillwater-profile-'));
+  const { executablePath, args } = test.info().project.use.launchOptions ?? {};
+  const open = () =>
+    chromium.launchPersistentContext(profile, {
+      executablePath: executablePath ?? '/usr/bin/chromium',
+      args: args ?? [],
+      baseURL: 'http://localhost:4391',
+    });
+  const first = await open();
+  const page = first.pages()[0] ?? (await first.newPage());
+  await openDemo(page);
+  await page.goto('/measure?id=bram-okelo');
+  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await page.getByRole('button', { name: /^Begin/ }).click();
+  await page.getByLabel('first').fill('176.5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.getByLabel('second').fill('177');
+  // The browser's own processes are killed while the second reading is not confirmed.
+  killBrowserOf(profile);
+  await first.close().catch(() => undefined);
+
+  const second = await open();
+  const again = second.pages()[0] ?? (await second.newPage());
+  await again.goto('/measure?id=bram-okelo&step=stature');
+  await expect(again.getByLabel('first')).toHaveValue('176.5 cm');
+  await expect(again.getByLabel('second')).toHaveValue('');
+  await second.close();
+});
+
+/** SIGKILL to every process that runs on this profile. */
+function killBrowserOf(profile: string): ChildProcess {
+  return spawn('pkill', ['-9', '-f', profile]);
+}
+
+test('after a first visit the app works with the server gone', async ({ page }) => {
+  const port = 4392;
+  const server = spawn(process.execPath, ['server.mjs'], {
+    env: { ...process.env, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await new Promise((resolve) => server.stdout.once('data', resolve));
+  const base = `http://localhost:${String(port)}`;
+  await page.goto(`${base}/?demo`);
+  await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await page.reload();
+  await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
+  const gone = new Promise((resolve) => server.once('exit', resolve));
+  server.kill('SIGINT');
+  expect(await gone).toBe(0);
+  await page.goto(`${base}/set-up?id=marit-sollen&pose=pyramid`);
+  await expect(page.getByRole('img', { name: /Pyramid, right foot/ })).toBeVisible();
+  await page.goto(`${base}/measure?id=marit-sollen&step=hip-opening`);
+  await expect(page.getByRole('heading', { name: 'Hip opening' })).toBeVisible();
+});
+
+test('a taken port is said, and the next one is used', async () => {
+  const server = spawn(process.execPath, ['server.mjs'], {
+    env: { ...process.env, PORT: '4391' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  let said = '';
+  server.stdout.on('data', (chunk: Buffer) => {
+    said += chunk.toString();
+  });
+  await expect.poll(() => said).toContain('http://localhost:4392');
+  expect(said).toContain('Port 4391 is taken, trying 4392.');
+  server.kill('SIGINT');
+});
+
+test('the server refuses by the book', async ({ request }) => {
+  const person = JSON.parse(readFileSync('public/demo/marit-sollen.json', 'utf8')) as unknown;
+  const answer = await request.post('/api/set-up', {
+    data: { person, pose: 'pyramid', side: 'left' },
+  });
+  expect(answer.status()).toBe(200);
+  expect(await answer.json()).toMatchObject({ pose: 'pyramid', status: 'solved' });
+  for (const method of ['GET', 'PUT', 'DELETE'] as const) {
+    const refused = await request.fetch('/api/set-up', { method });
+    expect(refused.status()).toBe(405);
+    expect(refused.headers()['allow']).toBe('POST');
+  }
+  const large = await request.post('/api/set-up', {
+    data: Buffer.from('x'.repeat(1_200_000)),
+    headers: { 'content-type': 'application/json' },
+  });
+  expect(large.status()).toBe(413);
+  const form = await request.post('/api/set-up', { form: { pose: 'pyramid' } });
+  expect(form.status()).toBe(415);
+  const schema = await request.get('/api/schemas/person');
+  expect(await schema.json()).toMatchObject({ title: 'Stillwater person file' });
+  expect((await request.post('/api/schemas/person')).status()).toBe(405);
+  for (let i = 0; i < 40; i += 1) {
+    const junk = Buffer.from(Array.from({ length: 60 }, (_, k) => (i * 37 + k * 101) % 256));
+    const refused = await request.post('/api/set-up', {
+      data: junk,
+      headers: { 'content-type': 'application/json' },
+    });
+    expect(refused.status()).toBe(400);
+  }
+});

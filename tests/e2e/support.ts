@@ -1,0 +1,54 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, type Page } from '@playwright/test';
+
+const axeSource = readFileSync(
+  createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
+  'utf8',
+);
+
+/** Opens the app with the made-up people in its database. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/?demo');
+  await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
+}
+
+interface AxeResult {
+  readonly violations: readonly {
+    readonly id: string;
+    readonly nodes: readonly { readonly html: string }[];
+  }[];
+}
+
+/** WCAG 2.2 A and AA by axe: no violation at all. */
+export async function expectAccessible(page: Page): Promise<void> {
+  // A script tag would be refused by the page's own policy.
+  await page.evaluate(axeSource);
+  const result = await page.evaluate(
+    `axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })`,
+  );
+  const { violations } = result as AxeResult;
+  const words = violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`);
+  expect(words).toEqual([]);
+}
+
+/** A usual body: what is typed for each measure of the round, left and right. */
+export const TYPED: Readonly<Record<string, readonly string[]>> = {
+  Stature: ['170'],
+  'Trochanter height': ['89', '89'],
+  'Knee height': ['47', '47'],
+  'Shoulder height': ['139'],
+  'Arm reach': ['62', '62'],
+  'Foot length': ['24,5'],
+  'Ankle dorsiflexion, knee bent': ['42', '41'],
+  'Ankle dorsiflexion, knee straight': ['35', '34'],
+  'Trunk rotation': ['45', '46'],
+  'Leg length': ['82', '82.5'],
+  'Hip opening': ['55', '53'],
+  'Hip abduction': ['45', '44'],
+  'Hip flexion': ['120', '118'],
+  'Straight-leg raise': ['85', '82'],
+  'Hip external rotation': ['45', '44'],
+  'Hip internal rotation': ['35', '36'],
+  'Hip extension': ['20', '19'],
+};

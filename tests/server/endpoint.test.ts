@@ -1,0 +1,151 @@
+import { describe, expect, it } from 'vitest';
+import { answerSchema } from '../../src/server/schemas.ts';
+import { answerSetUp } from '../../src/server/setUpEndpoint.ts';
+import { writePersonFile } from '../../src/core/formats/personFile.ts';
+import { recordOf, REFERENCE } from '../support/people.ts';
+import { makeRandom } from '../support/random.ts';
+
+interface ProblemBody {
+  status: number;
+  title: string;
+  problems: { path: string; code: string; hint: string }[];
+}
+
+const person = (): unknown => JSON.parse(writePersonFile(recordOf(REFERENCE)));
+const post = (body: BodyInit, type = 'application/json'): Promise<Response> =>
+  answerSetUp(
+    new Request('http://localhost/api/set-up', {
+      method: 'POST',
+      body,
+      headers: { 'content-type': type },
+      ...(body instanceof ReadableStream ? { duplex: 'half' } : {}),
+    }),
+  );
+const refused = async (answer: Promise<Response>): Promise<ProblemBody> => {
+  const response = await answer;
+  expect(response.headers.get('content-type')).toBe('application/problem+json');
+  const body = (await response.json()) as ProblemBody;
+  expect(body.status).toBe(response.status);
+  return body;
+};
+
+describe('POST /api/set-up', () => {
+  it('answers a set-up', async () => {
+    const response = await post(
+      JSON.stringify({ person: person(), pose: 'triangle', side: 'left', rules: {} }),
+    );
+    expect(response.status).toBe(200);
+    expect(await response.json()).toMatchObject({
+      format: 'stillwater.set-up',
+      pose: 'triangle',
+      side: 'left',
+      status: 'solved',
+    });
+  });
+
+  it('names every wrong path, with a hint', async () => {
+    const body = await refused(
+      post(
+        JSON.stringify({
+          person: { format: 'stillwater.person', version: 1 },
+          pose: 'triangle',
+          side: 'both',
+        }),
+      ),
+    );
+    expect(body.status).toBe(400);
+    expect(body.problems.map((each) => each.path)).toEqual([
+      'person.person',
+      'person.readings',
+      'side',
+    ]);
+    for (const each of body.problems) expect(each.hint).not.toBe('');
+  });
+
+  it('answers 422 and names the measure that is missing', async () => {
+    const short = recordOf({ ...REFERENCE });
+    const readings = short.readings.filter((each) => each.measure !== 'hip-opening');
+    const body = await refused(
+      post(
+        JSON.stringify({
+          person: JSON.parse(writePersonFile({ ...short, readings })) as unknown,
+          pose: 'triangle',
+          side: 'left',
+        }),
+      ),
+    );
+    expect(body.status).toBe(422);
+    expect(body.problems.map((each) => each.path)).toEqual([
+      'hip-opening left',
+      'hip-opening right',
+    ]);
+  });
+
+  it('answers 400 to an unknown pose and to what is not JSON', async () => {
+    expect(
+      (await refused(post(JSON.stringify({ person: person(), pose: 'headstand', side: 'left' }))))
+        .status,
+    ).toBe(400);
+    expect((await refused(post('{"person"'))).status).toBe(400);
+    expect((await refused(post(''))).status).toBe(400);
+  });
+
+  it('answers 415 to another type and 413 above 1 MB, chunked too', async () => {
+    expect((await refused(post('{}', 'text/plain'))).status).toBe(415);
+    const large = 'x'.repeat(1_100_000);
+    expect((await refused(post(large))).status).toBe(413);
+    const chunk = new TextEncoder().encode('x'.repeat(200_000));
+    let sent = 0;
+    const stream = new ReadableStream({
+      pull(controller) {
+        sent += 1;
+        if (sent > 10) controller.close();
+        else controller.enqueue(chunk);
+      },
+    });
+    expect((await refused(post(stream))).status).toBe(413);
+  });
+
+  it('survives 600 fuzzed bodies: an answer or a refusal, never a crash', async () => {
+    const random = makeRandom(99);
+    const good = JSON.stringify({
+      person: person(),
+      pose: 'pyramid',
+      side: 'right',
+      rules: { stance: 'fixed' },
+    });
+    const seen = new Map<number, number>();
+    for (let i = 0; i < 600; i += 1) {
+      const characters = good.split('');
+      const edits = 1 + Math.floor(random() * 4);
+      for (let e = 0; e < edits; e += 1) {
+        const at = Math.floor(random() * characters.length);
+        const kind = random();
+        if (kind < 0.3) characters.splice(at, 1 + Math.floor(random() * 30));
+        else if (kind < 0.6) characters[at] = String.fromCharCode(32 + Math.floor(random() * 95));
+        else
+          characters.splice(
+            at,
+            0,
+            ['null', '-1', '1e400', '[]', '{}', '"', '9'][Math.floor(random() * 7)]!,
+          );
+      }
+      const response = await post(characters.join(''));
+      seen.set(response.status, (seen.get(response.status) ?? 0) + 1);
+      expect([200, 400, 422]).toContain(response.status);
+    }
+    expect(seen.get(400) ?? 0).toBeGreaterThan(100);
+  });
+});
+
+describe('GET /api/schemas', () => {
+  it('serves each schema and refuses other names', async () => {
+    for (const name of ['person', 'set-up', 'rules']) {
+      expect(await answerSchema(name).json()).toMatchObject({
+        $schema: 'https://json-schema.org/draft/2020-12/schema',
+      });
+    }
+    expect(answerSchema('nothing').status).toBe(404);
+    expect(answerSchema('__proto__').status).toBe(404);
+  });
+});
