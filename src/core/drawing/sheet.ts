@@ -171,7 +171,7 @@ function drawProp(sheet: Sheet): Shape[] {
     line('dimension', [lineX - 2, -height], [lineX + 2, -height]),
     ...labelled(
       sheet,
-      [lineX + away * 3, -Math.max(height / 2, label * 1.2)],
+      [lineX + away * 3, -Math.max(height / 2, label * 2)],
       number,
       'hand up',
       away > 0 ? 'start' : 'end',

@@ -197,14 +197,17 @@ function ValueLine({ record, measure, side, before }: ValueLineProps) {
   if (value === null) return <p className="quiet value-line">no reading yet</p>;
   const third = findThirdReadingNote(value);
   const write = (each: number): string => writeValue(each, protocol.unit, unit);
+  const isOld = earlier?.takenAt === value.takenAt;
   return (
     <div className="value-line" aria-live="polite">
       <p>
-        <span className="value">{write(value.value)}</span> ± {write(value.error)}
+        <span className={isOld ? 'value quiet' : 'value'}>{write(value.value)}</span> ±{' '}
+        {write(value.error)}
         {value.readingIds.length > 1 && `, spread ${write(value.spread)}`}
+        {isOld && <span className="quiet">, {writeDate(value.takenAt)}</span>}
       </p>
-      {third !== null && <p className="caution">{`${third.message} ${third.hint}`}</p>}
-      {earlier !== null && earlier.takenAt !== value.takenAt && (
+      {third !== null && !isOld && <p className="caution">{`${third.message} ${third.hint}`}</p>}
+      {earlier !== null && !isOld && (
         <p className="quiet">
           before: {write(earlier.value)}, {writeDate(earlier.takenAt)}
         </p>

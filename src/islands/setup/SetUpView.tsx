@@ -160,7 +160,7 @@ function Planned(props: PlannedProps) {
             }}
           />
         ) : (
-          <Sheet pose={pose} setUp={setUp} faded={working} />
+          <Sheet personId={record.person.id} pose={pose} setUp={setUp} faded={working} />
         )}
       </section>
       {setUp !== null && <Beside pose={pose} setUp={setUp} record={record} />}
@@ -179,7 +179,14 @@ function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
   );
 }
 
-function Sheet({ pose, setUp, faded }: { pose: PoseDefinition; setUp: SetUp; faded: boolean }) {
+interface SheetProps {
+  personId: string;
+  pose: PoseDefinition;
+  setUp: SetUp;
+  faded: boolean;
+}
+
+function Sheet({ personId, pose, setUp, faded }: SheetProps) {
   const unit = useUnit();
   const narrow = useIsNarrow();
   const drawing = drawSheet(pose, setUp, { unit, labelMm: narrow ? 8.5 : 5.3 });
@@ -192,6 +199,14 @@ function Sheet({ pose, setUp, faded }: { pose: PoseDefinition; setUp: SetUp; fad
       >
         <h2>No set-up</h2>
         <ProblemList problems={setUp.problems} />
+        <div className="button-row">
+          <a className="button plain" href={`/person?id=${encodeURIComponent(personId)}`}>
+            What to mind
+          </a>
+          <a className="button plain" href={`/measure?id=${encodeURIComponent(personId)}`}>
+            Measures
+          </a>
+        </div>
       </div>
     );
   }

@@ -2,7 +2,7 @@ import type { Side } from '../../core/measures/protocol.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { JointReport } from '../../core/setup/setUp.ts';
 
-const MOST_VESSELS = 6;
+const MOST_VESSELS = 5;
 const TALLEST_PX = 100;
 const WIDTH = 44;
 
