@@ -8,7 +8,6 @@ const server = spawn(process.execPath, ['server.mjs'], {
   stdio: 'inherit',
   env: { ...process.env, STILLWATER_DEMO: 'yes' },
 });
-// The terminal sends Ctrl-C to both; the server closes first, then this ends with its code.
-process.on('SIGINT', () => undefined);
-process.on('SIGTERM', () => server.kill('SIGTERM'));
+// The server closes first, then this ends with its code.
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

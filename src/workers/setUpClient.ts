@@ -32,11 +32,35 @@ function stop(): void {
   running = null;
 }
 
+/** Answers lately given, so that the shelf and the sheet share one solve. */
+const MOST_KEPT = 24;
+const kept = new Map<string, Promise<Result<SetUp>>>();
+
+/**
+ * Plans a set-up in the worker, or hands out the answer it gave to the same question.
+ *
+ * @param key what the answer depends on, as one text
+ */
+export function planInWorker(
+  key: string,
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules>,
+): Promise<Result<SetUp>> {
+  const known = kept.get(key);
+  if (known !== undefined) return known;
+  const answer = askWorker(record, poseId, side, rules);
+  kept.set(key, answer);
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
+  return answer;
+}
+
 /**
  * Plans a set-up in the worker. A dead or stuck worker becomes a problem, never a hang,
  * and the next call starts a new one.
  */
-export async function planInWorker(
+async function askWorker(
   record: PersonRecord,
   poseId: string,
   side: Side,
@@ -58,9 +82,11 @@ export async function planInWorker(
     ]);
     if (typeof outcome !== 'string') return outcome;
     stop();
+    kept.clear();
     return { ok: false, problems: [problem(outcome, '', { seconds: PATIENCE_SECONDS })] };
   } catch {
     stop();
+    kept.clear();
     return { ok: false, problems: [problem('worker-stopped', '')] };
   } finally {
     clearTimeout(timer);

@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -106,9 +106,9 @@ test('what is confirmed survives a killed browser in mid-measure', async () => {
   await second.close();
 });
 
-/** SIGKILL to every process that runs on this profile. */
-function killBrowserOf(profile: string): ChildProcess {
-  return spawn('pkill', ['-9', '-f', profile]);
+/** SIGKILL to every process that runs on this profile; returns when they are gone. */
+function killBrowserOf(profile: string): void {
+  spawnSync('pkill', ['-9', '-f', profile]);
 }
 
 test('after a first visit the app works with the server gone', async ({ page }) => {

@@ -152,7 +152,9 @@ function findLayer(view: View, setUp: SetUp, part: Part, isOpen: boolean): strin
   const hand = setUp.landmarks[`hand${part.side ?? ''}`]!;
   const hangs = hangsDown(shoulder, hand);
   if (isOpen && !hangs) return 'middle';
-  return behind ? 'far-arm' : 'near-arm';
+  // A hand beside the front foot is before or behind that leg.
+  const frontHeel = setUp.landmarks[setUp.side === 'left' ? 'heelLeft' : 'heelRight']!;
+  return depthOf(view, hand) < depthOf(view, frontHeel) ? 'far-arm' : 'near-arm';
 }
 
 const LAYERS = ['far-leg', 'far-arm', 'middle', 'near-arm'] as const;

@@ -51,11 +51,16 @@ function onPlan(sheet: Sheet, x: number, y: number): Point {
   return [px, py + sheet.planY];
 }
 
-/** The mat is laid so that the stance lies in the middle of its width. */
+/** The mat is laid so that feet and props lie in the middle of its width. */
 function matMiddle(setUp: SetUp): number {
-  const ys = [...(setUp.footprints?.front ?? []), ...(setUp.footprints?.back ?? [])].map(
-    ([, y]) => y,
-  );
+  const feet = [...(setUp.footprints?.front ?? []), ...(setUp.footprints?.back ?? [])];
+  const ys = feet.map(([, y]) => y);
+  if (getValue(setUp, 'hand-height') !== null) {
+    for (const hand of ['handLeft', 'handRight']) {
+      const [, y, z] = mark(setUp, hand);
+      if (z <= (getValue(setUp, 'hand-height') ?? 0) + 5) ys.push(y);
+    }
+  }
   return (Math.min(...ys) + Math.max(...ys)) / 2;
 }
 

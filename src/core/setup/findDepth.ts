@@ -66,8 +66,7 @@ export function findDepth(
   const reach = (toSpareDeg: number, wishesWithin: number | null, near: Posture | null): Answer =>
     reachFarthest(
       task,
-      quantity,
-      radiansFromDegrees(textbook),
+      { quantity, from: radiansFromDegrees(easiest), to: radiansFromDegrees(textbook) },
       { toSpare: radiansFromDegrees(toSpareDeg), wishesWithin },
       near,
     );

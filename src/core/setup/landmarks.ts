@@ -1,8 +1,8 @@
 import { mirror, type Vec3 } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
 import { PLACES } from '../poses/poseDefinition.ts';
-import { sideOfPlace } from '../solver/figure.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
+import { sideOfPlace, type Figure } from '../solver/figure.ts';
+import { findBonyPoints, type Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import type { LandmarkCm } from './setUp.ts';
 
@@ -17,9 +17,11 @@ function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
 
 /** Every joint centre and bony point by name, cm, world frame. */
 export function calcLandmarks(
+  figure: Figure,
   skeleton: Skeleton,
   frontSide: Side,
 ): Readonly<Record<string, LandmarkCm>> {
+  const bony = findBonyPoints(figure, skeleton);
   const landmarks: Record<string, LandmarkCm> = {};
   const put = (name: string, point: Vec3): void => {
     landmarks[name] = toRealCm(point, frontSide);
@@ -38,12 +40,12 @@ export function calcLandmarks(
     put(`elbow${suffix}`, arm.elbow);
     put(`wrist${suffix}`, arm.wrist);
     put(`hand${suffix}`, arm.palm);
-    put(`asis${suffix}`, skeleton.asis[place]);
+    put(`asis${suffix}`, bony.asis[place]);
   }
-  put('sacrum', skeleton.sacrum);
+  put('sacrum', bony.sacrum);
   put('pelvisCentre', skeleton.posture.pelvisCentre);
   put('chestCentre', skeleton.chestCentre);
-  put('neck', skeleton.neck);
+  put('neck', bony.neck);
   put('head', skeleton.head);
   put('centreOfMass', skeleton.centreOfMass);
   return landmarks;

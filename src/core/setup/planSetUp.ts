@@ -125,6 +125,8 @@ const describeStopped = (request: Request, problems: readonly Problem[]): SetUp 
  */
 const WISHES_IN_LONGEST = 1;
 const MORE_TO_SPARE_IN_LONGEST_DEG = 2;
+/** No pyramid is looked for below half the stance its rule wants. Our modelling choice. */
+const SHORTEST_SHARE = 0.5;
 
 /** Some stances are as long as can be, up to a rule: found once, then held. */
 function findHeldStance(request: Request, body: Body, ranges: PlanningRanges): number | null {
@@ -137,7 +139,8 @@ function findHeldStance(request: Request, body: Body, ranges: PlanningRanges): n
     toSpare: radiansFromDegrees(spare + MORE_TO_SPARE_IN_LONGEST_DEG),
     wishesWithin: WISHES_IN_LONGEST,
   };
-  const longest = reachFarthest(task, 'stance', metres, aim, null);
+  const way = { quantity: 'stance', from: metres * SHORTEST_SHARE, to: metres } as const;
+  const longest = reachFarthest(task, way, aim, null);
   return longest.kept ? Math.min(metres, longest.skeleton.posture.stance) : metres;
 }
 
@@ -302,7 +305,7 @@ function describeSolved(
       tiltDeg: toHundredths(degreesFromRadians(euler.tilt)),
       listDeg: toHundredths(degreesFromRadians(euler.list) * mirrored),
     },
-    landmarks: calcLandmarks(skeleton, side),
+    landmarks: calcLandmarks(figure, skeleton, side),
     joints,
     limiting: findLimiting(joints),
     balance: {

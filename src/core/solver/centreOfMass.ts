@@ -1,30 +1,56 @@
-import { PLACES } from '../poses/poseDefinition.ts';
 import { CENTRE_FROM_PROXIMAL, MASS_SHARE } from '../body/masses.ts';
-import { addScaled, subtract, type Vec3 } from '../geometry/vector.ts';
+import { PLACES } from '../poses/poseDefinition.ts';
+import type { Vec3 } from '../geometry/vector.ts';
 import type { Skeleton } from './skeleton.ts';
 
 type Joints = Pick<Skeleton, 'posture' | 'legs' | 'arms' | 'chestCentre' | 'head'>;
 
+const LIMBS = 2;
+/** All shares of body mass together; the table's sum is not quite 1. */
+const WHOLE =
+  MASS_SHARE.trunk +
+  MASS_SHARE.headAndNeck +
+  LIMBS *
+    (MASS_SHARE.thigh +
+      MASS_SHARE.shank +
+      MASS_SHARE.foot +
+      MASS_SHARE.upperArm +
+      MASS_SHARE.forearm +
+      MASS_SHARE.hand);
+
+/** Adds a segment's share of mass at its centre; `sum` is written to, because this runs a thousand times a set-up. */
+function addSegment(
+  sum: [number, number, number],
+  segment: keyof typeof CENTRE_FROM_PROXIMAL,
+  proximal: Vec3,
+  distal: Vec3,
+): void {
+  const mass = MASS_SHARE[segment] / WHOLE;
+  const toDistal = mass * CENTRE_FROM_PROXIMAL[segment];
+  const toProximal = mass - toDistal;
+  sum[0] += toProximal * proximal[0] + toDistal * distal[0];
+  sum[1] += toProximal * proximal[1] + toDistal * distal[1];
+  sum[2] += toProximal * proximal[2] + toDistal * distal[2];
+}
+
 /** Whole-body centre of mass, summed over the posed segments. World frame, metres. */
 export function calcCentreOfMass(joints: Joints): Vec3 {
-  let total = 0;
-  let sum: Vec3 = [0, 0, 0];
-  const addSegment = (share: number, proximal: Vec3, distal: Vec3, centre: number): void => {
-    total += share;
-    sum = addScaled(sum, addScaled(proximal, subtract(distal, proximal), centre), share);
-  };
-  const { trunk, headAndNeck, thigh, shank, foot, upperArm, forearm, hand } = MASS_SHARE;
-  addSegment(trunk, joints.posture.pelvisCentre, joints.chestCentre, CENTRE_FROM_PROXIMAL.trunk);
-  addSegment(headAndNeck, joints.head, joints.head, 0);
+  const head = MASS_SHARE.headAndNeck / WHOLE;
+  const sum: [number, number, number] = [
+    head * joints.head[0],
+    head * joints.head[1],
+    head * joints.head[2],
+  ];
+  addSegment(sum, 'trunk', joints.posture.pelvisCentre, joints.chestCentre);
   for (const place of PLACES) {
     const leg = joints.legs[place];
-    addSegment(thigh, leg.hip, leg.knee, CENTRE_FROM_PROXIMAL.thigh);
-    addSegment(shank, leg.knee, leg.foot.ankle, CENTRE_FROM_PROXIMAL.shank);
-    addSegment(foot, leg.foot.heel, leg.foot.toe, CENTRE_FROM_PROXIMAL.foot);
+    addSegment(sum, 'thigh', leg.hip, leg.knee);
+    addSegment(sum, 'shank', leg.knee, leg.foot.ankle);
+    addSegment(sum, 'foot', leg.foot.heel, leg.foot.toe);
     const arm = joints.arms[place];
-    addSegment(upperArm, arm.shoulder, arm.elbow, CENTRE_FROM_PROXIMAL.upperArm);
-    addSegment(forearm, arm.elbow, arm.wrist, CENTRE_FROM_PROXIMAL.forearm);
-    addSegment(hand, arm.wrist, arm.palm, CENTRE_FROM_PROXIMAL.hand);
+    addSegment(sum, 'upperArm', arm.shoulder, arm.elbow);
+    addSegment(sum, 'forearm', arm.elbow, arm.wrist);
+    addSegment(sum, 'hand', arm.wrist, arm.palm);
   }
-  return [sum[0] / total, sum[1] / total, sum[2] / total];
+  return sum;
 }

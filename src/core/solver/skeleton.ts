@@ -42,10 +42,8 @@ export interface Skeleton {
   readonly arms: Readonly<Record<Place, ArmPose>>;
   readonly chest: Rotation;
   readonly chestCentre: Vec3;
-  readonly neck: Vec3;
+  /** Ear canal. */
   readonly head: Vec3;
-  readonly asis: Readonly<Record<Place, Vec3>>;
-  readonly sacrum: Vec3;
   readonly centreOfMass: Vec3;
   readonly base: readonly Point2[];
   /** Distance of the weight point inside the base's nearest edge. */
@@ -116,44 +114,59 @@ function poseChest(posture: Posture): Rotation {
 /** Builds every joint centre of a posture. World frame, metres; the front leg is the right one. */
 export function buildSkeleton(figure: Figure, contacts: ContactPlan, posture: Posture): Skeleton {
   const { pelvis, pelvisCentre } = posture;
+  const { straightKnee, arms: plans } = contacts;
   const feet = contacts.feet(posture.stance, posture.backFootYaw);
-  const leg = (place: Place, direction: number, foot: FootPose): LegPose => {
-    const hip = addScaled(pelvisCentre, pelvis.left, direction * figure.halfHips);
-    return poseLeg(figure, place, pelvis, hip, foot, contacts.straightKnee[place]);
+  const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
+  const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
+  const legs = {
+    front: poseLeg(figure, 'front', pelvis, frontHip, feet.front, straightKnee.front),
+    back: poseLeg(figure, 'back', pelvis, backHip, feet.back, straightKnee.back),
   };
-  const legs = { front: leg('front', -1, feet.front), back: leg('back', 1, feet.back) };
-
   const chest = poseChest(posture);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
-  const shoulder = (direction: number): Vec3 =>
-    addScaled(chestCentre, chest.left, direction * figure.halfShoulders);
+  const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
+  const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
   const arms = {
-    front: poseArm(figure, 'front', contacts.arms.front, chest, shoulder(-1), feet.front),
-    back: poseArm(figure, 'back', contacts.arms.back, chest, shoulder(1), feet.front),
+    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, feet.front),
+    back: poseArm(figure, 'back', plans.back, chest, backShoulder, feet.front),
   };
-
-  const onPelvis = (forward: number, left: number): Vec3 =>
-    add(pelvisCentre, toWorld(pelvis, [forward, left, HIP_CENTRE.below * figure.hipBoneWidth]));
-  const asisAhead = HIP_CENTRE.behind * figure.hipBoneWidth;
-  const joints = {
+  const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
+  const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
+  return {
     posture,
     legs,
     arms,
     chest,
     chestCentre,
-    neck: addScaled(chestCentre, chest.up, NECK_ABOVE_SHOULDER_PER_STATURE * figure.stature),
-    head: addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature),
-    asis: {
-      front: onPelvis(asisAhead, -figure.hipBoneWidth / 2),
-      back: onPelvis(asisAhead, figure.hipBoneWidth / 2),
-    },
-    sacrum: onPelvis(asisAhead - figure.pelvisDepth, 0),
-  };
-  const centreOfMass = calcCentreOfMass(joints);
-  return {
-    ...joints,
+    head,
     centreOfMass,
     base: feet.base,
     weightInside: distanceInside(feet.base, [centreOfMass[0], centreOfMass[1]]),
+  };
+}
+
+/** Bony points that are reported but play no part in a solve. */
+export interface BonyPoints {
+  readonly neck: Vec3;
+  readonly asis: Readonly<Record<Place, Vec3>>;
+  readonly sacrum: Vec3;
+}
+
+export function findBonyPoints(
+  figure: Figure,
+  { posture, chest, chestCentre }: Skeleton,
+): BonyPoints {
+  const { pelvis, pelvisCentre } = posture;
+  const above = HIP_CENTRE.below * figure.hipBoneWidth;
+  const ahead = HIP_CENTRE.behind * figure.hipBoneWidth;
+  const onPelvis = (forward: number, left: number): Vec3 =>
+    add(pelvisCentre, toWorld(pelvis, [forward, left, above]));
+  return {
+    neck: addScaled(chestCentre, chest.up, NECK_ABOVE_SHOULDER_PER_STATURE * figure.stature),
+    asis: {
+      front: onPelvis(ahead, -figure.hipBoneWidth / 2),
+      back: onPelvis(ahead, figure.hipBoneWidth / 2),
+    },
+    sacrum: onPelvis(ahead - figure.pelvisDepth, 0),
   };
 }

@@ -1,5 +1,6 @@
 import type { QuantityId } from '../poses/quantityId.ts';
 import { minimise, type Residuals } from './leastSquares.ts';
+import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
 import { countUnknowns, stepPosture, type Posture } from './posture.ts';
 import {
@@ -155,24 +156,89 @@ function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
   return least;
 }
 
+/** How far a quantity is to be taken: from where it is easy to where it ends, radians or metres. */
+export interface Way {
+  readonly quantity: QuantityId;
+  readonly from: number;
+  readonly to: number;
+}
+
 /**
- * Takes one quantity as far toward `end` as every must allows.
+ * Takes one quantity as far along its way as every must allows.
  *
- * @param quantity what is pulled, such as the pose's depth
- * @param end never passed, radians or metres
  * @param near a posture to start from; the pose's own starts are tried when it fails
+ * @returns the farthest posture found; not kept when there is none on the whole way
  */
 export function reachFarthest(
   task: PoseTask,
-  quantity: QuantityId,
-  end: number,
+  way: Way,
   aim: Omit<Aim, 'toward'>,
   near: Posture | null,
 ): Answer {
-  return runNear(task, { ...aim, toward: { quantity, value: end, hold: false } }, near);
+  const toward = { quantity: way.quantity, value: way.to, hold: false };
+  const pulled = runNear(task, { ...aim, toward }, near);
+  return pulled.kept ? pulled : walkFarthest(task, way, aim, pulled);
 }
 
-/** The most wished-for posture with one quantity held at a value. Parameters as in {@link reachFarthest}. */
+/** Shares of its way that a pull which ran into a dead end steps back by, in turn. */
+const RETREATS = [0.01, 0.02, 0.04, 0.08, 0.16, 0.32] as const;
+/** Places along the way where a walk may begin when no retreat helped, from its easy end. */
+const BEGINNINGS = [0, 0.25, 0.5, 0.75] as const;
+/** A walk takes strides this share of its way at first, and ends when they are a hundredth of that. */
+const FIRST_STRIDE = 0.16;
+const LAST_STRIDE = 0.0016;
+
+/**
+ * A pull can run past the musts into a dead end that no correction leads out of. Then it
+ * steps back until every must is kept, or begins anew from an easier place, and walks on
+ * from there, each stride a posture that keeps every must.
+ *
+ * @param deadEnd where the pull ended; answered when nothing on the way can be held
+ */
+function walkFarthest(
+  task: PoseTask,
+  { quantity, from, to }: Way,
+  aim: Omit<Aim, 'toward'>,
+  deadEnd: Answer,
+): Answer {
+  const length = to - from;
+  const hold = (share: number, starts: readonly Posture[]): Answer => {
+    const toward = { quantity, value: from + share * length, hold: true };
+    return runFrom(task, { ...aim, toward }, starts);
+  };
+  const { posture } = deadEnd.skeleton;
+  const ended = (getQuantity(quantity).calc(deadEnd.skeleton) - from) / length;
+  const tries = [
+    ...RETREATS.map((back) => ({ share: ended - back, starts: [posture] })),
+    ...BEGINNINGS.map((share) => ({ share, starts: task.starts })),
+  ];
+  for (const { share, starts } of tries) {
+    if (share < 0 || share > 1) continue;
+    const begun = hold(share, starts);
+    if (begun.kept) return walkOn(begun, share, hold);
+  }
+  return deadEnd;
+}
+
+function walkOn(
+  begun: Answer,
+  share: number,
+  hold: (share: number, starts: readonly Posture[]) => Answer,
+): Answer {
+  let best = begun;
+  let at = share;
+  for (let stride = FIRST_STRIDE; stride >= LAST_STRIDE; stride /= 2) {
+    while (at + stride <= 1) {
+      const answer = hold(at + stride, [best.skeleton.posture]);
+      if (!answer.kept) break;
+      best = answer;
+      at += stride;
+    }
+  }
+  return best;
+}
+
+/** The most wished-for posture with one quantity held at a value. */
 export function settleAt(
   task: PoseTask,
   quantity: QuantityId,

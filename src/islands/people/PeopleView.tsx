@@ -3,10 +3,15 @@ import { UserPlus } from 'lucide-react';
 import { useEffect, useState, type SubmitEvent } from 'react';
 import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import type { PersonRow } from '../../data/database.ts';
-import { loadDemoIfEmpty } from '../../data/demo.ts';
 import { addPerson, listPeople, removePerson, restorePerson } from '../../data/people.ts';
 import { findLatestReading } from '../../data/readings.ts';
 import { writeDate } from '../shared/words.ts';
+
+/** The demo's reader brings the file validation along, which this page does without otherwise. */
+async function loadDemo(): Promise<void> {
+  const { loadDemoIfEmpty } = await import('../../data/demo.ts');
+  await loadDemoIfEmpty();
+}
 
 /** Everyone this teacher works with: find, add, remove and bring back. */
 export function PeopleView() {
@@ -15,7 +20,7 @@ export function PeopleView() {
   const [removed, setRemoved] = useState<PersonRow | null>(null);
 
   useEffect(() => {
-    if (new URLSearchParams(window.location.search).has('demo')) void loadDemoIfEmpty();
+    if (new URLSearchParams(window.location.search).has('demo')) void loadDemo();
   }, []);
 
   if (people === undefined) return <p className="quiet">Opening…</p>;
@@ -80,7 +85,7 @@ function NobodyYet() {
         Nobody yet. Write a name below to begin; a short round of measures follows, and then the
         first set-up.
       </p>
-      <button type="button" className="button" onClick={() => void loadDemoIfEmpty()}>
+      <button type="button" className="button" onClick={() => void loadDemo()}>
         Look around with made-up people
       </button>
     </div>

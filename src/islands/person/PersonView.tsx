@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { findActiveCautions } from '../../core/cautions/stopSigns.ts';
 import { calcMeasureSet } from '../../core/measures/measureSet.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
@@ -72,16 +73,6 @@ function AboutForm({ person }: { person: Person }) {
   const save = (changes: Partial<Person>): void => {
     void savePerson({ ...person, ...changes });
   };
-  const saveNumber = (
-    key: 'birthYear' | 'bodyMassKg',
-    text: string,
-    low: number,
-    high: number,
-  ): void => {
-    const value = Number(text.replace(',', '.'));
-    if (text.trim() === '') save({ [key]: null });
-    else if (value >= low && value <= high) save({ [key]: value });
-  };
   return (
     <div className="about">
       <label className="field">
@@ -110,26 +101,23 @@ function AboutForm({ person }: { person: Person }) {
         </select>
       </label>
       <div className="field-row">
-        <label className="field">
-          <span>Born in</span>
-          <input
-            inputMode="numeric"
-            defaultValue={person.birthYear ?? ''}
-            onBlur={(event) => {
-              saveNumber('birthYear', event.target.value, 1900, 2100);
-            }}
-          />
-        </label>
-        <label className="field">
-          <span>Body mass, kg (optional)</span>
-          <input
-            inputMode="decimal"
-            defaultValue={person.bodyMassKg ?? ''}
-            onBlur={(event) => {
-              saveNumber('bodyMassKg', event.target.value, 10, 400);
-            }}
-          />
-        </label>
+        <NumberField
+          label="Born in"
+          value={person.birthYear}
+          range={[1900, 2100]}
+          whole
+          onSave={(birthYear) => {
+            save({ birthYear });
+          }}
+        />
+        <NumberField
+          label="Body mass, kg (optional)"
+          value={person.bodyMassKg}
+          range={[10, 400]}
+          onSave={(bodyMassKg) => {
+            save({ bodyMassKg });
+          }}
+        />
       </div>
       <label className="field">
         <span>Notes</span>
@@ -143,6 +131,46 @@ function AboutForm({ person }: { person: Person }) {
       </label>
       <p className="quiet">Everything here is saved as you leave a field.</p>
     </div>
+  );
+}
+
+interface NumberFieldProps {
+  label: string;
+  value: number | null;
+  range: readonly [number, number];
+  whole?: boolean;
+  onSave: (value: number | null) => void;
+}
+
+/** A number that may be left out; one that cannot be right is said and not saved. */
+function NumberField({ label, value, range, whole = false, onSave }: NumberFieldProps) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const [low, high] = range;
+  const take = (text: string): void => {
+    const number = Number(text.replace(',', '.'));
+    const fits = number >= low && number <= high && (!whole || Number.isInteger(number));
+    if (text.trim() !== '' && !fits) {
+      setProblem(
+        `${label}: “${text}” is not ${whole ? 'a year' : 'a number'} from ${String(low)} to ${String(high)}. It is not saved.`,
+      );
+      return;
+    }
+    setProblem(null);
+    onSave(text.trim() === '' ? null : number);
+  };
+  return (
+    <label className="field">
+      <span>{label}</span>
+      <input
+        inputMode="decimal"
+        defaultValue={value ?? ''}
+        aria-invalid={problem !== null}
+        onBlur={(event) => {
+          take(event.target.value);
+        }}
+      />
+      {problem !== null && <span role="alert">{problem}</span>}
+    </label>
   );
 }
 

@@ -9,6 +9,8 @@ import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
+import { metresFromCm } from '../../core/units/brands.ts';
+import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
@@ -232,6 +234,7 @@ function Beside({
           <Vessels joints={setUp.joints} side={setUp.side} />
           <h2>Set it in this order</h2>
           <SettingsList setUp={setUp} unit={unit} />
+          <MatFit setUp={setUp} unit={unit} />
           {setUp.problems.length > 0 && (
             <>
               <h2>To know</h2>
@@ -255,6 +258,14 @@ function Beside({
       {solved && <More pose={pose} setUp={setUp} record={record} />}
     </aside>
   );
+}
+
+/** Whether the stance fits the mat, in the teacher's units. */
+function MatFit({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
+  if (setUp.mat === null || !setUp.mat.fits) return null;
+  const { lengthCm, widthCm } = setUp.mat;
+  const size = [lengthCm, widthCm].map((cm) => writeLength(metresFromCm(cm), unit, 0)).join(' by ');
+  return <p className="quiet">It fits a mat of {size}.</p>;
 }
 
 function More({

@@ -35,7 +35,7 @@ export function usePlanned(request: PlanRequest): {
   useEffect(() => {
     let wanted = true;
     const { record, poseId, side, rules } = request;
-    void planInWorker(record, poseId, side, rules).then((result) => {
+    void planInWorker(key, record, poseId, side, rules).then((result) => {
       if (wanted) setPlanned({ key, result });
     });
     return () => {

@@ -1,0 +1,142 @@
+import { describe, expect, it } from 'vitest';
+import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
+import type { SetUp } from '../../../src/core/setup/setUp.ts';
+import { REFERENCE, SUPPLE } from '../../support/people.ts';
+import { markOf, planPlain, settingOf } from '../../support/plan.ts';
+
+const plan = (pose: string, rules: Partial<HouseRules>, measures = REFERENCE): SetUp =>
+  planPlain(measures, pose, 'right', rules);
+
+describe('heel line', () => {
+  it.each([
+    ['heel-to-heel', {}, 0],
+    // −0.40 × 24.5 × sin 90°
+    ['heel-to-arch', {}, -9.8],
+    ['hip-rails', {}, 17],
+    // Two fists of 9 cm, because the fist is not measured.
+    ['two-fist-rails', {}, 18],
+    ['diagonal', { heelLineCm: -4 }, -4],
+  ] as const)('%s', (heelLine, more, width) => {
+    const setUp = plan('warrior-two', { heelLine, ...more, backFootDeg: 90 });
+    expect(settingOf(setUp, 'stance-width')).toBe(width);
+    const [, y] = markOf(setUp, 'heelLeft');
+    expect(y).toBeCloseTo(width, 1);
+  });
+
+  it('is heel to arch in open poses and two fists in the pyramid when nothing is chosen', () => {
+    expect(settingOf(plan('triangle', { backFootDeg: 90 }), 'stance-width')).toBe(-9.8);
+    expect(settingOf(plan('pyramid', {}), 'stance-width')).toBe(18);
+    expect(settingOf(plan('pyramid', {}, { ...REFERENCE, 'fist-width': 8 }), 'stance-width')).toBe(
+      16,
+    );
+  });
+});
+
+describe('stance', () => {
+  it.each([
+    ['leg-length', 82],
+    ['wrists', 2 * (0.129 + 0.186 + 0.146) * 170],
+    ['fixed', 91],
+  ] as const)('%s sets the triangle', (stance, cm) => {
+    expect(settingOf(plan('triangle', { stance }), 'stance-length')).toBeCloseTo(cm, 0);
+  });
+
+  it('of one and a half leg lengths is too long for this body, and says so', () => {
+    const setUp = plan('triangle', { stance: 'one-and-a-half-leg-lengths' });
+    expect(setUp.status === 'failed' || settingOf(setUp, 'stance-length') === 123).toBe(true);
+    if (setUp.status === 'failed') expect(setUp.problems[0]?.message).toMatch(/hip|ankle/);
+  });
+
+  it('of the pyramid is a leg length or three quarters of it', () => {
+    expect(settingOf(plan('pyramid', { pyramidStance: 'long' }), 'stance-length')).toBe(82);
+    expect(settingOf(plan('pyramid', { pyramidStance: 'short' }), 'stance-length')).toBe(61.5);
+  });
+
+  it('of the pyramid is cut where the back ankle runs out', () => {
+    const setUp = plan('pyramid', {}, { ...REFERENCE, 'ankle-dorsiflexion-straight': 24 });
+    expect(settingOf(setUp, 'stance-length')).toBeLessThan(75);
+    const ankle = setUp.joints.find(
+      (each) => each.motion === 'dorsiflexion' && each.side === 'left',
+    );
+    expect(ankle!.toSpareDeg!).toBeGreaterThanOrEqual(-0.05);
+  });
+
+  it('that is longer than the mat is drawn with a warning', () => {
+    const setUp = plan('warrior-two', { stance: 'fixed', fixedStanceCm: 175 }, SUPPLE);
+    if (setUp.status !== 'failed') {
+      expect(setUp.mat?.fits).toBe(false);
+      expect(setUp.problems.map((each) => each.code)).toContain('does-not-fit-mat');
+    } else {
+      expect(setUp.problems[0]?.code).toBe('cannot-hold');
+    }
+  });
+});
+
+describe('feet, knees and pelvis', () => {
+  it.each([
+    ['parallel', 90, 0],
+    ['turned-in', 75, 0],
+    ['natural', 60, 10],
+  ] as const)('back foot %s', (backFoot, goal, front) => {
+    // Well inside the deepest, nothing pulls the foot from its school.
+    const setUp = planPlain(SUPPLE, 'warrior-two', 'right', {
+      backFoot,
+      depth: 'recommended',
+      firstStepDeg: 45,
+    });
+    expect(Math.abs(settingOf(setUp, 'back-foot-angle') - goal)).toBeLessThanOrEqual(6);
+    expect(settingOf(setUp, 'front-foot-angle')).toBe(front);
+  });
+
+  it('square pelvis costs depth, or cannot be held', () => {
+    const open = plan('warrior-two', {});
+    const square = plan('warrior-two', { pelvisOpen: 'square' });
+    const shallower = square.status === 'failed' || square.depth.value! < open.depth.value! - 5;
+    const told =
+      square.status === 'degraded' && square.problems.some((each) => each.code === 'wish-far-off');
+    expect(shallower || told).toBe(true);
+  });
+
+  it('a knee that may pass its ankle goes no less deep, and stays above it sideways', () => {
+    const stacked = plan('warrior-two', { stance: 'fixed', fixedStanceCm: 95 });
+    const passing = plan('warrior-two', {
+      stance: 'fixed',
+      fixedStanceCm: 95,
+      frontKnee: 'may-pass',
+    });
+    expect(passing.depth.value!).toBeGreaterThanOrEqual(stacked.depth.value! - 0.1);
+    const [kx, ky] = markOf(passing, 'kneeRight');
+    const [ax, ay] = markOf(passing, 'ankleRight');
+    expect(Math.abs(ky - ay)).toBeLessThanOrEqual(0.5);
+    expect(kx - ax).toBeGreaterThan(1);
+  });
+
+  it('soft knees keep 5–10° of bend', () => {
+    const bend = (rules: Partial<HouseRules>): number =>
+      settingOf(plan('triangle', rules), 'front-knee-bend');
+    expect(bend({ straightKnees: 'straight' })).toBeLessThanOrEqual(2);
+    expect(bend({ straightKnees: 'soft' })).toBeGreaterThanOrEqual(5);
+    expect(bend({ straightKnees: 'soft' })).toBeLessThanOrEqual(10);
+  });
+
+  it('the side-bend school reaches lower than long sides', () => {
+    const long = plan('triangle', { triangleShape: 'long' });
+    const bend = plan('triangle', { triangleShape: 'side-bend' });
+    expect(settingOf(bend, 'hand-height')).toBeLessThan(settingOf(long, 'hand-height') - 3);
+    const spine = bend.joints.find((each) => each.motion === 'side-bend')!;
+    expect(spine.askedDeg!).toBeGreaterThan(5);
+  });
+});
+
+describe('how far inside', () => {
+  it('more margin, more reserve and a larger step are never deeper', () => {
+    const depth = (rules: Partial<HouseRules>): number =>
+      plan('warrior-two', { depth: 'recommended', ...rules }).depth.value ?? 0;
+    expect(depth({ limitMarginSem: 1 })).toBeLessThan(depth({ limitMarginSem: 0 }));
+    expect(depth({ reserveByExperience: true })).toBeLessThan(
+      depth({ reserveByExperience: false }),
+    );
+    expect(depth({ firstStepDeg: 20 })).toBeLessThan(depth({ firstStepDeg: 10 }));
+    expect(depth({ minimumToSpareDeg: 8 })).toBeLessThanOrEqual(depth({ minimumToSpareDeg: 0 }));
+  });
+});
