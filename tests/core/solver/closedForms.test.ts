@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { FIGURE } from '../../support/figure.ts';
 import { aboutUp, NO_ROTATION } from '../../../src/core/geometry/rotation.ts';
 import { distance, type Vec3 } from '../../../src/core/geometry/vector.ts';
 import { placeFlatFoot, poseLeg } from '../../../src/core/solver/leg.ts';
@@ -7,20 +8,6 @@ import { REFERENCE } from '../../support/people.ts';
 import { markOf, planPlain, settingOf } from '../../support/plan.ts';
 
 const DEG = Math.PI / 180;
-const LIMB = { thigh: 0.42, shank: 0.4, armReach: 0.62, thighFootAngle: 0 };
-const FIGURE: Figure = {
-  stature: 1.7,
-  front: LIMB,
-  back: LIMB,
-  ankleHeight: 0.07,
-  footLength: 0.245,
-  footWidth: 0.0935,
-  hipBoneWidth: 0.17 / 0.72,
-  halfHips: 0.085,
-  pelvisDepth: 0.14,
-  trunk: 0.5,
-  halfShoulders: 0.18,
-};
 /** A straight leg that is allowed no bend at all. */
 const NO_BEND = 0;
 
@@ -78,7 +65,7 @@ describe('a leg between hip and foot', () => {
   );
 
   it('lets the foot of a straight leg point outward of the knee by the thigh–foot angle', () => {
-    const turned: Figure = { ...FIGURE, back: { ...LIMB, thighFootAngle: 12 * DEG } };
+    const turned: Figure = { ...FIGURE, back: { ...FIGURE.back, thighFootAngle: 12 * DEG } };
     const foot = placeFlatFoot(turned, [0, 0, 0], 12 * DEG);
     const hip: Vec3 = [foot.ankle[0], foot.ankle[1], foot.ankle[2] + 0.82];
     const leg = poseLeg(turned, 'back', NO_ROTATION, hip, foot, NO_BEND);

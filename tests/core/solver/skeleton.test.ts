@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { FIGURE } from '../../support/figure.ts';
 import { fromYawTiltList } from '../../../src/core/geometry/rotation.ts';
 import type { ArmPlan } from '../../../src/core/solver/arm.ts';
-import type { Figure } from '../../../src/core/solver/figure.ts';
 import type { Posture } from '../../../src/core/solver/posture.ts';
 import {
   buildSkeleton,
@@ -11,20 +11,6 @@ import {
 } from '../../../src/core/solver/skeleton.ts';
 import { distance } from '../../../src/core/geometry/vector.ts';
 
-const LIMB = { thigh: 0.42, shank: 0.4, armReach: 0.62, thighFootAngle: 0 };
-const FIGURE: Figure = {
-  stature: 1.7,
-  front: LIMB,
-  back: LIMB,
-  ankleHeight: 0.07,
-  footLength: 0.245,
-  footWidth: 0.0935,
-  hipBoneWidth: 0.17 / 0.72,
-  halfHips: 0.085,
-  pelvisDepth: 0.14,
-  trunk: 0.5,
-  halfShoulders: 0.18,
-};
 const OUT: ArmPlan = { reach: 'out', clearFrontFoot: null };
 const DOWN: ArmPlan = { reach: 'down', clearFrontFoot: null };
 const DEG = Math.PI / 180;

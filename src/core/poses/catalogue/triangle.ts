@@ -1,4 +1,11 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
+import {
+  OPEN_BACK_FOOT,
+  OPEN_BACK_FOOT_WISH,
+  OPEN_FRONT_FOOT,
+  OPEN_PELVIS_WISH,
+  stanceBySchool,
+} from './schools.ts';
 
 export const triangle: PoseDefinition = {
   id: 'triangle',
@@ -6,23 +13,9 @@ export const triangle: PoseDefinition = {
   sanskrit: 'Utthita Trikonasana',
   family: 'open',
   straightLegs: ['front', 'back'],
-  frontFootYaw: { rule: 'backFoot', options: { parallel: 0, 'turned-in': 0, natural: -10 } },
-  backFootYaw: {
-    kind: 'free',
-    from: 45,
-    to: 90,
-    start: { rule: 'backFoot', options: { parallel: 90, 'turned-in': 75, natural: 60 } },
-  },
-  stance: {
-    rule: 'stance',
-    options: {
-      solved: { kind: 'times', of: 'leg-length', factor: 1 },
-      'leg-length': { kind: 'times', of: 'leg-length', factor: 1 },
-      'one-and-a-half-leg-lengths': { kind: 'times', of: 'leg-length', factor: 1.5 },
-      wrists: { kind: 'times', of: 'wrist-span', factor: 1 },
-      fixed: { kind: 'fixed' },
-    },
-  },
+  frontFootYaw: OPEN_FRONT_FOOT,
+  backFootYaw: OPEN_BACK_FOOT,
+  stance: stanceBySchool({ kind: 'times', of: 'leg-length', factor: 1 }),
   arms: { front: { reach: 'down', clearOfFrontFoot: true }, back: { reach: 'out' } },
   musts: [
     // 0.17 of the trunk's length across the mat is a lean of 9.8°.
@@ -41,16 +34,8 @@ export const triangle: PoseDefinition = {
   wishes: [
     { quantity: 'chest-forward-along', goal: 0, sigma: 25 },
     { quantity: 'chest-forward-up', goal: 0, sigma: 25 },
-    {
-      quantity: 'pelvis-turn',
-      goal: 90,
-      sigma: { rule: 'pelvisOpen', options: { 'as-hips-allow': 30, square: 3 } },
-    },
-    {
-      quantity: 'back-foot-angle',
-      goal: { rule: 'backFoot', options: { parallel: 90, 'turned-in': 75, natural: 60 } },
-      sigma: 20,
-    },
+    OPEN_PELVIS_WISH,
+    OPEN_BACK_FOOT_WISH,
   ],
   eases: [
     { quantity: 'spine-side-bend', goal: 0, sigma: 10 },

@@ -1,4 +1,12 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
+import {
+  OPEN_BACK_FOOT,
+  OPEN_BACK_FOOT_WISH,
+  OPEN_FRONT_FOOT,
+  OPEN_PELVIS_WISH,
+  STACKED_KNEE,
+  stanceBySchool,
+} from './schools.ts';
 
 export const warriorTwo: PoseDefinition = {
   id: 'warrior-two',
@@ -6,49 +14,22 @@ export const warriorTwo: PoseDefinition = {
   sanskrit: 'Virabhadrasana II',
   family: 'open',
   straightLegs: ['back'],
-  frontFootYaw: { rule: 'backFoot', options: { parallel: 0, 'turned-in': 0, natural: -10 } },
-  backFootYaw: {
-    kind: 'free',
-    from: 45,
-    to: 90,
-    start: { rule: 'backFoot', options: { parallel: 90, 'turned-in': 75, natural: 60 } },
-  },
-  stance: {
-    rule: 'stance',
-    options: {
-      solved: { kind: 'free' },
-      'leg-length': { kind: 'times', of: 'leg-length', factor: 1 },
-      'one-and-a-half-leg-lengths': { kind: 'times', of: 'leg-length', factor: 1.5 },
-      wrists: { kind: 'times', of: 'wrist-span', factor: 1 },
-      fixed: { kind: 'fixed' },
-    },
-  },
+  frontFootYaw: OPEN_FRONT_FOOT,
+  backFootYaw: OPEN_BACK_FOOT,
+  stance: stanceBySchool({ kind: 'free' }),
   arms: { front: { reach: 'out' }, back: { reach: 'out' } },
   musts: [
-    { quantity: 'front-knee-beside-ankle', atLeast: 0, atMost: 0 },
-    {
-      quantity: 'front-knee-ahead-of-ankle',
-      atLeast: 0,
-      atMost: { rule: 'frontKnee', options: { stacked: 0, 'may-pass': 8 } },
-    },
+    ...STACKED_KNEE,
     { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
     { quantity: 'trunk-lean', atMost: 2 },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
   wishes: [
     { quantity: 'chest-turn', goal: 90, sigma: 10 },
-    {
-      quantity: 'pelvis-turn',
-      goal: 90,
-      sigma: { rule: 'pelvisOpen', options: { 'as-hips-allow': 30, square: 3 } },
-    },
+    OPEN_PELVIS_WISH,
     { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
-    {
-      quantity: 'back-foot-angle',
-      goal: { rule: 'backFoot', options: { parallel: 90, 'turned-in': 75, natural: 60 } },
-      sigma: 20,
-    },
+    OPEN_BACK_FOOT_WISH,
   ],
   eases: [
     { quantity: 'spine-side-bend', goal: 0, sigma: 40 },
