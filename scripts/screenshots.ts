@@ -10,6 +10,8 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['warrior-two', '/set-up?id=marit-sollen&pose=warrior-two&side=right'],
   ['triangle', '/set-up?id=sanna-tveit&pose=triangle&side=left'],
   ['pyramid', '/set-up?id=pell-krossing&pose=pyramid&side=right'],
+  ['warrior-one', '/set-up?id=marit-sollen&pose=warrior-one&side=left'],
+  ['high-lunge', '/set-up?id=oda-brask&pose=high-lunge&side=right'],
   ['stop-sign', '/set-up?id=juno-pardew'],
   ['files', '/files'],
 ];

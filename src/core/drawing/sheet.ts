@@ -143,7 +143,7 @@ function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
       shapes.push({ kind: 'circle', role: 'joint', centre, radius: 1.1 });
     }
   }
-  shapes.push(...drawKnee(sheet));
+  shapes.push(...drawKnee(sheet), ...drawHeelLift(sheet));
   return shapes;
 }
 
@@ -209,13 +209,27 @@ function drawKnee(sheet: Sheet): Shape[] {
   ];
 }
 
+/** How far the back heel is lifted, told behind it. */
+function drawHeelLift(sheet: Sheet): Shape[] {
+  const { setUp, view } = sheet;
+  const lift = getValue(setUp, 'back-heel-lift');
+  if (lift === null) return [];
+  const [x, y] = toElevation(view, mark(setUp, `heel${sideName(setUp, 'back')}`));
+  const back = -toElevation(view, [1, 0, 0])[0];
+  const at: Point = [x + back * 8, y - 1];
+  const anchor = back > 0 ? 'start' : 'end';
+  return labelled(sheet, at, writeDegrees(lift), 'heel up', anchor, 'back-heel-lift');
+}
+
 /** Stance length between the elevation and the mat, from heel to heel. */
 function drawStance(sheet: Sheet, y: number): Shape[] {
   const { setUp, view, options } = sheet;
   const stance = getValue(setUp, 'stance-length') ?? 0;
   const label = options.labelMm;
   const [front] = toElevation(view, mark(setUp, `heel${sideName(setUp, 'front')}`));
-  const [back] = toElevation(view, mark(setUp, `heel${sideName(setUp, 'back')}`));
+  const isUp = getValue(setUp, 'back-heel-lift') !== null;
+  const backPoint = `${isUp ? 'ball' : 'heel'}${sideName(setUp, 'back')}`;
+  const [back] = toElevation(view, mark(setUp, backPoint));
   const middle = (front + back) / 2;
   const gap = label * STANCE_SIZE * 1.45;
   const toward = Math.sign(middle - front);
@@ -236,9 +250,21 @@ function drawStance(sheet: Sheet, y: number): Shape[] {
       'middle',
       'stance-length',
     ),
-    text(sheet, 'label', [middle, y + label * 2.45], `${options.unit}, heel to heel`, 1),
+    text(
+      sheet,
+      'label',
+      [middle, y + label * 2.45],
+      `${options.unit}, heel to ${isUp ? 'ball' : 'heel'}`,
+      1,
+    ),
   ];
 }
+
+/** The back foot is marked at its heel, or at its ball when the heel is up. */
+const findBackMark = (setUp: SetUp): SettingId =>
+  getValue(setUp, 'back-heel-lift') === null
+    ? 'back-heel-from-mat-edge'
+    : 'back-ball-from-mat-edge';
 
 const toCmStep = (unit: LengthUnit, ticks: number): number =>
   unit === 'cm' ? ticks * 10 : ticks * 6 * CM_PER_INCH;
@@ -250,7 +276,8 @@ function drawRuler(sheet: Sheet): Shape[] {
   const label = options.labelMm;
   const shapes: Shape[] = [];
   const at = (fromEdge: number): number => onPlan(sheet, heelMark - fromEdge, 0)[0];
-  const marks = [heelMark, getValue(sheet.setUp, 'back-heel-from-mat-edge') ?? 0];
+  const backMark = findBackMark(sheet.setUp);
+  const marks = [heelMark, getValue(sheet.setUp, backMark) ?? 0];
   for (let tick = 0; toCmStep(options.unit, tick) <= mat.lengthCm + 0.1; tick += 1) {
     const cm = toCmStep(options.unit, tick);
     const x = at(cm);
@@ -262,7 +289,7 @@ function drawRuler(sheet: Sheet): Shape[] {
       shapes.push(text(sheet, 'ruler', [x, edgeY + label * 1.1], number, 0.9));
     }
   }
-  const heelMarks: readonly SettingId[] = ['front-heel-from-mat-edge', 'back-heel-from-mat-edge'];
+  const heelMarks: readonly SettingId[] = ['front-heel-from-mat-edge', backMark];
   for (const setting of heelMarks) {
     const cm = getValue(sheet.setUp, setting) ?? 0;
     const x = at(cm);
@@ -290,22 +317,36 @@ function drawRuler(sheet: Sheet): Shape[] {
   return shapes;
 }
 
-/** Places round a point, the nearest first. */
-function ringOfPlaces(sheet: Sheet, round: Point, number: string, words: string): LabelPlace[] {
+/** Thirds of a right angle to either side of the way a label would like to lie. */
+const RING_TURNS = [0, 30, -30, 60, -60, 90, -90, 120, -120, 150, -150, 180] as const;
+
+/**
+ * Places round a point: the nearest first, and of those the ones that lie the wished way.
+ *
+ * @param wishedDeg degrees, clockwise from the right, as the page turns
+ */
+function ringOfPlaces(
+  sheet: Sheet,
+  round: Point,
+  wishedDeg: number,
+  number: string,
+  words: string,
+): LabelPlace[] {
   const label = sheet.options.labelMm;
-  const places: LabelPlace[] = [];
-  for (const radius of [1.6, 2.6, 3.6, 5, 7]) {
-    for (let step = 0; step < 12; step += 1) {
-      const angle = (step * Math.PI) / 6;
-      const x = round[0] + Math.cos(angle) * radius * label * 1.6;
+  return [1.6, 2.6, 3.6, 5, 7].flatMap((radius) =>
+    RING_TURNS.map((turn) => {
+      const angle = ((wishedDeg + turn) * Math.PI) / 180;
+      const cos = Math.cos(angle);
+      const x = round[0] + cos * radius * label * 1.6;
       const y = round[1] + Math.sin(angle) * radius * label;
-      const anchor =
-        Math.abs(Math.cos(angle)) < 0.3 ? 'middle' : Math.cos(angle) > 0 ? 'start' : 'end';
-      places.push(placeLabel(sheet, [x, y], number, words, anchor));
-    }
-  }
-  return places;
+      const anchor = Math.abs(cos) < 0.3 ? 'middle' : cos > 0 ? 'start' : 'end';
+      return placeLabel(sheet, [x, y], number, words, anchor);
+    }),
+  );
 }
+
+const degreesBetween = (from: Point, to: Point): number =>
+  (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
 
 /** Pelvis as a bar between the hips with a pointer, and what is missing to square. */
 function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): Shape[] {
@@ -350,29 +391,32 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): 
     ...taken,
     boxOfPoints([left, right]),
     boxOfPoints([centre, tip, squareTip]),
-    [-Infinity, planBottom(sheet) - 4, Infinity, Infinity],
-    [-Infinity, -Infinity, Infinity, planBottom(sheet) - sheet.mat.widthCm + 1],
+    ...matBands(sheet),
   ];
-  const [first, ...others] = ringOfPlaces(sheet, tip, number, words);
+  const [first, ...others] = ringOfPlaces(sheet, tip, degreesBetween(centre, tip), number, words);
   if (first === undefined) return shapes;
   const place = choosePlace([first, ...others], obstacles);
   shapes.push(...labelled(sheet, place.at, number, words, place.anchor, 'pelvis-short-of-square'));
   return shapes;
 }
 
-/** The back foot's turn against the mat's line, told beside its toes. */
-function drawBackFoot(sheet: Sheet): Shape[] {
-  const { setUp, view } = sheet;
+/** The back foot's turn against the mat's line, told beside it. */
+function drawBackFoot(sheet: Sheet, taken: readonly Box[]): Shape[] {
+  const { setUp } = sheet;
   const angle = getValue(setUp, 'back-foot-angle') ?? 0;
   const side = sideName(setUp, 'back');
   const [hx, hy] = mark(setUp, `heel${side}`);
-  const [tx, ty] = mark(setUp, `toe${side}`);
   const heel = onPlan(sheet, hx, hy);
-  const toe = onPlan(sheet, tx, ty);
-  const behind = -toPlan(view, 1, 0)[0];
+  const toe = onPlan(sheet, ...planPoint(setUp, `toe${side}`));
   const ahead = onPlan(sheet, hx + 13, hy);
-  const degreesOf = (to: Point): number =>
-    (Math.atan2(to[1] - heel[1], to[0] - heel[0]) * 180) / Math.PI;
+  const number = writeDegrees(angle);
+  const words = 'back foot';
+  const [toDegrees, aheadDegrees] = [degreesBetween(heel, toe), degreesBetween(heel, ahead)];
+  const middle: Point = [(heel[0] + toe[0]) / 2, (heel[1] + toe[1]) / 2];
+  const obstacles = [...taken, ...matBands(sheet), boxOfPoints([heel, ahead, toe])];
+  const [first, ...others] = ringOfPlaces(sheet, middle, aheadDegrees + 180, number, words);
+  if (first === undefined) return [];
+  const place = choosePlace([first, ...others], obstacles);
   return [
     line('square', heel, ahead),
     {
@@ -380,17 +424,24 @@ function drawBackFoot(sheet: Sheet): Shape[] {
       role: 'dimension',
       centre: heel,
       radius: 10,
-      fromDeg: degreesOf(ahead),
-      toDeg: degreesOf(toe),
+      fromDeg: aheadDegrees,
+      toDeg: toDegrees,
     },
-    ...labelled(
-      sheet,
-      [Math.max(heel[0] * behind, toe[0] * behind) * behind + behind * 7, (heel[1] + toe[1]) / 2],
-      writeDegrees(angle),
-      'back foot',
-      behind > 0 ? 'start' : 'end',
-      'back-foot-angle',
-    ),
+    ...labelled(sheet, place.at, number, words, place.anchor, 'back-foot-angle'),
+  ];
+}
+
+/** Where no label may stand: the ruler's edge, the far edge, and beyond both ends of the mat. */
+function matBands(sheet: Sheet): Box[] {
+  const bottom = planBottom(sheet);
+  const ends = [sheet.heelMark, sheet.heelMark - sheet.mat.lengthCm].map(
+    (x) => onPlan(sheet, x, 0)[0],
+  );
+  return [
+    [-Infinity, bottom - 4, Infinity, Infinity],
+    [-Infinity, -Infinity, Infinity, bottom - sheet.mat.widthCm + 1],
+    [-Infinity, -Infinity, Math.min(...ends) + 1, Infinity],
+    [Math.max(...ends) - 1, -Infinity, Infinity, Infinity],
   ];
 }
 
@@ -424,18 +475,22 @@ function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const hands = findHandPlaces(sheet, pose);
   for (const points of hands) shapes.push({ kind: 'polygon', role: 'prop', points });
   const weight = onPlan(sheet, ...planPoint(setUp, 'centreOfMass'));
-  const backFoot = drawBackFoot(sheet);
-  const taken = [
+  const prints = [
     boxOfPoints(footprint(sheet, 'front')),
     boxOfPoints(footprint(sheet, 'back')),
     ...hands.map(boxOfPoints),
-    ...backFoot.flatMap((shape) =>
-      shape.kind === 'text' ? [boxOfText(shape.text, shape.at, shape.size, shape.anchor)] : [],
-    ),
     boxOfPoints([
       [weight[0] - 4, weight[1] - 4],
       [weight[0] + 4, weight[1] + 4],
     ]),
+  ];
+  const hips = ['hipLeft', 'hipRight'].map((name) => onPlan(sheet, ...planPoint(setUp, name)));
+  const backFoot = drawBackFoot(sheet, [...prints, boxOfPoints(hips)]);
+  const taken = [
+    ...prints,
+    ...backFoot.flatMap((shape) =>
+      shape.kind === 'text' ? [boxOfText(shape.text, shape.at, shape.size, shape.anchor)] : [],
+    ),
   ];
   shapes.push(...drawPelvis(sheet, pose, taken), ...backFoot, ...cross(weight));
   shapes.push(...drawRuler(sheet));
@@ -481,18 +536,19 @@ const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
 function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
   const { setUp } = sheet;
   const side = sideName(setUp, place);
-  const heel = mark(setUp, `heel${side}`);
+  const ball = mark(setUp, `ball${side}`);
   const toe = mark(setUp, `toe${side}`);
-  const length = Math.hypot(toe[0] - heel[0], toe[1] - heel[1]) / 0.9;
-  const ux = (toe[0] - heel[0]) / (length * 0.9);
-  const uy = (toe[1] - heel[1]) / (length * 0.9);
+  // Ball to toe lies on the floor whatever the heel does: 0.28 of the foot.
+  const length = Math.hypot(toe[0] - ball[0], toe[1] - ball[1]) / 0.28;
+  const ux = (toe[0] - ball[0]) / (length * 0.28);
+  const uy = (toe[1] - ball[1]) / (length * 0.28);
   // Big toe toward the body's midline: to the left of a right foot.
   const inner = side === 'Right' ? 1 : -1;
   const width = widthOfPrint(setUp, place);
   return SOLE_OUTLINE.map(([share, across]) => {
-    const ahead = (share - 0.1) * length;
+    const ahead = (share - 1) * length;
     const side2 = across * width * inner;
-    return onPlan(sheet, heel[0] + ux * ahead - uy * side2, heel[1] + uy * ahead + ux * side2);
+    return onPlan(sheet, toe[0] + ux * ahead - uy * side2, toe[1] + uy * ahead + ux * side2);
   });
 }
 

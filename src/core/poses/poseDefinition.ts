@@ -30,7 +30,7 @@ export type StanceDefinition =
   | { readonly kind: 'fixed' };
 
 export interface ArmDefinition {
-  readonly reach: 'out' | 'down';
+  readonly reach: 'out' | 'down' | 'up';
   /** A prop under this hand is kept clear of the front foot. */
   readonly clearOfFrontFoot?: boolean;
 }
@@ -57,6 +57,14 @@ export interface PoseDefinition {
   readonly backFootYaw:
     | { readonly kind: 'free'; readonly from: number; readonly to: number; readonly start: ByRule }
     | { readonly kind: 'held'; readonly at: ByRule };
+  /** A lifted back heel turns about the ball of the foot, within these degrees; null = the heel is down. */
+  readonly backHeelLift: {
+    readonly from: number;
+    readonly to: number;
+    readonly start: number;
+  } | null;
+  /** How far apart the heels stand across the mat, unless a rule says otherwise. */
+  readonly heelLine: 'heel-to-arch' | 'hip-rails' | 'two-fist-rails';
   readonly stance: ByRule<StanceDefinition>;
   readonly arms: Readonly<Record<Place, ArmDefinition>>;
   readonly musts: readonly MustDefinition[];

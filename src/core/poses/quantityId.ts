@@ -2,6 +2,7 @@
 export type QuantityId =
   | 'stance'
   | 'back-foot-angle'
+  | 'back-heel-lift'
   | 'front-knee-bend'
   | 'front-knee-ahead-of-ankle'
   | 'front-knee-beside-ankle'
@@ -9,6 +10,7 @@ export type QuantityId =
   | 'pelvis-tilt'
   | 'pelvis-level'
   | 'trunk-lean'
+  | 'trunk-lean-along'
   | 'trunk-lean-across'
   | 'chest-turn'
   | 'chest-forward-along'

@@ -38,11 +38,17 @@ export function problem(code: ProblemCode, path: string, details: ProblemDetails
     code,
     severity: entry.severity,
     path,
-    message: fill(entry.message, path, details),
+    message: asSentence(fill(entry.message, path, details), entry.message),
     hint: fill(entry.hint, path, details),
     details,
   };
 }
+
+/** A sentence that begins with a filled-in word begins with a capital; a path stays as it is. */
+const asSentence = (words: string, template: string): string =>
+  template.startsWith('{') && !template.startsWith('{path}')
+    ? words.charAt(0).toUpperCase() + words.slice(1)
+    : words;
 
 function fill(template: string, path: string, details: ProblemDetails): string {
   return template.replace(/\{(\w+)\}/g, (_, name: string) => {

@@ -96,6 +96,7 @@ function buildStart(
   frontSide: Side,
   stance: number | null,
   backFootYaw: number,
+  backHeelLiftDeg: number,
 ): Posture {
   const bend = radiansFromDegrees(start.kneeBend);
   const { [frontSide]: thigh } = body.thigh;
@@ -117,6 +118,7 @@ function buildStart(
     spineRotation: radiansFromDegrees(start.spineRotation),
     stance: along,
     backFootYaw,
+    backHeelLift: radiansFromDegrees(backHeelLiftDeg),
   };
 }
 
@@ -150,6 +152,11 @@ export function buildTask(
     const { from, to } = foot;
     musts.push(resolveMust({ quantity: 'back-foot-angle', atLeast: from, atMost: to }, rules));
   }
+  const lift = pose.backHeelLift;
+  if (lift !== null) {
+    const { from, to } = lift;
+    musts.push(resolveMust({ quantity: 'back-heel-lift', atLeast: from, atMost: to }, rules));
+  }
   const wishes = pose.wishes
     .filter((wish) => footIsFree || wish.quantity !== 'back-foot-angle')
     .map((wish) => resolveWish(wish, rules));
@@ -164,7 +171,7 @@ export function buildTask(
     task: {
       figure,
       contacts: {
-        feet: planFeet(figure, frontFootYaw, heelLine.width),
+        feet: planFeet(figure, frontFootYaw, heelLine.width, lift !== null),
         arms: { front: resolveArm(pose.arms.front), back: resolveArm(pose.arms.back) },
         straightKnee: {
           front: pose.straightLegs.includes('front') ? straight : null,
@@ -175,8 +182,10 @@ export function buildTask(
       musts,
       wishes,
       eases: pose.eases.map((ease) => resolveWish(ease, rules)),
-      held: { stance: stance !== null, backFootYaw: !footIsFree },
-      starts: pose.starts.map((start) => buildStart(start, body, frontSide, stance, yaw)),
+      held: { stance: stance !== null, backFootYaw: !footIsFree, backHeelLift: lift === null },
+      starts: pose.starts.map((start) =>
+        buildStart(start, body, frontSide, stance, yaw, lift?.start ?? 0),
+      ),
     },
   };
 }

@@ -35,8 +35,12 @@ export type DepthAnswer =
       readonly deepestDeg: number | null;
     };
 
-/** The deepest answer is settled this much inside its edge, so that a wish can be weighed there. Degrees. */
-const INSIDE_THE_EDGE = 0.02;
+/**
+ * The deepest set-up is settled this much inside its edge, degrees: at the edge itself
+ * nothing is left to weigh, and a hair's breadth of depth decides every wish. A quarter
+ * of what can be set gives the same answer from every start. Our modelling choice.
+ */
+const INSIDE_THE_EDGE = 0.25;
 /**
  * Where the least to spare sets the depth, the recommended one stays this far inside that
  * edge, degrees: at the very edge every wish is stretched to its end, and one degree less

@@ -16,7 +16,7 @@ export interface HeelLine {
 }
 
 const getRule = (pose: PoseDefinition, rules: HouseRules): HeelLine['rule'] =>
-  rules.heelLine ?? (pose.family === 'open' ? 'heel-to-arch' : 'two-fist-rails');
+  rules.heelLine ?? pose.heelLine;
 
 /** How far apart the heels stand across the mat: a rule, never solved for. */
 export function findHeelLine(pose: PoseDefinition, body: Body, rules: HouseRules): HeelLine {

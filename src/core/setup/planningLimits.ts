@@ -23,6 +23,8 @@ const STATED_DEFAULTS: Partial<Record<MeasureId, number>> = {
 
 /** Spine flexion that still counts as a long back; not measured. Our modelling choice. */
 const LONG_BACK_FLEXION_DEG = 10;
+/** Toe extension under a lifted heel; not measured. Our modelling choice. */
+const TOE_EXTENSION_DEG = 60;
 
 /** A stiff body, used for what is missing when a provisional set-up is asked for. Our choice. */
 const PROVISIONAL_RANGES: Partial<Record<MeasureId, number>> = {
@@ -117,7 +119,7 @@ const RANGE_MEASURES: readonly MeasureId[] = [
 ];
 
 /** Which measure sets each limit of a leg, so that a limit can be traced back. */
-const LEG_LIMIT_MEASURES: Readonly<Record<keyof LegLimits, MeasureId>> = {
+const LEG_LIMIT_MEASURES: Readonly<Record<Exclude<keyof LegLimits, 'toeExtension'>, MeasureId>> = {
   straightLegRaise: 'straight-leg-raise',
   flexion: 'hip-flexion',
   extension: 'hip-extension',
@@ -144,7 +146,8 @@ export function toSolverLimits(ranges: PlanningRanges, frontSide: Side): Limits 
       name,
       limit(measure, side),
     ]);
-    return Object.fromEntries(entries) as Record<keyof LegLimits, number | null>;
+    const measured = Object.fromEntries(entries) as Omit<LegLimits, 'toeExtension'>;
+    return { ...measured, toeExtension: radiansFromDegrees(TOE_EXTENSION_DEG) };
   };
   const frontOf = sideOfPlace('front', frontSide);
   const backOf = sideOfPlace('back', frontSide);

@@ -13,6 +13,7 @@ export type SettingId =
   | 'stance-width'
   | 'front-foot-angle'
   | 'back-foot-angle'
+  | 'back-heel-lift'
   | 'front-knee-bend'
   | 'pelvis-short-of-square'
   | 'pelvis-level'
@@ -21,7 +22,8 @@ export type SettingId =
   | 'hand-ahead'
   | 'hand-beside'
   | 'front-heel-from-mat-edge'
-  | 'back-heel-from-mat-edge';
+  | 'back-heel-from-mat-edge'
+  | 'back-ball-from-mat-edge';
 
 /** One number to set. Same sign on both sides. */
 export interface Setting {

@@ -1,5 +1,4 @@
 import type { Body } from '../body/body.ts';
-import { FOOT } from '../body/proportions.ts';
 import { distance, type Vec3 } from '../geometry/vector.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
@@ -68,7 +67,7 @@ function chainToFrontShoulder({ skeleton }: Solved, axis: 0 | 1 | 2): WorkingSte
 }
 
 function calcStanceTerms(solved: Solved): WorkingStep[] {
-  const { stance, skeleton, figure, rules } = solved;
+  const { stance, skeleton, rules } = solved;
   const { definition, metres } = stance;
   const cm = cmFromMetres(skeleton.posture.stance);
   if (definition.kind === 'fixed') {
@@ -90,19 +89,17 @@ function calcStanceTerms(solved: Solved): WorkingStep[] {
     ];
   }
   const { front, back } = skeleton.legs;
-  const heelToAnkle = cmFromMetres(figure.footLength) * (FOOT.ankle - FOOT.heelCentre);
-  const footTerm = (text: string, foot: typeof front.foot, sign: 1 | -1): WorkingStep => {
-    const along = cmFromMetres(foot.ankle[0] - foot.heel[0]) * sign;
-    return share(text, heelToAnkle, along);
-  };
+  const backIsUp = solved.pose.backHeelLift !== null;
   return [
     link('back leg, shank, along the mat', back.foot.ankle, back.knee, 0),
     link('back leg, thigh, along the mat', back.knee, back.hip, 0),
     link('hip line along the mat', back.hip, front.hip, 0),
     link('front thigh along the mat', front.hip, front.knee, 0),
     link('front shank along the mat', front.knee, front.foot.ankle, 0),
-    footTerm('back heel to ankle along the mat', back.foot, 1),
-    footTerm('less front heel to ankle', front.foot, -1),
+    backIsUp
+      ? link('back ball to ankle along the mat', back.foot.ball, back.foot.ankle, 0)
+      : link('back heel to ankle along the mat', back.foot.heel, back.foot.ankle, 0),
+    link('front ankle back to its heel', front.foot.ankle, front.foot.heel, 0),
   ];
 }
 
@@ -174,17 +171,18 @@ function calcAngleSettings(solved: Solved): Setting[] {
       limits,
     ),
   ];
-  if (pose.chestTarget === 'long-edge') {
-    const facing = degreesFromRadians(
-      Math.acos(Math.max(-1, Math.min(1, skeleton.chest.forward[1]))),
-    );
+  const { chestTarget } = pose;
+  if (chestTarget !== null) {
+    const toward = skeleton.chest.forward[chestTarget === 'long-edge' ? 1 : 0];
+    const facing = degreesFromRadians(Math.acos(Math.max(-1, Math.min(1, toward))));
+    const edge = chestTarget === 'long-edge' ? 'long edge' : 'front edge';
     settings.push(
       make(
         'chest-short-of-target',
         'deg',
-        'long-edge',
+        edge.replace(' ', '-'),
         'chest',
-        [solvedTerm('chest’s facing against square to the long edge', facing)],
+        [solvedTerm(`chest’s facing against square to the ${edge}`, facing)],
         limits,
       ),
     );
@@ -197,6 +195,9 @@ export function calcSettings(solved: Solved): Setting[] {
   const { pose, rules, skeleton, heelLine, mat, depthWorking, limits } = solved;
   const { posture, legs } = skeleton;
   const stance = calcStanceTerms(solved);
+  const isUp = pose.backHeelLift !== null;
+  const backMark = isUp ? 'back-ball' : 'back-heel';
+  const lift = degreesFromRadians(posture.backHeelLift);
   const stanceIsSolved = stance.length > 1;
   const backFoot = degreesFromRadians(posture.backFootYaw);
   const footText =
@@ -212,12 +213,12 @@ export function calcSettings(solved: Solved): Setting[] {
     ? depthWorking
     : closeSum('front knee bend', [term('held straight', knee.toFixed(2), knee, 'deg')], 'deg');
   return [
-    make('stance-length', 'cm', 'front-heel', 'back-heel', stance, stanceIsSolved ? limits : []),
+    make('stance-length', 'cm', 'front-heel', backMark, stance, stanceIsSolved ? limits : []),
     make(
       'stance-width',
       'cm',
       'front-heel-line',
-      'back-heel',
+      backMark,
       heelLine.working(posture.backFootYaw),
       [],
     ),
@@ -237,6 +238,18 @@ export function calcSettings(solved: Solved): Setting[] {
       [term(footText, backFoot.toFixed(2), backFoot, 'deg')],
       limits,
     ),
+    ...(isUp
+      ? [
+          make(
+            'back-heel-lift',
+            'deg',
+            'mat',
+            'back-sole',
+            [term('weighed between the wish and the joints', lift.toFixed(2), lift, 'deg')],
+            limits,
+          ),
+        ]
+      : []),
     {
       id: 'front-knee-bend',
       value: toTenths(knee),
@@ -250,10 +263,10 @@ export function calcSettings(solved: Solved): Setting[] {
     ...calcHandSettings(solved),
     make('front-heel-from-mat-edge', 'cm', 'mat-front-edge', 'front-heel', mat.working, []),
     make(
-      'back-heel-from-mat-edge',
+      isUp ? 'back-ball-from-mat-edge' : 'back-heel-from-mat-edge',
       'cm',
       'mat-front-edge',
-      'back-heel',
+      backMark,
       [...mat.working, plain('stance length', cmFromMetres(posture.stance))],
       [],
     ),

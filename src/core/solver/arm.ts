@@ -15,8 +15,8 @@ import type { FootPose } from './leg.ts';
 
 /** What an arm does, as a pose's data names it. */
 export interface ArmPlan {
-  /** `out`: in line with the shoulders. `down`: from its shoulder plumb to a prop or the floor. */
-  readonly reach: 'out' | 'down';
+  /** `out`: in line with the shoulders. `up`: in line with the trunk. `down`: plumb to a prop or the floor. */
+  readonly reach: 'out' | 'down' | 'up';
   /** For `down`: keep a prop of this half width clear of the front foot, metres; null = straight under. */
   readonly clearFrontFoot: number | null;
 }
@@ -81,8 +81,8 @@ export function poseArm(
   frontFoot: FootPose,
 ): ArmPose {
   const reach = figure[place].armReach;
-  if (plan.reach === 'out') {
-    const outward = scale(chest.left, place === 'back' ? 1 : -1);
+  if (plan.reach !== 'down') {
+    const outward = plan.reach === 'up' ? chest.up : scale(chest.left, place === 'back' ? 1 : -1);
     return {
       shoulder,
       elbow: addScaled(shoulder, outward, UPPER_SHARE * reach),

@@ -7,7 +7,7 @@ import {
   type HipAngles,
 } from '../body/jointAngles.ts';
 import { FOOT } from '../body/proportions.ts';
-import { aboutUp, type Rotation } from '../geometry/rotation.ts';
+import { aboutLeft, aboutUp, compose, type Rotation } from '../geometry/rotation.ts';
 import {
   addScaled,
   length,
@@ -21,6 +21,10 @@ import {
 
 export interface FootPose {
   readonly frame: Rotation;
+  /** Where the foot points on the floor, whatever its heel does. */
+  readonly pointing: Vec3;
+  /** What of the foot bears on the floor, from this fraction of its length on. */
+  readonly bearsFrom: number;
   readonly heel: Vec3;
   readonly ankle: Vec3;
   readonly ball: Vec3;
@@ -48,10 +52,40 @@ export function placeFlatFoot(figure: Figure, heel: Vec3, yawRad: number): FootP
     addScaled(heel, frame.forward, (fraction - FOOT.heelCentre) * figure.footLength);
   return {
     frame,
+    pointing: frame.forward,
+    bearsFrom: 0,
     heel,
     ankle: addScaled(ahead(FOOT.ankle), frame.up, figure.ankleHeight),
     ball: ahead(FOOT.ball),
     toe: ahead(FOOT.toe),
+  };
+}
+
+/**
+ * A foot on its ball and toes: the heel is lifted about the ball, the toes lie flat.
+ *
+ * @param ball on the floor
+ * @param liftRad angle of the sole against the floor, + heel up
+ */
+export function placeLiftedFoot(
+  figure: Figure,
+  ball: Vec3,
+  yawRad: number,
+  liftRad: number,
+): FootPose {
+  const { forward: pointing } = aboutUp(yawRad);
+  const frame = compose(aboutUp(yawRad), aboutLeft(liftRad));
+  const { footLength } = figure;
+  const heel = addScaled(ball, frame.forward, (FOOT.heelCentre - FOOT.ball) * footLength);
+  const under = addScaled(ball, frame.forward, (FOOT.ankle - FOOT.ball) * footLength);
+  return {
+    frame,
+    pointing,
+    bearsFrom: FOOT.ball,
+    heel,
+    ankle: addScaled(under, frame.up, figure.ankleHeight),
+    ball,
+    toe: addScaled(ball, pointing, (FOOT.toe - FOOT.ball) * footLength),
   };
 }
 
@@ -100,9 +134,8 @@ export function poseLeg(
 
   // The foot points outward of the knee, so the knee points inward of the foot.
   const inward = (side === 'right' ? -1 : 1) * thighFootAngle * straightShare(kneeFlexion);
-  const pointing =
-    inward === 0 ? foot.frame.forward : turnAbout(foot.frame.forward, legDown, inward);
-  const bulgeDirection = normalise(rejectFrom(pointing, legDown));
+  const facing = inward === 0 ? foot.pointing : turnAbout(foot.pointing, legDown, inward);
+  const bulgeDirection = normalise(rejectFrom(facing, legDown));
 
   const along = (thigh * thigh - shank * shank + reach * reach) / (2 * reach);
   const bulge = Math.sqrt(Math.max(0, thigh * thigh - along * along));

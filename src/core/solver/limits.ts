@@ -20,6 +20,7 @@ export interface LegLimits {
   readonly dorsiflexionStraight: number | null;
   readonly dorsiflexionBent: number | null;
   readonly kneeFlexion: number | null;
+  readonly toeExtension: number | null;
 }
 
 export interface TrunkLimits {
@@ -33,7 +34,7 @@ export interface TrunkLimits {
 
 export type Limits = Readonly<Record<Place, LegLimits>> & { readonly trunk: TrunkLimits };
 
-export type Joint = 'hip' | 'knee' | 'ankle' | 'spine';
+export type Joint = 'hip' | 'knee' | 'ankle' | 'toes' | 'spine';
 export type Motion =
   | 'flexion'
   | 'extension'
@@ -144,7 +145,8 @@ export function visitDemands(skeleton: Skeleton, limits: Limits, visit: DemandVi
   for (const place of PLACES) {
     visitLegDemands(place, skeleton.legs[place], limits[place], visit);
   }
-  const { spineFlexion, spineSideBend, spineRotation } = skeleton.posture;
+  const { spineFlexion, spineSideBend, spineRotation, backHeelLift } = skeleton.posture;
+  visit('toes', 'back', 'extension', backHeelLift, constant(limits.back.toeExtension));
   const { trunk } = limits;
   visit('spine', null, 'flexion', spineFlexion, constant(trunk.flexion));
   visit('spine', null, 'extension', -spineFlexion, constant(trunk.extension));

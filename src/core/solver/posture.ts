@@ -11,18 +11,24 @@ export interface Posture {
   /** Along the mat between heel centres. */
   readonly stance: number;
   readonly backFootYaw: number;
+  /** Of the back heel about the ball of its foot; 0 with the heel down. */
+  readonly backHeelLift: number;
 }
 
 /** What of a posture is held and not searched. */
 export interface Held {
   readonly stance: boolean;
   readonly backFootYaw: boolean;
+  readonly backHeelLift: boolean;
 }
 
 const PELVIS_AND_TRUNK = 9;
 
 export const countUnknowns = (held: Held): number =>
-  PELVIS_AND_TRUNK + (held.stance ? 0 : 1) + (held.backFootYaw ? 0 : 1);
+  PELVIS_AND_TRUNK +
+  (held.stance ? 0 : 1) +
+  (held.backFootYaw ? 0 : 1) +
+  (held.backHeelLift ? 0 : 1);
 
 /** A posture moved by a step of the unknowns; the pelvis turns by a rotation vector, which never locks. */
 export function stepPosture(from: Posture, step: Float64Array, held: Held): Posture {
@@ -34,6 +40,7 @@ export function stepPosture(from: Posture, step: Float64Array, held: Held): Post
     spineSideBend: from.spineSideBend + step[7]!,
     spineRotation: from.spineRotation + step[8]!,
     stance: held.stance ? from.stance : from.stance + step[next++]!,
-    backFootYaw: held.backFootYaw ? from.backFootYaw : from.backFootYaw + step[next]!,
+    backFootYaw: held.backFootYaw ? from.backFootYaw : from.backFootYaw + step[next++]!,
+    backHeelLift: held.backHeelLift ? from.backHeelLift : from.backHeelLift + step[next]!,
   };
 }

@@ -42,6 +42,7 @@ function calcPelvisTilt({ posture: { pelvis } }: Skeleton): number {
 const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   stance: lengthOf('stance length', (s) => s.posture.stance),
   'back-foot-angle': angle('the back foot', (s) => s.posture.backFootYaw),
+  'back-heel-lift': angle('the back heel’s lift', (s) => s.posture.backHeelLift),
   'front-knee-bend': angle('the front knee', (s) => s.legs.front.kneeFlexion),
   'front-knee-ahead-of-ankle': lengthOf(
     'the front knee ahead of its ankle',
@@ -55,6 +56,7 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   'pelvis-tilt': angle('the pelvis’s tilt', calcPelvisTilt),
   'pelvis-level': angle('the pelvis’s level', (s) => asin(s.posture.pelvis.left[2])),
   'trunk-lean': angle('the trunk’s lean', (s) => Math.acos(Math.min(1, s.chest.up[2]))),
+  'trunk-lean-along': angle('the trunk along the mat', (s) => asin(s.chest.up[0])),
   'trunk-lean-across': angle('the trunk across the mat', (s) => asin(s.chest.up[1])),
   'chest-turn': angle('the chest’s turn', (s) => heading(s.chest.forward)),
   'chest-forward-along': angle('the chest’s facing along the mat', (s) => asin(s.chest.forward[0])),

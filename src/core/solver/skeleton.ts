@@ -18,12 +18,12 @@ import {
 import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
 import { poseArm, type ArmPlan, type ArmPose } from './arm.ts';
 import { calcCentreOfMass } from './centreOfMass.ts';
-import { placeFlatFoot, poseLeg, type FootPose, type LegPose } from './leg.ts';
+import { placeFlatFoot, placeLiftedFoot, poseLeg, type FootPose, type LegPose } from './leg.ts';
 import type { Posture } from './posture.ts';
 
 /** The feet and hands of a pose, with this person's rules filled in. */
 export interface ContactPlan {
-  readonly feet: (stance: number, backFootYaw: number) => FeetPose;
+  readonly feet: (stance: number, backFootYaw: number, backHeelLift: number) => FeetPose;
   readonly arms: Readonly<Record<Place, ArmPlan>>;
   /** Knee bend a straight leg is held at, radians; null = this leg bends. */
   readonly straightKnee: Readonly<Record<Place, number | null>>;
@@ -59,20 +59,18 @@ const SOLE: readonly (readonly [number, number])[] = [
   [FOOT.toe, 0.12],
 ];
 
-/** Corner points of a flat foot's sole, seen from above. */
+/** Corner points of what bears on the floor of a foot, seen from above. */
 export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
+  const [px, py] = foot.pointing;
   const corners: Point2[] = [];
   for (const [fraction, half] of SOLE) {
-    for (const across of [-half, half]) {
-      const point = add(
-        foot.heel,
-        toWorld(foot.frame, [
-          (fraction - FOOT.heelCentre) * figure.footLength,
-          across * figure.footWidth,
-          0,
-        ]),
-      );
-      corners.push([point[0], point[1]]);
+    if (fraction < foot.bearsFrom) continue;
+    const behindToe = (fraction - FOOT.toe) * figure.footLength;
+    for (const across of [-half * figure.footWidth, half * figure.footWidth]) {
+      corners.push([
+        foot.toe[0] + px * behindToe - py * across,
+        foot.toe[1] + py * behindToe + px * across,
+      ]);
     }
   }
   return corners;
@@ -80,24 +78,29 @@ export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
 
 /**
  * Places the feet of one person's pose: the front heel centre at the origin, the back
- * foot by stance length and width. Remembers its last answer, because a solver moves
+ * foot (or its ball, with the heel up) by stance length and width. Remembers its last answer, because a solver moves
  * the rest of the body far more often than the feet.
  *
  * @param width across the mat between heel centres, metres, + on the back leg's own side
+ * @param backHeelIsUp the back foot stands on its ball, and stance runs to there
  */
 export function planFeet(
   figure: Figure,
   frontFootYaw: number,
   width: (backFootYaw: number) => number,
+  backHeelIsUp: boolean,
 ): ContactPlan['feet'] {
   const front = placeFlatFoot(figure, [0, 0, 0], frontFootYaw);
   const frontSole = soleOutline(figure, front);
-  let last: { stance: number; yaw: number; feet: FeetPose } | null = null;
-  return (stance, yaw) => {
-    if (last?.stance === stance && last.yaw === yaw) return last.feet;
-    const back = placeFlatFoot(figure, [-stance, width(yaw), 0], yaw);
+  let last: { stance: number; yaw: number; lift: number; feet: FeetPose } | null = null;
+  return (stance, yaw, lift) => {
+    if (last?.stance === stance && last.yaw === yaw && last.lift === lift) return last.feet;
+    const place: Vec3 = [-stance, width(yaw), 0];
+    const back = backHeelIsUp
+      ? placeLiftedFoot(figure, place, yaw, lift)
+      : placeFlatFoot(figure, place, yaw);
     const base = convexHull([...frontSole, ...soleOutline(figure, back)]);
-    last = { stance, yaw, feet: { front, back, base } };
+    last = { stance, yaw, lift, feet: { front, back, base } };
     return last.feet;
   };
 }
@@ -115,7 +118,7 @@ function poseChest(posture: Posture): Rotation {
 export function buildSkeleton(figure: Figure, contacts: ContactPlan, posture: Posture): Skeleton {
   const { pelvis, pelvisCentre } = posture;
   const { straightKnee, arms: plans } = contacts;
-  const feet = contacts.feet(posture.stance, posture.backFootYaw);
+  const feet = contacts.feet(posture.stance, posture.backFootYaw, posture.backHeelLift);
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
   const legs = {

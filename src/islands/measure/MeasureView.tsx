@@ -89,8 +89,8 @@ function RoundOverview({
       <h1>A short round</h1>
       <p>
         {left.length === 0
-          ? 'Everything the three poses need is measured.'
-          : `${String(left.length)} of ${String(SHORT_ROUND.length)} measures are left for warrior II, triangle and pyramid.`}{' '}
+          ? 'Everything the poses need is measured.'
+          : `${String(left.length)} of ${String(SHORT_ROUND.length)} measures are left.`}{' '}
         One reading a side is enough to begin; two make it surer. Stop at the first firm resistance;
         never press.
       </p>

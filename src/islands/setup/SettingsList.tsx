@@ -6,20 +6,22 @@ import type { WorkingStep } from '../../core/setup/working.ts';
 /** In the order in which a teacher sets them. */
 const ORDER: readonly {
   readonly id: SettingId;
-  readonly say: (value: string, raw: number) => string;
+  /** With what the number leads to and starts from, in words. */
+  readonly say: (value: string, raw: number, to: string, from: string) => string;
 }[] = [
   {
     id: 'front-heel-from-mat-edge',
     say: (value) => `front heel ${value} from the mat’s front edge`,
   },
-  { id: 'stance-length', say: (value) => `back heel ${value} behind it` },
+  { id: 'stance-length', say: (value, _raw, to) => `${to} ${value} behind it` },
   { id: 'back-heel-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  { id: 'back-ball-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
   {
     id: 'stance-width',
-    say: (value, raw) =>
+    say: (value, raw, to) =>
       Math.abs(raw) < 0.25
         ? 'both heels on one line'
-        : `back heel ${value} ${raw > 0 ? 'to its own side of' : 'across'} the front heel’s line`,
+        : `${to} ${value} ${raw > 0 ? 'to its own side of' : 'across'} the front heel’s line`,
   },
   {
     id: 'front-foot-angle',
@@ -34,9 +36,10 @@ const ORDER: readonly {
   { id: 'pelvis-short-of-square', say: (value) => `let the pelvis rest ${value} short of square` },
   {
     id: 'chest-short-of-target',
-    say: (value, raw) =>
-      raw < 2 ? 'chest open to the long edge' : `chest about ${value} short of the long edge`,
+    say: (value, raw, _to, from) =>
+      raw < 2 ? `chest facing the ${from}` : `chest about ${value} short of the ${from}`,
   },
+  { id: 'back-heel-lift', say: (value) => `back heel lifted ${value}, toes under` },
   {
     id: 'hand-height',
     say: (value, raw) => (raw < 0.5 ? 'hand on the floor' : `hand ${value} above the mat`),
@@ -55,6 +58,8 @@ const ORDER: readonly {
   },
 ];
 
+const spoken = (id: string): string => id.replaceAll('-', ' ');
+
 function writeSetting({ value, unit }: Setting, lengthUnit: LengthUnit): string {
   if (unit === 'deg') return `${String(Math.abs(Math.round(value)))}°`;
   const settable = lengthUnit === 'cm' ? Math.round(value * 2) / 2 : value;
@@ -71,7 +76,14 @@ export function SettingsList({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }
         return [
           <li key={id} id={`setting-${id}`}>
             <details>
-              <summary>{say(writeSetting(setting, unit), setting.value)}</summary>
+              <summary>
+                {say(
+                  writeSetting(setting, unit),
+                  setting.value,
+                  spoken(setting.to),
+                  spoken(setting.from),
+                )}
+              </summary>
               <Working steps={setting.working} />
             </details>
           </li>,

@@ -5,7 +5,7 @@ import type { LandmarkCm, SetUp } from '../../../src/core/setup/setUp.ts';
 import { mirrorMeasures, REFERENCE, SUPPLE, type Measures } from '../../support/people.ts';
 import { distanceCm, markOf, planPlain } from '../../support/plan.ts';
 
-const POSE_IDS = ['warrior-two', 'triangle', 'pyramid'];
+const POSE_IDS = ['warrior-two', 'triangle', 'pyramid', 'warrior-one', 'high-lunge'];
 
 /** A body whose two sides differ in every way, one leg 2 cm longer. */
 const UNEVEN: Measures = {
@@ -24,7 +24,8 @@ const UNEVEN: Measures = {
 const SEGMENTS: readonly (readonly [string, string, (m: Measures, side: Side) => number])[] = [
   ['hip', 'knee', (m, side) => at(m, 'trochanter-height', side) - at(m, 'knee-height', side)],
   ['knee', 'ankle', (m, side) => at(m, 'knee-height', side) - 7],
-  ['heel', 'toe', () => 0.9 * 24.5],
+  ['heel', 'ball', () => 0.62 * 24.5],
+  ['ball', 'toe', () => 0.28 * 24.5],
 ];
 
 function at(measures: Measures, id: keyof Measures, side: Side): number {
@@ -140,7 +141,7 @@ function rebuildHip(setUp: SetUp, side: Side, thighFootDeg: number): (readonly [
     facing = shankDown.clone().negate();
   } else {
     const legUp = between(mark(`ankle${s}`), mark(`hip${s}`)).normalize();
-    facing = between(mark(`heel${s}`), mark(`toe${s}`)).applyAxisAngle(
+    facing = between(mark(`ball${s}`), mark(`toe${s}`)).applyAxisAngle(
       legUp,
       (-outward * thighFootDeg * Math.PI) / 180,
     );

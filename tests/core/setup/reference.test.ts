@@ -117,8 +117,57 @@ describe('straight-leg poses, reference body, stance 89 cm', () => {
   });
 });
 
+describe('closed lunges', () => {
+  it.each([
+    ['reference', REFERENCE],
+    ['supple', SUPPLE],
+    ['stiff', STIFF],
+  ] as const)(
+    'warrior I, %s body: with the heel down the pelvis stays well open',
+    (_, measures) => {
+      const setUp = planPlain(measures, 'warrior-one');
+      expect(setUp.status).toBe('solved');
+      // About 30–45° is ordinary (common practice, no source); at the deepest a little more.
+      expect(settingOf(setUp, 'pelvis-short-of-square')).toBeGreaterThanOrEqual(28);
+      expect(settingOf(setUp, 'pelvis-short-of-square')).toBeLessThanOrEqual(52);
+      expectStacked(setUp);
+      expectSafe(setUp);
+    },
+  );
+
+  it('high lunge: the lifted heel lets the pelvis square to the front', () => {
+    const lunge = planPlain(REFERENCE, 'high-lunge');
+    const warrior = planPlain(REFERENCE, 'warrior-one');
+    expect(lunge.status).toBe('solved');
+    expect(settingOf(lunge, 'pelvis-short-of-square')).toBeLessThanOrEqual(10.1);
+    expect(settingOf(lunge, 'pelvis-short-of-square')).toBeLessThan(
+      settingOf(warrior, 'pelvis-short-of-square') - 20,
+    );
+    expect(settingOf(lunge, 'back-heel-lift')).toBeGreaterThanOrEqual(29.9);
+    expect(settingOf(lunge, 'back-heel-lift')).toBeLessThanOrEqual(60.1);
+    // Stance runs to the ball: it and the toes lie on the floor, the heel above it.
+    expect(markOf(lunge, 'ballLeft')[2]).toBeCloseTo(0, 3);
+    expect(markOf(lunge, 'toeLeft')[2]).toBeCloseTo(0, 3);
+    expect(markOf(lunge, 'heelLeft')[2]).toBeGreaterThan(5);
+    expect(-markOf(lunge, 'ballLeft')[0]).toBeCloseTo(settingOf(lunge, 'stance-length'), 0);
+    expectStacked(lunge);
+    expectSafe(lunge);
+  });
+
+  it('high lunge: a stiffer back hip makes it shallower, a square warrior I too', () => {
+    const lunge = planPlain(REFERENCE, 'high-lunge').depth.value!;
+    const stiffer = planPlain({ ...REFERENCE, 'hip-extension': 10 }, 'high-lunge').depth.value!;
+    expect(stiffer).toBeLessThan(lunge - 3);
+    const open = planPlain(REFERENCE, 'warrior-one').depth.value!;
+    const square = planPlain(REFERENCE, 'warrior-one', 'right', { pelvisWarriorOne: 'square' });
+    expect(
+      square.status === 'failed' || square.status === 'degraded' || square.depth.value! < open - 5,
+    ).toBe(true);
+  });
+});
+
 describe('the recommended depth', () => {
-  it.each(['warrior-two', 'triangle', 'pyramid'])(
+  it.each(['warrior-two', 'triangle', 'pyramid', 'warrior-one', 'high-lunge'])(
     '%s lies inside the deepest by its step and keeps 3°',
     (pose) => {
       for (const [experience, share] of [
@@ -130,7 +179,7 @@ describe('the recommended depth', () => {
         if (!planned.ok) throw new Error(planned.problems[0]?.message);
         const { depth, joints, status } = planned.value;
         expect(status).toBe('solved');
-        const step = pose === 'warrior-two' ? share * 90 : share * depth.deepest!;
+        const step = depth.id === 'front-knee-bend' ? share * 90 : share * depth.deepest!;
         expect(depth.deepest! - depth.value!).toBeGreaterThanOrEqual(step - 0.15);
         expect(depth.recommended).toBe(depth.value);
         for (const { toSpareDeg } of joints) {
@@ -165,7 +214,7 @@ describe('what is missing is never invented', () => {
   });
 
   it('covers with its needs every motion that a pose really calls on', () => {
-    for (const pose of ['warrior-two', 'triangle', 'pyramid']) {
+    for (const pose of ['warrior-two', 'triangle', 'pyramid', 'warrior-one', 'high-lunge']) {
       for (const measures of [REFERENCE, SUPPLE]) {
         const { joints } = planPlain({ ...measures, 'ankle-dorsiflexion-bent': 42 }, pose);
         const unknown = joints.filter(

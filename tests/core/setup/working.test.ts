@@ -13,7 +13,7 @@ function addUp(steps: readonly WorkingStep[]): number {
 }
 
 describe('workings', () => {
-  it.each(['warrior-two', 'triangle', 'pyramid'])(
+  it.each(['warrior-two', 'triangle', 'pyramid', 'warrior-one', 'high-lunge'])(
     '%s: every number follows from its own written steps within 0.1',
     (pose) => {
       let checked = 0;

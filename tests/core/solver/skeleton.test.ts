@@ -24,9 +24,10 @@ const STANDING: Posture = {
   spineRotation: 0,
   stance: 0,
   backFootYaw: 0,
+  backHeelLift: 0,
 };
 const contacts = (arms: ArmPlan = OUT): ContactPlan => ({
-  feet: planFeet(FIGURE, 0, () => 0.17),
+  feet: planFeet(FIGURE, 0, () => 0.17, false),
   arms: { front: arms, back: arms },
   straightKnee: { front: 0, back: 0 },
 });

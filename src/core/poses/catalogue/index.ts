@@ -1,10 +1,18 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
+import { highLunge } from './highLunge.ts';
 import { pyramid } from './pyramid.ts';
 import { triangle } from './triangle.ts';
+import { warriorOne } from './warriorOne.ts';
 import { warriorTwo } from './warriorTwo.ts';
 
 /** Every pose, in the order the shelf shows them. To add one, write its file and name it here. */
-export const POSES: readonly PoseDefinition[] = [warriorTwo, triangle, pyramid];
+export const POSES: readonly PoseDefinition[] = [
+  warriorTwo,
+  triangle,
+  pyramid,
+  warriorOne,
+  highLunge,
+];
 
 export const findPose = (id: string): PoseDefinition | null =>
   POSES.find((pose) => pose.id === id) ?? null;

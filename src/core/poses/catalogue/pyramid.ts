@@ -8,6 +8,8 @@ export const pyramid: PoseDefinition = {
   straightLegs: ['front', 'back'],
   frontFootYaw: 0,
   backFootYaw: { kind: 'held', at: 10 },
+  backHeelLift: null,
+  heelLine: 'two-fist-rails',
   stance: {
     rule: 'pyramidStance',
     options: {

@@ -15,6 +15,8 @@ export const triangle: PoseDefinition = {
   straightLegs: ['front', 'back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backFootYaw: OPEN_BACK_FOOT,
+  backHeelLift: null,
+  heelLine: 'heel-to-arch',
   stance: stanceBySchool({ kind: 'times', of: 'leg-length', factor: 1 }),
   arms: { front: { reach: 'down', clearOfFrontFoot: true }, back: { reach: 'out' } },
   musts: [

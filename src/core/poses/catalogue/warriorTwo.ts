@@ -16,6 +16,8 @@ export const warriorTwo: PoseDefinition = {
   straightLegs: ['back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backFootYaw: OPEN_BACK_FOOT,
+  backHeelLift: null,
+  heelLine: 'heel-to-arch',
   stance: stanceBySchool({ kind: 'free' }),
   arms: { front: { reach: 'out' }, back: { reach: 'out' } },
   musts: [

@@ -1,0 +1,100 @@
+import type { PoseDefinition } from '../poseDefinition.ts';
+import { STACKED_KNEE, stanceBySchool } from './schools.ts';
+
+export const highLunge: PoseDefinition = {
+  id: 'high-lunge',
+  name: 'High lunge',
+  sanskrit: 'Ashta Chandrasana',
+  family: 'closed',
+  straightLegs: ['back'],
+  frontFootYaw: 0,
+  backFootYaw: { kind: 'held', at: 0 },
+  backHeelLift: { from: 30, to: 65, start: 50 },
+  heelLine: 'hip-rails',
+  stance: stanceBySchool({ kind: 'free' }),
+  arms: { front: { reach: 'up' }, back: { reach: 'up' } },
+  musts: [
+    ...STACKED_KNEE,
+    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+    { quantity: 'weight-inside-base', atLeast: 2 },
+  ],
+  wishes: [
+    { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
+    { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
+    { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
+    { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+    { quantity: 'back-heel-lift', goal: 50, sigma: 10 },
+  ],
+  eases: [
+    { quantity: 'pelvis-level', goal: 0, sigma: 5 },
+    { quantity: 'spine-side-bend', goal: 0, sigma: 20 },
+    { quantity: 'spine-rotation', goal: 0, sigma: 20 },
+    { quantity: 'spine-flexion', goal: 0, sigma: 40 },
+  ],
+  depth: { quantity: 'front-knee-bend', words: 'front-knee bend', easiest: 10, textbook: 90 },
+  chestTarget: null,
+  starts: [
+    {
+      pelvisTurn: 0,
+      pelvisTilt: 20,
+      pelvisList: 0,
+      spineRotation: 0,
+      kneeBend: 70,
+      stanceShare: 1.1,
+    },
+    {
+      pelvisTurn: 0,
+      pelvisTilt: 10,
+      pelvisList: 0,
+      spineRotation: 0,
+      kneeBend: 40,
+      stanceShare: 0.9,
+    },
+  ],
+  needs: [
+    'hip-flexion',
+    'straight-leg-raise',
+    'hip-extension',
+    'hip-abduction',
+    'hip-external-rotation',
+    'hip-internal-rotation',
+    'ankle-dorsiflexion-straight',
+  ],
+  easier: 'low lunge, with the back knee down',
+  lookAt: [
+    {
+      at: 'Feet',
+      look: 'On two rails, the back heel above its toes.',
+      change: 'Move the back foot out to its rail.',
+    },
+    {
+      at: 'Front knee',
+      look: 'Above the ankle, from the side and from the front.',
+      change: 'Bend less until it stops drifting in.',
+    },
+    {
+      at: 'Pelvis',
+      look: 'Level and facing the front.',
+      change: 'Bend less, or put the back knee down.',
+    },
+    {
+      at: 'Spine',
+      look: 'Upright, the low back long.',
+      change: 'Soften the back knee before arching.',
+    },
+    {
+      at: 'Arms',
+      look: 'Up beside the ears, shoulders easy.',
+      change: 'Hands on the hips or on two blocks.',
+    },
+    { at: 'Gaze', look: 'At one point ahead.', change: 'Look a little down.' },
+    { at: 'Breath', look: 'Easy and even.', change: 'Come up by ten degrees of knee.' },
+  ],
+  wayIn: [
+    'Stand at the front heel mark, hands on hips.',
+    'Step the other foot back onto its ball, on its own rail.',
+    'Bend the front knee over the ankle and stop at the planned depth.',
+    'Raise the arms when it is steady.',
+  ],
+  wayOut: ['Hands to hips, straighten the front knee.', 'Step the back foot in.'],
+};

@@ -1,0 +1,106 @@
+import type { PoseDefinition } from '../poseDefinition.ts';
+import { STACKED_KNEE, stanceBySchool } from './schools.ts';
+
+export const warriorOne: PoseDefinition = {
+  id: 'warrior-one',
+  name: 'Warrior I',
+  sanskrit: 'Virabhadrasana I',
+  family: 'closed',
+  straightLegs: ['back'],
+  frontFootYaw: 0,
+  backFootYaw: { kind: 'free', from: 30, to: 60, start: 50 },
+  backHeelLift: null,
+  heelLine: 'hip-rails',
+  stance: stanceBySchool({ kind: 'free' }),
+  arms: { front: { reach: 'up' }, back: { reach: 'up' } },
+  musts: [
+    ...STACKED_KNEE,
+    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+    { quantity: 'weight-inside-base', atLeast: 2 },
+  ],
+  wishes: [
+    { quantity: 'chest-turn', goal: 0, sigma: 10 },
+    {
+      quantity: 'pelvis-turn',
+      goal: 0,
+      sigma: { rule: 'pelvisWarriorOne', options: { open: 30, square: 3 } },
+    },
+    { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
+    { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
+    { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+    { quantity: 'back-foot-angle', goal: 50, sigma: 10 },
+  ],
+  eases: [
+    { quantity: 'pelvis-level', goal: 0, sigma: 5 },
+    { quantity: 'spine-side-bend', goal: 0, sigma: 40 },
+    { quantity: 'spine-flexion', goal: 0, sigma: 40 },
+  ],
+  depth: { quantity: 'front-knee-bend', words: 'front-knee bend', easiest: 10, textbook: 90 },
+  chestTarget: 'front',
+  starts: [
+    {
+      pelvisTurn: 35,
+      pelvisTilt: 20,
+      pelvisList: 0,
+      spineRotation: -30,
+      kneeBend: 70,
+      stanceShare: 1.2,
+    },
+    {
+      pelvisTurn: 15,
+      pelvisTilt: 15,
+      pelvisList: 0,
+      spineRotation: -10,
+      kneeBend: 40,
+      stanceShare: 1,
+    },
+  ],
+  needs: [
+    'hip-flexion',
+    'straight-leg-raise',
+    'hip-extension',
+    'hip-abduction',
+    'hip-opening',
+    'hip-external-rotation',
+    'hip-internal-rotation',
+    'ankle-dorsiflexion-straight',
+    'trunk-rotation',
+  ],
+  easier: 'high lunge, which lifts the back heel',
+  lookAt: [
+    {
+      at: 'Feet',
+      look: 'On two rails, the back outer edge heavy.',
+      change: 'Turn the back toes more forward, or shorten by one step.',
+    },
+    {
+      at: 'Front knee',
+      look: 'Above the ankle, from the side and from the front.',
+      change: 'Bend less until it stops drifting in.',
+    },
+    {
+      at: 'Pelvis',
+      look: 'Level; it may stay open toward the back foot.',
+      change: 'Let the back hip go back.',
+    },
+    {
+      at: 'Spine',
+      look: 'Upright, the low back long.',
+      change: 'Shorten the stance before arching.',
+    },
+    {
+      at: 'Arms',
+      look: 'Up beside the ears, shoulders easy.',
+      change: 'Hands wider, or on the hips.',
+    },
+    { at: 'Gaze', look: 'Ahead, or up if the neck stays long.', change: 'Look ahead.' },
+    { at: 'Breath', look: 'Easy and even.', change: 'Come up by ten degrees of knee.' },
+  ],
+  wayIn: [
+    'Stand at the front heel mark, hands on hips.',
+    'Step the other foot back to its mark and turn it to its angle.',
+    'Bend the front knee over the ankle and stop at the planned depth.',
+    'Turn the chest to the front, then raise the arms.',
+  ],
+  wayOut: ['Lower the arms, straighten the front knee.', 'Step the back foot in.'],
+};
