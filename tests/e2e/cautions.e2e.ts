@@ -1,0 +1,76 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, openDemo } from './support.ts';
+
+test.beforeEach(async ({ page }) => {
+  await openDemo(page);
+});
+
+test('a caution that adapts is told beside the set-up; a stop sign replaces it until it is cleared', async ({
+  page,
+}) => {
+  await page.goto('/person?id=marit-sollen');
+  await page.getByLabel('A sore low back?').click();
+  // The tick is drawn from what is stored.
+  await expect(page.getByLabel('A sore low back?')).toBeChecked();
+  await page.goto('/set-up?id=marit-sollen');
+  await expect(page.getByText('No rounding, a higher hand')).toBeVisible();
+  await expect(page.locator('svg.sheet')).toBeVisible();
+
+  await page.goto('/person?id=marit-sollen');
+  await page.getByLabel('Sharp or catching pain in a joint?').click();
+  await expect(page.locator('.noted').getByText('Sharp or catching joint pain')).toBeVisible();
+  await page.getByLabel('Side').first().selectOption('left');
+  await expectAccessible(page);
+  await page.goto('/set-up?id=marit-sollen');
+  await expect(page.getByText(/^A stop sign is set/)).toBeVisible();
+  await expect(page.locator('svg.sheet')).toHaveCount(0);
+  await page.goto('/measure?id=marit-sollen');
+  await expect(page.getByRole('heading', { name: 'Stop here' })).toBeVisible();
+
+  await page.goto('/person?id=marit-sollen');
+  const clearedBy = page.getByLabel(/^Cleared by/).first();
+  await clearedBy.fill('her physiotherapist');
+  await clearedBy.blur();
+  await expect(page.locator('.noted')).toContainText('cleared by her physiotherapist');
+  await page.goto('/set-up?id=marit-sollen');
+  await expect(page.locator('svg.sheet')).toBeVisible();
+});
+
+test('what cannot be right about a person is said at its field and not saved', async ({ page }) => {
+  await page.goto('/person?id=marit-sollen');
+  const year = page.getByLabel('Born in');
+  await year.fill('84');
+  await year.blur();
+  await expect(page.getByRole('alert')).toContainText('“84” is not a year from 1900 to 2100');
+  await page.reload();
+  await expect(page.getByLabel('Born in')).toHaveValue('1984');
+  await page.getByLabel('Born in').fill('1985');
+  await page.getByLabel('Born in').blur();
+  await page.reload();
+  await expect(page.getByLabel('Born in')).toHaveValue('1985');
+});
+
+test('experience changes how far inside the limits a set-up stays', async ({ page }) => {
+  const readDepth = async (): Promise<number> => {
+    await page.goto('/set-up?id=marit-sollen');
+    await expect(page.locator('svg.sheet:not(.faded)')).toBeVisible();
+    const words = await page.locator('.sheet-sentence').textContent();
+    return Number(/bend (\d+)°/.exec(words ?? '')?.[1]);
+  };
+  const steady = await readDepth();
+  await page.goto('/person?id=marit-sollen');
+  await page.getByLabel('Experience').selectOption('new');
+  await expect(page.getByLabel('Experience')).toHaveValue('new');
+  const asNew = await readDepth();
+  expect(asNew).toBeLessThan(steady);
+});
+
+test('measures that are old are named as due again', async ({ page }) => {
+  await page.clock.setFixedTime(new Date('2026-11-25T09:00:00Z'));
+  await page.goto('/person?id=ingeborg-quill');
+  const due = page.locator('.due');
+  await expect(due).toContainText('Hip opening, left');
+  await expect(due).not.toContainText('Stature');
+  await page.goto('/person?id=marit-sollen');
+  await expect(page.getByText('Every value is fresh.')).toBeVisible();
+});
