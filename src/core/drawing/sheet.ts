@@ -17,6 +17,9 @@ export interface SheetOptions {
 
 const CM_PER_INCH = METRES_PER_INCH * 100;
 const MAT_MARGIN = 9;
+/** Fingers reach this far beyond the palm, and a crown above the ear. */
+const FINGERS = 12;
+const HEADROOM = 13;
 const NUMBER_SIZE = 1.75;
 const STANCE_SIZE = 2.5;
 
@@ -622,12 +625,22 @@ export function drawSheet(
     ...cross(weight),
     ...drawStance(sheet, stanceY),
   ];
-  const ends = [sheet.heelMark, sheet.heelMark - sheet.mat.lengthCm].map(
+  const [front, rear] = [sheet.heelMark, sheet.heelMark - sheet.mat.lengthCm].map(
     (x) => toElevation(view, [x, 0, 0])[0],
+  ) as [number, number];
+  const bodyXs = Object.values(setUp.landmarks).map((point) => toElevation(view, point)[0]);
+  const highest = Math.max(...Object.values(setUp.landmarks).map(([, , z]) => z)) + HEADROOM;
+  const leftEdge = Math.min(
+    front - MAT_MARGIN,
+    rear - MAT_MARGIN,
+    ...bodyXs.map((x) => x - FINGERS),
   );
-  const highest = Math.max(...Object.values(setUp.landmarks).map(([, , z]) => z)) + 13;
-  const leftEdge = Math.min(...ends) - MAT_MARGIN;
-  const width = sheet.mat.lengthCm + 2 * MAT_MARGIN;
+  const rightEdge = Math.max(
+    front + MAT_MARGIN,
+    rear + MAT_MARGIN,
+    ...bodyXs.map((x) => x + FINGERS),
+  );
+  const width = rightEdge - leftEdge;
   const height = highest + sheet.planY + sheet.mat.widthCm / 2 + label * 3;
   return {
     box: [leftEdge, -highest, width, height],

@@ -87,6 +87,23 @@ describe.each(['warrior-two', 'triangle', 'pyramid', 'warrior-one', 'high-lunge'
   },
 );
 
+describe('the page', () => {
+  it('holds the whole body and the whole mat, also of someone with a long reach', () => {
+    const setUp = planPlain({ ...REFERENCE, 'arm-reach': 79, 'shoulder-width': 46 }, 'warrior-two');
+    const drawing = drawSheet(findPose('warrior-two')!, setUp, { unit: 'cm', labelMm: 5 })!;
+    const [left, top, width, height] = drawing.box;
+    for (const shape of drawing.shapes) {
+      const points = shape.kind === 'polygon' || shape.kind === 'line' ? shape.points : [];
+      for (const [x, y] of points) {
+        expect(x).toBeGreaterThanOrEqual(left);
+        expect(x).toBeLessThanOrEqual(left + width);
+        expect(y).toBeGreaterThanOrEqual(top);
+        expect(y).toBeLessThanOrEqual(top + height);
+      }
+    }
+  });
+});
+
 describe('nothing to draw', () => {
   it('is null for a failed set-up', () => {
     const setUp = planPlain(

@@ -154,15 +154,10 @@ describe('closed lunges', () => {
     expectSafe(lunge);
   });
 
-  it('high lunge: a stiffer back hip makes it shallower, a square warrior I too', () => {
+  it('high lunge: a stiffer back hip makes it shallower', () => {
     const lunge = planPlain(REFERENCE, 'high-lunge').depth.value!;
     const stiffer = planPlain({ ...REFERENCE, 'hip-extension': 10 }, 'high-lunge').depth.value!;
     expect(stiffer).toBeLessThan(lunge - 3);
-    const open = planPlain(REFERENCE, 'warrior-one').depth.value!;
-    const square = planPlain(REFERENCE, 'warrior-one', 'right', { pelvisWarriorOne: 'square' });
-    expect(
-      square.status === 'failed' || square.status === 'degraded' || square.depth.value! < open - 5,
-    ).toBe(true);
   });
 });
 

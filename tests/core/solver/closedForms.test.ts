@@ -5,7 +5,7 @@ import { distance, type Vec3 } from '../../../src/core/geometry/vector.ts';
 import { placeFlatFoot, poseLeg } from '../../../src/core/solver/leg.ts';
 import type { Figure } from '../../../src/core/solver/figure.ts';
 import { REFERENCE } from '../../support/people.ts';
-import { markOf, planPlain, settingOf } from '../../support/plan.ts';
+import { planPlain, settingOf } from '../../support/plan.ts';
 
 const DEG = Math.PI / 180;
 /** A straight leg that is allowed no bend at all. */
@@ -87,21 +87,29 @@ describe('a leg between hip and foot', () => {
   });
 });
 
-describe('closed forms that solved set-ups must meet', () => {
-  it('triangle: the angle between the legs is 2·asin((S − w) / (2·hipToAnkle)), ankle to ankle', () => {
-    const setUp = planPlain(REFERENCE, 'triangle', 'right', { stance: 'fixed', fixedStanceCm: 89 });
-    const [hf, hb] = [markOf(setUp, 'hipRight'), markOf(setUp, 'hipLeft')];
-    const [af, ab] = [markOf(setUp, 'ankleRight'), markOf(setUp, 'ankleLeft')];
-    // Along the mat: the hip line takes w of the ankles' distance, the legs the rest.
-    const w = hf[0] - hb[0];
-    const span = af[0] - ab[0];
-    const lean = (hip: readonly number[], ankle: readonly number[]): number =>
-      Math.atan2(Math.abs(ankle[0]! - hip[0]!), hip[2]! - ankle[2]!);
-    const between = lean(hf, af) + lean(hb, ab);
-    // The formula is that of the legs' own plane; hips of unequal height part from it a little.
-    expect(between / DEG).toBeGreaterThan((2 * Math.asin((span - w) / 164)) / DEG - 3);
-    expect(between / DEG).toBeLessThan((2 * Math.asin((span - w) / 164)) / DEG + 6);
-  });
+describe('closed forms', () => {
+  it.each([0.7, 0.89, 1.1])(
+    'straight legs %f m apart: angle 2·asin((S − w) / (2·hipToAnkle)), hips √(hipToAnkle² − ((S − w)/2)²) up',
+    (span) => {
+      const w = 2 * FIGURE.halfHips;
+      const half = (span - w) / 2;
+      const height = Math.sqrt(0.82 ** 2 - half ** 2);
+      // A straddle: pelvis square to the long edge, both feet parallel to it, hips level.
+      const pelvis = aboutUp(90 * DEG);
+      const frontFoot = placeFlatFoot(FIGURE, [0, 0, 0], 90 * DEG);
+      const backFoot = placeFlatFoot(FIGURE, [-span, 0, 0], 90 * DEG);
+      const hip = (x: number): Vec3 => [x, frontFoot.ankle[1], frontFoot.ankle[2] + height];
+      const front = poseLeg(FIGURE, 'front', pelvis, hip(-half), frontFoot, NO_BEND);
+      const back = poseLeg(FIGURE, 'back', pelvis, hip(-half - w), backFoot, NO_BEND);
+      for (const leg of [front, back]) {
+        expect(leg.overreach).toBeCloseTo(0, 12);
+        expect(leg.hipAngles.flexion).toBeCloseTo(0, 9);
+        expect(leg.ankleAngles.inversion).toBeCloseTo(Math.asin(half / 0.82), 9);
+      }
+      const between = front.hipAngles.abduction + back.hipAngles.abduction;
+      expect(between).toBeCloseTo(2 * Math.asin((span - w) / (2 * 0.82)), 9);
+    },
+  );
 
   it('right-angle warrior II, pelvis level and square: S = thigh + √(hipToAnkle² − shank²) + w − 0.15 foot', () => {
     // A body with more range than the pose can ask, so that nothing but lengths decides.
