@@ -1,4 +1,8 @@
+import { NO_ROTATION } from '../../src/core/geometry/rotation.ts';
+import type { ArmPlan } from '../../src/core/solver/arm.ts';
 import type { Figure } from '../../src/core/solver/figure.ts';
+import type { Posture } from '../../src/core/solver/posture.ts';
+import { planFeet, type ContactPlan } from '../../src/core/solver/skeleton.ts';
 
 const LIMB = { thigh: 0.42, shank: 0.4, armReach: 0.62, thighFootAngle: 0 };
 
@@ -16,3 +20,35 @@ export const FIGURE: Figure = {
   trunk: 0.5,
   halfShoulders: 0.18,
 };
+
+/** Standing with feet side by side, every joint at zero; the hips over the ankles. */
+export const STANDING: Posture = {
+  pelvisCentre: [0.03675, 0.085, 0.89],
+  pelvis: NO_ROTATION,
+  spineFlexion: 0,
+  spineSideBend: 0,
+  spineRotation: 0,
+  stance: 0,
+  widening: 0,
+  frontFootYaw: 0,
+  backFootYaw: 0,
+  backHeelLift: 0,
+  backHipFlexion: 0,
+  backHipAbduction: 0,
+  backHipRotation: 0,
+  backKneeOut: 0,
+};
+
+export const ARM_OUT: ArmPlan = { reach: 'out', bears: false, clearFrontFoot: null };
+
+/** Both feet flat on rails this wide, arms as given. */
+export const standOn = (
+  width: number,
+  arm: ArmPlan = ARM_OUT,
+  straightKnee: number | null = 0,
+): ContactPlan => ({
+  feet: planFeet(FIGURE, 'flat', () => width),
+  soleAt: 'calf',
+  arms: { front: arm, back: arm },
+  straightKnee: { front: straightKnee, back: straightKnee },
+});

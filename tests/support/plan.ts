@@ -1,7 +1,7 @@
 import type { Side } from '../../src/core/measures/protocol.ts';
 import type { HouseRules } from '../../src/core/rules/houseRules.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
-import type { LandmarkCm, SettingId, SetUp } from '../../src/core/setup/setUp.ts';
+import type { DepthReport, LandmarkCm, SettingId, SetUp } from '../../src/core/setup/setUp.ts';
 import { PLAIN_RULES, recordOf, type Measures } from './people.ts';
 
 /** Plans with plain limits; a problem is the test's failure. */
@@ -30,3 +30,9 @@ export function markOf(setUp: SetUp, name: string): LandmarkCm {
 
 export const distanceCm = (a: LandmarkCm, b: LandmarkCm): number =>
   Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+
+/** The depth of a set-up whose pose has one. */
+export function depthOf({ depth, pose }: SetUp): DepthReport {
+  if (depth === null) throw new Error(`${pose} has no depth`);
+  return depth;
+}

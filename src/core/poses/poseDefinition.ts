@@ -26,13 +26,46 @@ export interface WishDefinition {
 export type StanceDefinition =
   | { readonly kind: 'free' }
   | { readonly kind: 'times'; readonly of: 'leg-length' | 'wrist-span'; readonly factor: number }
-  | { readonly kind: 'longest-up-to'; readonly of: 'leg-length'; readonly factor: number }
-  | { readonly kind: 'fixed' };
+  | {
+      readonly kind: 'longest-up-to';
+      readonly of: 'leg-length' | 'wrist-span';
+      readonly factor: number;
+    }
+  | { readonly kind: 'fixed' }
+  /** Feet side by side, or one foot alone on the floor. */
+  | { readonly kind: 'none' };
+
+/** An angle the solver may choose between two ends, or one that is held. */
+export type AngleDefinition =
+  | { readonly kind: 'free'; readonly from: number; readonly to: number; readonly start: ByRule }
+  | { readonly kind: 'held'; readonly at: ByRule };
+
+/**
+ * What the back leg stands on.
+ * `flat`: the whole foot. `ball`: its ball, heel up. `knee-toes-tucked` and
+ * `knee-foot-flat`: its knee on a pad. `shin-on-wall`: its knee at a wall, the shin up
+ * it. `lifted`: nothing. `on-front-leg`: its sole rests on the inside of the front leg.
+ */
+export type BackContact =
+  | 'flat'
+  | 'ball'
+  | 'knee-toes-tucked'
+  | 'knee-foot-flat'
+  | 'shin-on-wall'
+  | 'lifted'
+  | 'on-front-leg';
 
 export interface ArmDefinition {
-  readonly reach: 'out' | 'down' | 'up';
+  /**
+   * `out`: in line with the shoulders. `up`, `beside`: along the trunk, up or down.
+   * `forward`: where the chest faces. `down`: plumb to a prop or the floor.
+   * `on-back-leg`: toward the back knee, without weight. `folded`: palms at the breastbone.
+   */
+  readonly reach: 'out' | 'down' | 'up' | 'beside' | 'forward' | 'on-back-leg' | 'folded';
   /** A prop under this hand is kept clear of the front foot. */
   readonly clearOfFrontFoot?: boolean;
+  /** This hand bears weight: it widens the base. */
+  readonly bears?: boolean;
 }
 
 export interface StartDefinition {
@@ -44,6 +77,31 @@ export interface StartDefinition {
   readonly kneeBend: number;
   /** Stance as a share of hip to ankle. */
   readonly stanceShare: number;
+  /** Hip angles of a lifted back leg: flexion, abduction, external rotation. */
+  readonly lifted?: readonly [number, number, number];
+}
+
+/** One thing that grows from easy to the textbook shape. Degrees or centimetres. */
+export interface DepthDefinition {
+  readonly quantity: QuantityId;
+  /** Words for the depth: what a teacher sees grow. */
+  readonly words: string;
+  readonly easiest: number;
+  readonly textbook: number;
+}
+
+/** A level of a pose: another support or shape, as changes to some of its data. */
+export interface LevelDefinition {
+  readonly id: string;
+  readonly name: string;
+  readonly changes: Partial<Omit<PoseDefinition, 'id' | 'levels'>>;
+}
+
+/** The motion that should run out first in three made-up bodies; a test holds the pose to it. */
+export interface ExpectedLimits {
+  readonly reference: readonly string[];
+  readonly stiff: readonly string[];
+  readonly supple: readonly string[];
 }
 
 /** A pose as data. Degrees and centimetres; the front leg is the right one. */
@@ -51,37 +109,50 @@ export interface PoseDefinition {
   readonly id: string;
   readonly name: string;
   readonly sanskrit: string;
-  readonly family: 'open' | 'closed';
+  readonly family: 'open' | 'closed' | 'neutral';
+  /** Where the origin of the drawing lies; without it, under the front heel. */
+  readonly origin?: 'mid-stance';
+  /**
+   * Another pose that gives this one its legs: its feet and its knee bend are solved
+   * first, for this person and side, and held.
+   */
+  readonly restsOn?: { readonly pose: string; readonly level?: string };
   readonly straightLegs: readonly Place[];
-  readonly frontFootYaw: ByRule;
-  readonly backFootYaw:
-    | { readonly kind: 'free'; readonly from: number; readonly to: number; readonly start: ByRule }
-    | { readonly kind: 'held'; readonly at: ByRule };
-  /** A lifted back heel turns about the ball of the foot, within these degrees; null = the heel is down. */
+  readonly frontFootYaw: AngleDefinition;
+  readonly backContact: BackContact;
+  readonly backFootYaw: AngleDefinition;
+  /** A lifted back heel turns about the ball of the foot, within these degrees; null = not on the ball. */
   readonly backHeelLift: {
     readonly from: number;
     readonly to: number;
     readonly start: number;
   } | null;
+  /** A sole on the front leg: at its ankle, its calf or high on its thigh, never at the knee. */
+  readonly soleAt?: 'ankle' | 'calf' | 'thigh';
   /** How far apart the heels stand across the mat, unless a rule says otherwise. */
-  readonly heelLine: 'heel-to-arch' | 'hip-rails' | 'two-fist-rails';
+  readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-rails' | 'two-fist-rails';
+  /** The front foot may step outward by up to this, cm. */
+  readonly mostWidening?: number;
   readonly stance: ByRule<StanceDefinition>;
   readonly arms: Readonly<Record<Place, ArmDefinition>>;
+  /** Shares of a measured trunk range that this pose may use; without it, all of it. */
+  readonly trunkShares?: { readonly rotation?: number; readonly extension?: number };
   readonly musts: readonly MustDefinition[];
   readonly wishes: readonly WishDefinition[];
   readonly eases: readonly WishDefinition[];
-  readonly depth: {
-    readonly quantity: QuantityId;
-    /** Words for the depth: what a teacher sees grow. */
-    readonly words: string;
-    readonly easiest: number;
-    readonly textbook: number;
-  };
+  /** A depth that is taken first and held while the last one grows. */
+  readonly firstDepth?: DepthDefinition;
+  /** null = one set-up, no degrees of it. */
+  readonly depth: DepthDefinition | null;
   /** The chest's wish that is told as “short of”, if the pose has one. */
   readonly chestTarget: 'long-edge' | 'front' | null;
   readonly starts: readonly StartDefinition[];
   /** Ranges that a must needs: without them there is no full set-up. */
   readonly needs: readonly MeasureId[];
+  readonly expected: ExpectedLimits | null;
+  /** Other levels of it, from easy to demanding; the pose's own data is its usual one. */
+  readonly levels: readonly LevelDefinition[];
+  /** What to do when it cannot be held. */
   readonly easier: string;
   /** What to look at, in order, and what to change first. */
   readonly lookAt: readonly {

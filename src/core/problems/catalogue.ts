@@ -92,6 +92,11 @@ const entries = {
     message: '{path}: there is no pose called “{text}”.',
     hint: 'Choose one of: {known}.',
   },
+  'unknown-level': {
+    severity: 'error',
+    message: '{path}: this pose has no level called “{text}”.',
+    hint: 'Leave it out, or choose one of: {known}.',
+  },
   // Measures
   'missing-measure': {
     severity: 'error',

@@ -1,8 +1,11 @@
 import type { Body } from '../body/body.ts';
 import { hipToAnkle } from '../body/body.ts';
-import { fromYawTiltList } from '../geometry/rotation.ts';
-import type { Side } from '../measures/protocol.ts';
+import { FOOT } from '../body/proportions.ts';
+import { fromYawTiltList, type Rotation } from '../geometry/rotation.ts';
+import { addScaled, type Vec3 } from '../geometry/vector.ts';
+import { otherSide, type Side } from '../measures/protocol.ts';
 import type {
+  AngleDefinition,
   ArmDefinition,
   MustDefinition,
   PoseDefinition,
@@ -14,7 +17,8 @@ import { BOOK_STANCE_CM, type HouseRules } from '../rules/houseRules.ts';
 import type { ArmPlan } from '../solver/arm.ts';
 import { figureOf } from '../solver/figure.ts';
 import type { Must, PoseTask, Wish } from '../solver/poseTask.ts';
-import type { Posture } from '../solver/posture.ts';
+import type { QuantityId } from '../poses/quantityId.ts';
+import type { PartId, Parts, Posture } from '../solver/posture.ts';
 import { planFeet } from '../solver/skeleton.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
@@ -45,11 +49,12 @@ export function findStance(
   frontSide: Side,
   rules: HouseRules,
 ): StancePlan {
-  if (rules.stance === 'fixed') {
+  const bothFeetDown = pose.backContact === 'flat' || pose.backContact === 'ball';
+  const definition = resolveRule(pose.stance, rules);
+  if (rules.stance === 'fixed' && bothFeetDown && definition.kind !== 'none') {
     const cm = rules.fixedStanceCm ?? BOOK_STANCE_CM;
     return { definition: { kind: 'fixed' }, metres: metresFromCm(cm) };
   }
-  const definition = resolveRule(pose.stance, rules);
   switch (definition.kind) {
     case 'times':
     case 'longest-up-to': {
@@ -58,13 +63,17 @@ export function findStance(
     }
     case 'free':
       return { definition, metres: null };
+    case 'none':
+      return { definition, metres: 0 };
     case 'fixed':
       throw new Error(`Pose ${pose.id} names a fixed stance without the rule`);
   }
 }
 
-function toScale(quantity: MustDefinition['quantity'], value: number): number {
-  return getQuantity(quantity).kind === 'angle' ? radiansFromDegrees(value) : metresFromCm(value);
+function toScale(quantity: QuantityId, value: number): number {
+  const { kind } = getQuantity(quantity);
+  if (kind === 'percent') return value;
+  return kind === 'angle' ? radiansFromDegrees(value) : metresFromCm(value);
 }
 
 function resolveMust(must: MustDefinition, rules: HouseRules): Must {
@@ -85,48 +94,150 @@ function resolveWish(wish: WishDefinition, rules: HouseRules): Wish {
 function resolveArm(arm: ArmDefinition): ArmPlan {
   return {
     reach: arm.reach,
+    bears: arm.bears === true,
     clearFrontFoot: arm.clearOfFrontFoot === true ? metresFromCm(HALF_BLOCK_CM) : null,
   };
 }
 
-/** A posture to start from: the pelvis above the front knee's bend, between the feet. */
-function buildStart(
+/** Below this a leg counts as straight when a start is built, degrees. */
+const NEARLY_STRAIGHT_DEG = 5;
+/** Hips of a kneeling start stand this far ahead of the knee, metres. */
+const KNEELING_AHEAD = 0.03;
+
+/** Where the pelvis starts: over the bent front knee, midway between straight legs, over the one foot or knee. */
+function findStartCentre(
+  pose: PoseDefinition,
   start: StartDefinition,
   body: Body,
   frontSide: Side,
-  stance: number | null,
-  backFootYaw: number,
-  backHeelLiftDeg: number,
-): Posture {
+  stance: number,
+  pelvis: Rotation,
+): Vec3 {
   const bend = radiansFromDegrees(start.kneeBend);
   const { [frontSide]: thigh } = body.thigh;
-  const along = stance ?? start.stanceShare * hipToAnkle(body, frontSide);
+  const bent = start.kneeBend > NEARLY_STRAIGHT_DEG;
   const height = body.ankleHeight + body.shank[frontSide] + thigh * Math.cos(bend);
-  // With both legs straight the hips hang midway; a bent front knee holds them behind it.
-  const behind = start.kneeBend > 5 ? thigh * Math.sin(bend) : along / 2;
-  const drop =
-    start.kneeBend > 5 ? 0 : height - Math.sqrt(Math.max(0.01, height ** 2 - (along / 2) ** 2));
+  switch (pose.backContact) {
+    case 'lifted':
+    case 'on-front-leg': {
+      const ahead = (FOOT.ankle - FOOT.heelCentre) * body.footLength;
+      const overFoot: Vec3 = [ahead, 0, height - 0.005];
+      return addScaled(overFoot, pelvis.left, body.hipCentreDistance / 2);
+    }
+    case 'knee-toes-tucked':
+    case 'knee-foot-flat':
+      return [KNEELING_AHEAD - stance, 0, body.thigh[otherSide(frontSide)]];
+    case 'shin-on-wall':
+      return [0 - thigh, 0, body.ankleHeight + body.shank[frontSide]];
+    default: {
+      // With both legs straight the hips hang midway; a bent front knee holds them behind it.
+      const behind = bent ? thigh * Math.sin(bend) : stance / 2;
+      const drop = bent ? 0 : height - Math.sqrt(Math.max(0.01, height ** 2 - (stance / 2) ** 2));
+      return [-behind, 0, height - drop];
+    }
+  }
+}
+
+/** A posture to start from. */
+function buildStart(
+  pose: PoseDefinition,
+  start: StartDefinition,
+  body: Body,
+  frontSide: Side,
+  held: Partial<Parts>,
+): Posture {
+  const stance = held.stance ?? start.stanceShare * hipToAnkle(body, frontSide);
+  const pelvis = fromYawTiltList({
+    yaw: radiansFromDegrees(start.pelvisTurn),
+    tilt: radiansFromDegrees(start.pelvisTilt),
+    list: radiansFromDegrees(start.pelvisList),
+  });
+  const [flexion, abduction, rotation] = start.lifted ?? [0, 0, 0];
   return {
-    pelvisCentre: [-behind, 0, height - drop],
-    pelvis: fromYawTiltList({
-      yaw: radiansFromDegrees(start.pelvisTurn),
-      tilt: radiansFromDegrees(start.pelvisTilt),
-      list: radiansFromDegrees(start.pelvisList),
-    }),
+    pelvisCentre: findStartCentre(pose, start, body, frontSide, stance, pelvis),
+    pelvis,
     spineFlexion: 0,
     spineSideBend: 0,
     spineRotation: radiansFromDegrees(start.spineRotation),
-    stance: along,
-    backFootYaw,
-    backHeelLift: radiansFromDegrees(backHeelLiftDeg),
+    widening: 0,
+    frontFootYaw: 0,
+    backFootYaw: 0,
+    backHeelLift: 0,
+    backHipFlexion: radiansFromDegrees(flexion),
+    backHipAbduction: radiansFromDegrees(abduction),
+    backHipRotation: radiansFromDegrees(rotation),
+    backKneeOut: Math.PI / 4,
+    ...held,
+    stance,
   };
 }
+
+/** An angle's start, and whether the solver may move it. */
+function resolveAngle(
+  angle: AngleDefinition,
+  rules: HouseRules,
+  forced: number | null,
+): { readonly rad: number; readonly free: boolean } {
+  const chosen = resolveRule(angle.kind === 'free' ? angle.start : angle.at, rules);
+  return {
+    rad: radiansFromDegrees(forced ?? chosen),
+    free: angle.kind === 'free' && forced === null,
+  };
+}
+
+/** Parts that this pose leaves to the solver beside pelvis and spine. */
+function findFreeParts(
+  pose: PoseDefinition,
+  stanceIsFree: boolean,
+  frontFootIsFree: boolean,
+  backFootIsFree: boolean,
+): PartId[] {
+  const free: PartId[] = [];
+  if (stanceIsFree) free.push('stance');
+  if ((pose.mostWidening ?? 0) > 0) free.push('widening');
+  if (frontFootIsFree) free.push('frontFootYaw');
+  if (backFootIsFree) free.push('backFootYaw');
+  if (pose.backHeelLift !== null) free.push('backHeelLift');
+  if (pose.backContact === 'lifted') {
+    free.push('backHipFlexion', 'backHipAbduction', 'backHipRotation');
+  }
+  if (pose.backContact === 'on-front-leg') free.push('backKneeOut');
+  return free;
+}
+
+/** Ends of what is free, as musts. */
+function findPartMusts(pose: PoseDefinition, free: readonly PartId[]): MustDefinition[] {
+  const musts: MustDefinition[] = [];
+  const between = (quantity: QuantityId, from: number, to: number): void => {
+    musts.push({ quantity, atLeast: from, atMost: to });
+  };
+  const { frontFootYaw: front, backFootYaw: back, backHeelLift: lift } = pose;
+  if (free.includes('widening')) between('widening', 0, pose.mostWidening ?? 0);
+  if (free.includes('frontFootYaw') && front.kind === 'free') {
+    between('front-foot-angle', front.from, front.to);
+  }
+  if (free.includes('backFootYaw') && back.kind === 'free') {
+    between('back-foot-angle', back.from, back.to);
+  }
+  if (lift !== null) between('back-heel-lift', lift.from, lift.to);
+  return musts;
+}
+
+/** What is held from another pose's answer or an earlier solve, metres and radians. */
+export interface HeldLegs {
+  readonly parts: Partial<Parts>;
+  /** null = the pose's own. */
+  readonly frontKnee: number | null;
+}
+
+export const NOTHING_HELD: HeldLegs = { parts: {}, frontKnee: null };
 
 /**
  * Fills a pose with one person's lengths, limits and house rules.
  *
  * @param frontSide the real side of the front leg; the task itself has it on the right
- * @param heldStance stance found before, metres; null = as the pose and rules say
+ * @param held what is known before: a stance found first, or the legs of the pose this one rests on
+ * @param near a posture to start from before the pose's own starts
  */
 export function buildTask(
   pose: PoseDefinition,
@@ -134,58 +245,70 @@ export function buildTask(
   ranges: PlanningRanges,
   frontSide: Side,
   rules: HouseRules,
-  heldStance: number | null,
+  held: HeldLegs = NOTHING_HELD,
+  near: Posture | null = null,
 ): BuiltTask {
   const planned = findStance(pose, body, frontSide, rules);
-  const longest = planned.definition.kind === 'longest-up-to' && heldStance === null;
-  const stance = heldStance ?? (longest ? null : planned.metres);
+  const longest = planned.definition.kind === 'longest-up-to' && held.parts.stance === undefined;
+  const stance = held.parts.stance ?? (longest ? null : planned.metres);
   const heelLine = findHeelLine(pose, body, rules);
-  const foot = pose.backFootYaw;
-  const schoolYaw = resolveRule(foot.kind === 'free' ? foot.start : foot.at, rules);
-  const yaw = radiansFromDegrees(rules.backFootDeg ?? schoolYaw);
-  const footIsFree = foot.kind === 'free' && rules.backFootDeg === null;
+  const standsOnBackFoot = pose.backContact === 'flat' || pose.backContact === 'ball';
+  const frontFoot = resolveAngle(pose.frontFootYaw, rules, null);
+  const backFoot = resolveAngle(
+    pose.backFootYaw,
+    rules,
+    pose.backFootYaw.kind === 'free' ? rules.backFootDeg : null,
+  );
+  const free = findFreeParts(
+    pose,
+    stance === null,
+    frontFoot.free,
+    backFoot.free && standsOnBackFoot,
+  ).filter((part) => held.parts[part] === undefined);
   const thighFootAngle = (side: Side): number =>
     radiansFromDegrees(findRange(ranges, 'thigh-foot-angle', side)?.use.value ?? 0);
   const straight = radiansFromDegrees(STRAIGHT_KNEE_DEG[rules.straightKnees]);
-  const musts = pose.musts.map((must) => resolveMust(must, rules));
-  if (footIsFree) {
-    const { from, to } = foot;
-    musts.push(resolveMust({ quantity: 'back-foot-angle', atLeast: from, atMost: to }, rules));
-  }
-  const lift = pose.backHeelLift;
-  if (lift !== null) {
-    const { from, to } = lift;
-    musts.push(resolveMust({ quantity: 'back-heel-lift', atLeast: from, atMost: to }, rules));
+  const musts = [...pose.musts, ...findPartMusts(pose, free)].map((must) =>
+    resolveMust(must, rules),
+  );
+  if (held.frontKnee !== null) {
+    musts.push({ quantity: 'front-knee-bend', atLeast: held.frontKnee, atMost: held.frontKnee });
   }
   const wishes = pose.wishes
-    .filter((wish) => footIsFree || wish.quantity !== 'back-foot-angle')
+    .filter((wish) => wish.quantity !== 'back-foot-angle' || free.includes('backFootYaw'))
     .map((wish) => resolveWish(wish, rules));
   const figure = figureOf(body, frontSide, {
     left: thighFootAngle('left'),
     right: thighFootAngle('right'),
   });
-  const frontFootYaw = radiansFromDegrees(resolveRule(pose.frontFootYaw, rules));
+  const parts: Partial<Parts> = {
+    frontFootYaw: frontFoot.rad,
+    backFootYaw: backFoot.rad,
+    backHeelLift: radiansFromDegrees(pose.backHeelLift?.start ?? 0),
+    ...(stance === null ? {} : { stance }),
+    ...held.parts,
+  };
+  const starts = pose.starts.map((start) => buildStart(pose, start, body, frontSide, parts));
   return {
     stance: planned,
     heelLine,
     task: {
       figure,
       contacts: {
-        feet: planFeet(figure, frontFootYaw, heelLine.width, lift !== null),
+        feet: planFeet(figure, pose.backContact, heelLine.width),
+        soleAt: pose.soleAt ?? 'calf',
         arms: { front: resolveArm(pose.arms.front), back: resolveArm(pose.arms.back) },
         straightKnee: {
           front: pose.straightLegs.includes('front') ? straight : null,
           back: pose.straightLegs.includes('back') ? straight : null,
         },
       },
-      limits: toSolverLimits(ranges, frontSide),
+      limits: toSolverLimits(ranges, frontSide, pose.trunkShares ?? {}),
       musts,
       wishes,
       eases: pose.eases.map((ease) => resolveWish(ease, rules)),
-      held: { stance: stance !== null, backFootYaw: !footIsFree, backHeelLift: lift === null },
-      starts: pose.starts.map((start) =>
-        buildStart(start, body, frontSide, stance, yaw, lift?.start ?? 0),
-      ),
+      free,
+      starts: near === null ? starts : [near, ...starts],
     },
   };
 }

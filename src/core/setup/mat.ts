@@ -1,5 +1,6 @@
 import type { Figure } from '../solver/figure.ts';
-import { soleOutline, type Skeleton } from '../solver/skeleton.ts';
+import { soleOutline } from '../solver/foot.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { plain, type WorkingStep } from './working.ts';
 

@@ -5,24 +5,31 @@ import { calcMeasureSet, type MeasureSet } from '../measures/measureSet.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose, POSES } from '../poses/catalogue/index.ts';
-import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import { withLevel } from '../poses/level.ts';
+import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { DEFAULT_RULES, type HouseRules } from '../rules/houseRules.ts';
-import type { PoseTask } from '../solver/poseTask.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { calcWishOff, toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import { soleOutline, type Skeleton } from '../solver/skeleton.ts';
-import { reachFarthest } from '../solver/solve.ts';
-import { cmFromMetres, degreesFromRadians, radiansFromDegrees } from '../units/brands.ts';
-import { buildTask, findStance, type BuiltTask } from './buildTask.ts';
-import { findDepth, type DepthAnswer } from './findDepth.ts';
+import { soleOutline } from '../solver/foot.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
+import type { BuiltTask } from './buildTask.ts';
+import type { DepthAnswer, HeldDepth } from './findDepth.ts';
 import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
 import { calcLandmarks } from './landmarks.ts';
 import { layOnMat } from './mat.ts';
 import { calcPlanningRanges, findMissingMeasures, type PlanningRanges } from './planningLimits.ts';
 import { getReserve } from './reserve.ts';
 import { calcSettings } from './settings.ts';
-import { SET_UP_FORMAT, SET_UP_VERSION, type JointReport, type SetUp } from './setUp.ts';
+import {
+  SET_UP_FORMAT,
+  SET_UP_VERSION,
+  type DepthReport,
+  type JointReport,
+  type SetUp,
+} from './setUp.ts';
+import { solvePose, type PoseAnswer } from './solvePose.ts';
 import { closeSum, limitStep, term, type WorkingStep } from './working.ts';
 
 /** A joint counts as at its limit when this little is left, degrees. */
@@ -35,6 +42,7 @@ const FALLS_SHORT_DEG = 1;
 interface Request {
   readonly record: PersonRecord;
   readonly pose: PoseDefinition;
+  readonly level: string | null;
   readonly side: Side;
   readonly rules: HouseRules;
 }
@@ -47,21 +55,28 @@ interface Request {
  * @param poseId one of poses/catalogue
  * @param side the front (or standing) leg
  * @param rules house rules that differ from the defaults
+ * @param level one of the pose's levels; null = the pose as it is usually done
  * @returns a set-up, which may say `failed` (an answer too), or problems:
- *   `unknown-pose`, `missing-measure`, and those of the body
+ *   `unknown-pose`, `unknown-level`, `missing-measure`, and those of the body
  */
 export function planSetUp(
   record: PersonRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules> = {},
+  level: string | null = null,
 ): Result<SetUp> {
-  const pose = findPose(poseId);
-  if (pose === null) {
+  const usual = findPose(poseId);
+  if (usual === null) {
     const known = POSES.map((each) => each.id);
     return { ok: false, problems: [problem('unknown-pose', 'pose', { text: poseId, known })] };
   }
-  const request: Request = { record, pose, side, rules: { ...DEFAULT_RULES, ...rules } };
+  if (level !== null && !usual.levels.some((each) => each.id === level)) {
+    const known = usual.levels.map((each) => each.id);
+    return { ok: false, problems: [problem('unknown-level', 'level', { text: level, known })] };
+  }
+  const pose = withLevel(usual, level);
+  const request: Request = { record, pose, level, side, rules: { ...DEFAULT_RULES, ...rules } };
   const stopSigns = findStopSigns(record.person);
   if (stopSigns.length > 0) return { ok: true, value: describeStopped(request, stopSigns) };
 
@@ -73,24 +88,28 @@ export function planSetUp(
   return { ok: true, value: solveSetUp(request, set, body.value) };
 }
 
+const describeNoDepth = ({ quantity, textbook }: DepthDefinition): DepthReport => ({
+  id: quantity,
+  value: null,
+  unit: getQuantity(quantity).kind === 'length' ? 'cm' : 'deg',
+  recommended: null,
+  deepest: null,
+  textbook,
+  working: [],
+});
+
 /** What every set-up says before anything is solved. */
-function describeUnsolved({ record, pose, side, rules }: Request): SetUp {
+function describeUnsolved({ record, pose, level, side, rules }: Request): SetUp {
   return {
     format: SET_UP_FORMAT,
     version: SET_UP_VERSION,
     pose: pose.id,
+    level,
     side,
     status: 'failed',
     provisional: rules.provisional,
-    depth: {
-      id: pose.depth.quantity,
-      value: null,
-      unit: 'deg',
-      recommended: null,
-      deepest: null,
-      textbook: pose.depth.textbook,
-      working: [],
-    },
+    depth: pose.depth === null ? null : describeNoDepth(pose.depth),
+    firstDepth: pose.firstDepth === undefined ? null : describeNoDepth(pose.firstDepth),
     settings: [],
     pelvis: null,
     landmarks: {},
@@ -118,47 +137,21 @@ const describeStopped = (request: Request, problems: readonly Problem[]): SetUp 
   problems,
 });
 
-/**
- * While the longest stance is looked for, wishes may stretch by one tolerance only and
- * every joint keeps two degrees more than it must, so that the depth found in it
- * afterwards still has room. Our modelling choice.
- */
-const WISHES_IN_LONGEST = 1;
-const MORE_TO_SPARE_IN_LONGEST_DEG = 2;
-/** No pyramid is looked for below half the stance its rule wants. Our modelling choice. */
-const SHORTEST_SHARE = 0.5;
-
-/** Some stances are as long as can be, up to a rule: found once, then held. */
-function findHeldStance(request: Request, body: Body, ranges: PlanningRanges): number | null {
-  const { pose, side, rules } = request;
-  const { definition, metres } = findStance(pose, body, side, rules);
-  if (definition.kind !== 'longest-up-to' || metres === null) return null;
-  const { task } = buildTask(pose, body, ranges, side, rules, null);
-  const spare = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
-  const aim = {
-    toSpare: radiansFromDegrees(spare + MORE_TO_SPARE_IN_LONGEST_DEG),
-    wishesWithin: WISHES_IN_LONGEST,
-  };
-  const way = { quantity: 'stance', from: metres * SHORTEST_SHARE, to: metres } as const;
-  const longest = reachFarthest(task, way, aim, null);
-  return longest.kept ? Math.min(metres, longest.skeleton.posture.stance) : metres;
-}
-
 function solveSetUp(request: Request, set: MeasureSet, body: Body): SetUp {
   const { record, pose, side, rules } = request;
   const { experience } = record.person;
   const ranges = calcPlanningRanges(set, rules, getReserve(rules, experience));
-  const held = findHeldStance(request, body, ranges);
-  const built = buildTask(pose, body, ranges, side, rules, held);
-  const found = findDepth(built.task, pose, rules, experience);
+  const answer = solvePose({ pose, body, ranges, side, rules, experience });
+  const { found, built } = answer;
   const unsolved = describeUnsolved(request);
   const known: SetUp = {
     ...unsolved,
-    depth: { ...unsolved.depth, deepest: toTenths(found.deepestDeg) },
+    depth: describeDepth(pose.depth, found, rules),
+    firstDepth: describeDepth(pose.firstDepth ?? null, answer.first, rules),
     provenance: { ...unsolved.provenance, measures: listUses(body, ranges) },
   };
   if (found.kind === 'cannot') {
-    return { ...known, problems: [describeFailure(request, built.task, found)] };
+    return { ...known, problems: [describeFailure(request, answer, found)] };
   }
   return describeSolved(request, known, body, built, found);
 }
@@ -174,7 +167,7 @@ const listUses = (body: Body, ranges: PlanningRanges): SetUp['provenance']['meas
 /** Names what stands in the way: the joints that would have to give, by how much. */
 function describeFailure(
   { pose, side, rules }: Request,
-  task: PoseTask,
+  { built: { task }, legsFrom }: PoseAnswer,
   found: Extract<DepthAnswer, { kind: 'cannot' }>,
 ): Problem {
   const spare = found.because === 'to-spare' ? rules.minimumToSpareDeg : 0;
@@ -193,26 +186,49 @@ function describeFailure(
     .map((wish) => `${getQuantity(wish.quantity).words} would be too far off`);
   const reasons = [...joints, ...wishes];
   if (reasons.length === 0) reasons.push('the lengths do not meet');
+  if (legsFrom !== null) reasons.unshift(`it stands on ${legsFrom.name}, which cannot be held`);
   return found.because === 'musts'
     ? problem('cannot-hold', 'pose', { reasons, swap: pose.easier })
     : problem('too-little-to-spare', 'pose', { reasons, spare, swap: pose.easier });
 }
 
+const REASON_WORDS = {
+  step: () => 'less the step by experience',
+  'to-spare': (spareDeg: number) => `less what leaves ${String(spareDeg)}° to spare at every joint`,
+  deepest: () => 'settled just inside its edge',
+} as const;
+
+/** How deep, of how deep it may be, with the sum; null when the pose has no depth. */
 function describeDepth(
-  pose: PoseDefinition,
-  found: Extract<DepthAnswer, { kind: 'held' }>,
-): WorkingStep[] {
-  const { depthDeg, deepestDeg, reason } = found;
-  const degrees = (text: string, value: number): WorkingStep =>
-    term(text, value.toFixed(2), value, 'deg');
-  const deepest = degrees('deepest safe: the largest depth that keeps every limit', deepestDeg);
-  const rest = depthDeg - deepestDeg;
-  const words: Readonly<Record<typeof reason.kind, string>> = {
-    step: 'less the step by experience',
-    'to-spare': `less what leaves ${String(reason.kind === 'to-spare' ? reason.spareDeg : 0)}° to spare at every joint`,
-    deepest: 'settled just inside its edge',
+  depth: DepthDefinition | null,
+  found: DepthAnswer | null,
+  rules: HouseRules,
+): DepthReport | null {
+  if (depth === null) return null;
+  const none = describeNoDepth(depth);
+  if (found === null) return none;
+  const deepest = toTenths(found.deepest);
+  if (found.kind === 'cannot' || found.depth === null || found.deepest === null) {
+    return { ...none, deepest };
+  }
+  const { reason } = found;
+  const spareDeg = reason.kind === 'to-spare' ? reason.spareDeg : 0;
+  const part = (text: string, value: number): WorkingStep =>
+    term(text, value.toFixed(2), value, none.unit);
+  return {
+    ...none,
+    deepest,
+    value: toTenths(found.depth),
+    recommended: rules.depth === 'recommended' ? toTenths(found.depth) : null,
+    working: closeSum(
+      depth.words,
+      [
+        part('deepest safe: the largest depth that keeps every limit', found.deepest),
+        part(REASON_WORDS[reason.kind](spareDeg), found.depth - found.deepest),
+      ],
+      none.unit,
+    ),
   };
-  return closeSum(pose.depth.words, [deepest, degrees(words[reason.kind], rest)], 'deg');
 }
 
 function describeLimits(joints: readonly JointReport[], side: Side): WorkingStep[] {
@@ -266,14 +282,13 @@ function describeSolved(
   known: SetUp,
   body: Body,
   built: BuiltTask,
-  found: Extract<DepthAnswer, { kind: 'held' }>,
+  found: HeldDepth,
 ): SetUp {
   const { pose, side, rules } = request;
   const { figure, limits } = built.task;
   const { skeleton } = found.answer;
   const joints = calcJointReports(skeleton, limits, side);
   const mat = layOnMat(figure, skeleton);
-  const depthWorking = describeDepth(pose, found);
   const told = describeLimits(joints, side);
   const wishes = judgeWishes(request, built, skeleton);
   const mirrored = side === 'left' ? -1 : 1;
@@ -283,12 +298,6 @@ function describeSolved(
   return {
     ...known,
     status: wishes.degraded ? 'degraded' : 'solved',
-    depth: {
-      ...known.depth,
-      value: toTenths(found.depthDeg),
-      recommended: rules.depth === 'recommended' ? toTenths(found.depthDeg) : null,
-      working: depthWorking,
-    },
     settings: calcSettings({
       ...built,
       pose,
@@ -297,7 +306,7 @@ function describeSolved(
       figure,
       skeleton,
       mat,
-      depthWorking: [...depthWorking, ...told],
+      depths: [known.firstDepth, known.depth],
       limits: told,
     }),
     pelvis: {

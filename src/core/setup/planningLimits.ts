@@ -134,8 +134,16 @@ const LEG_LIMIT_MEASURES: Readonly<Record<Exclude<keyof LegLimits, 'toeExtension
   kneeFlexion: 'knee-flexion',
 };
 
-/** The limits as the solver takes them: by front and back, radians. */
-export function toSolverLimits(ranges: PlanningRanges, frontSide: Side): Limits {
+/**
+ * The limits as the solver takes them: by front and back, radians.
+ *
+ * @param shares of the trunk's ranges that the pose may use
+ */
+export function toSolverLimits(
+  ranges: PlanningRanges,
+  frontSide: Side,
+  shares: NonNullable<PoseDefinition['trunkShares']>,
+): Limits {
   const limit = (measure: MeasureId, side: Side | null): number | null => {
     const found = findRange(ranges, measure, side);
     return found === null ? null : radiansFromDegrees(found.limit);
@@ -149,15 +157,17 @@ export function toSolverLimits(ranges: PlanningRanges, frontSide: Side): Limits 
     const measured = Object.fromEntries(entries) as Omit<LegLimits, 'toeExtension'>;
     return { ...measured, toeExtension: radiansFromDegrees(TOE_EXTENSION_DEG) };
   };
+  const part = (whole: number | null, share = 1): number | null =>
+    whole === null ? null : whole * share;
   const frontOf = sideOfPlace('front', frontSide);
   const backOf = sideOfPlace('back', frontSide);
   const trunk: TrunkLimits = {
     flexion: radiansFromDegrees(LONG_BACK_FLEXION_DEG),
-    extension: limit('trunk-extension', null),
+    extension: part(limit('trunk-extension', null), shares.extension),
     sideBendToFront: limit('trunk-side-bend', frontOf),
     sideBendToBack: limit('trunk-side-bend', backOf),
-    rotationToFront: limit('trunk-rotation', frontOf),
-    rotationToBack: limit('trunk-rotation', backOf),
+    rotationToFront: part(limit('trunk-rotation', frontOf), shares.rotation),
+    rotationToBack: part(limit('trunk-rotation', backOf), shares.rotation),
   };
   return { front: leg('front'), back: leg('back'), trunk };
 }

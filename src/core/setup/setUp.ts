@@ -23,7 +23,18 @@ export type SettingId =
   | 'hand-beside'
   | 'front-heel-from-mat-edge'
   | 'back-heel-from-mat-edge'
-  | 'back-ball-from-mat-edge';
+  | 'back-ball-from-mat-edge'
+  | 'back-knee-from-mat-edge'
+  | 'back-knee-bend'
+  | 'pelvis-tilt'
+  | 'trunk-lean'
+  | 'spine-share-of-twist'
+  | 'chest-turned'
+  | 'lifted-leg'
+  | 'lifted-ankle-height'
+  | 'sole-height'
+  | 'knee-out'
+  | 'hips-ahead-of-back-knee';
 
 /** One number to set. Same sign on both sides. */
 export interface Setting {
@@ -51,25 +62,33 @@ export interface JointReport {
 /** [x, y, z] in cm, world frame: x along the mat to its front, y to its left, z up. */
 export type LandmarkCm = readonly [number, number, number];
 
+/** How deep, of how deep it may be. */
+export interface DepthReport {
+  readonly id: string;
+  readonly value: number | null;
+  readonly unit: 'deg' | 'cm';
+  /** null when the deepest was asked for, which makes no recommendation, or when there is none. */
+  readonly recommended: number | null;
+  readonly deepest: number | null;
+  readonly textbook: number;
+  readonly working: readonly WorkingStep[];
+}
+
 /** One pose set up for one person and side: the same object for screen, file, endpoint and test. */
 export interface SetUp {
   readonly format: typeof SET_UP_FORMAT;
   readonly version: typeof SET_UP_VERSION;
   readonly pose: string;
+  /** Which of the pose's levels; null = the pose as it is usually done. */
+  readonly level: string | null;
   /** The front or standing leg. */
   readonly side: Side;
   readonly status: 'solved' | 'degraded' | 'failed';
   readonly provisional: boolean;
-  readonly depth: {
-    readonly id: string;
-    readonly value: number | null;
-    readonly unit: 'deg';
-    /** null when the deepest was asked for, which makes no recommendation, or when there is none. */
-    readonly recommended: number | null;
-    readonly deepest: number | null;
-    readonly textbook: number;
-    readonly working: readonly WorkingStep[];
-  };
+  /** null = this pose has no degrees of depth. */
+  readonly depth: DepthReport | null;
+  /** What is taken first and held while the depth grows, when the pose has two. */
+  readonly firstDepth: DepthReport | null;
   readonly settings: readonly Setting[];
   readonly pelvis: {
     readonly yawDeg: number;

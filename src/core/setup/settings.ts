@@ -1,17 +1,20 @@
 import type { Body } from '../body/body.ts';
-import { distance, type Vec3 } from '../geometry/vector.ts';
-import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Figure } from '../solver/figure.ts';
 import { getQuantity } from '../solver/quantities.ts';
+import { toScaled } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
 import type { StancePlan } from './buildTask.ts';
 import type { HeelLine } from './heelLine.ts';
 import type { MatFit } from './mat.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
-import type { Setting, SettingId } from './setUp.ts';
-import { closeSum, plain, share, term, type WorkingStep } from './working.ts';
+import { chainDownBackLeg, chainToPelvis, link } from './chain.ts';
+import { calcHandSettings } from './handSettings.ts';
+import { makeSetting } from './makeSetting.ts';
+import type { DepthReport, Setting, SettingId } from './setUp.ts';
+import { plain, term, type WorkingStep } from './working.ts';
 
 /** All that settings are told from. */
 export interface Solved {
@@ -23,47 +26,10 @@ export interface Solved {
   readonly stance: StancePlan;
   readonly heelLine: HeelLine;
   readonly mat: MatFit;
-  /** How the depth came about, told as its working. */
-  readonly depthWorking: readonly WorkingStep[];
+  /** How the depths came about. */
+  readonly depths: readonly (DepthReport | null)[];
   /** Joints at their limit, told beneath every solved number. */
   readonly limits: readonly WorkingStep[];
-}
-
-const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
-
-function make(
-  id: SettingId,
-  unit: Setting['unit'],
-  from: string,
-  to: string,
-  terms: readonly WorkingStep[],
-  limits: readonly WorkingStep[],
-): Setting {
-  const working = closeSum(id.replaceAll('-', ' '), terms, unit);
-  const value = toTenths(working.at(-1)!.value);
-  return { id, value, unit, from, to, plusMinus: null, working: [...working, ...limits] };
-}
-
-/** One link of a chain of body parts: its length and how far it leads along one axis. */
-function link(text: string, from: Vec3, to: Vec3, axis: 0 | 1 | 2): WorkingStep {
-  return share(text, cmFromMetres(distance(from, to)), cmFromMetres(to[axis] - from[axis]));
-}
-
-const AXIS_WORDS = ['along the mat', 'across the mat', 'upward'] as const;
-
-/** From the front ankle up to the shoulder of the front side, part by part. */
-function chainToFrontShoulder({ skeleton }: Solved, axis: 0 | 1 | 2): WorkingStep[] {
-  const { front } = skeleton.legs;
-  const { pelvisCentre } = skeleton.posture;
-  const { shoulder } = skeleton.arms.front;
-  const way = AXIS_WORDS[axis];
-  return [
-    link(`front shank ${way}`, front.foot.ankle, front.knee, axis),
-    link(`front thigh ${way}`, front.knee, front.hip, axis),
-    link(`half the hip line ${way}`, front.hip, pelvisCentre, axis),
-    link(`trunk ${way}`, pelvisCentre, skeleton.chestCentre, axis),
-    link(`half the shoulder line ${way}`, skeleton.chestCentre, shoulder, axis),
-  ];
 }
 
 function calcStanceTerms(solved: Solved): WorkingStep[] {
@@ -89,53 +55,45 @@ function calcStanceTerms(solved: Solved): WorkingStep[] {
     ];
   }
   const { front, back } = skeleton.legs;
-  const backIsUp = solved.pose.backHeelLift !== null;
   return [
-    link('back leg, shank, along the mat', back.foot.ankle, back.knee, 0),
-    link('back leg, thigh, along the mat', back.knee, back.hip, 0),
+    ...chainFromBackMark(solved),
     link('hip line along the mat', back.hip, front.hip, 0),
     link('front thigh along the mat', front.hip, front.knee, 0),
     link('front shank along the mat', front.knee, front.foot.ankle, 0),
-    backIsUp
-      ? link('back ball to ankle along the mat', back.foot.ball, back.foot.ankle, 0)
-      : link('back heel to ankle along the mat', back.foot.heel, back.foot.ankle, 0),
     link('front ankle back to its heel', front.foot.ankle, front.foot.heel, 0),
   ];
 }
 
-/** Terms of a hand that rests under the front shoulder: height, ahead of the toes, beside the foot. */
-function calcHandSettings(solved: Solved): Setting[] {
-  const { skeleton, pose, figure, limits } = solved;
-  if (pose.arms.front.reach !== 'down') return [];
-  const bothHands = pose.arms.back.reach === 'down';
-  const { front: arm, back: other } = skeleton.arms;
-  const { foot } = skeleton.legs.front;
-  // One prop height serves both hands: the higher need, so that neither arm is overreached.
-  const usesOther = bothHands && other.palm[2] > arm.palm[2];
-  const palm = usesOther ? other.palm : arm.palm;
-  const height = [
-    plain('ankle height', cmFromMetres(figure.ankleHeight)),
-    ...chainToFrontShoulder(solved, 2),
-    ...(usesOther ? [link('across to the other shoulder', arm.shoulder, other.shoulder, 2)] : []),
-    link('arm down to the palm', usesOther ? other.shoulder : arm.shoulder, palm, 2),
-  ];
-  const toeFromAnkle = -cmFromMetres(foot.toe[0] - foot.ankle[0]);
-  const ahead = [
-    plain('front toe tip back to the ankle', toeFromAnkle),
-    ...chainToFrontShoulder(solved, 0),
-    link('arm along the mat', arm.shoulder, arm.palm, 0),
-  ];
-  const chain = chainToFrontShoulder(solved, 1);
-  // Chain terms run to the left of a right front leg; its little toe lies to the right.
-  const beside = [...chain, link('arm across the mat', arm.shoulder, arm.palm, 1)].map((step) => ({
-    ...step,
-    expression: `-1 × ${step.expression ?? ''}`,
-    value: -step.value,
-  }));
+/** What the back end of a stance is measured to. */
+function findBackMark({
+  backContact,
+}: PoseDefinition): 'back-heel' | 'back-ball' | 'back-knee' | null {
+  switch (backContact) {
+    case 'flat':
+      return 'back-heel';
+    case 'ball':
+      return 'back-ball';
+    case 'knee-toes-tucked':
+    case 'knee-foot-flat':
+    case 'shin-on-wall':
+      return 'back-knee';
+    case 'lifted':
+    case 'on-front-leg':
+      return null;
+  }
+}
+
+/** From the back mark up to the back hip, along the mat. */
+function chainFromBackMark({ skeleton, pose }: Solved): WorkingStep[] {
+  const { back } = skeleton.legs;
+  const thigh = link('back leg, thigh, along the mat', back.knee, back.hip, 0);
+  const mark = findBackMark(pose);
+  if (mark === 'back-knee') return [thigh];
+  const start = mark === 'back-ball' ? back.foot.ball : back.foot.heel;
   return [
-    make('hand-height', 'cm', 'mat', 'palm', height, limits),
-    make('hand-ahead', 'cm', 'front-toes', 'palm', ahead, limits),
-    make('hand-beside', 'cm', 'front-foot-line', 'palm', beside, limits),
+    link(`${mark ?? ''} to ankle along the mat`.replace('-', ' '), start, back.foot.ankle, 0),
+    link('back leg, shank, along the mat', back.foot.ankle, back.knee, 0),
+    thigh,
   ];
 }
 
@@ -152,7 +110,7 @@ function calcAngleSettings(solved: Solved): Setting[] {
   const turn = degrees('pelvis-turn');
   const square = pose.family === 'open' ? 90 : 0;
   const settings = [
-    make(
+    makeSetting(
       'pelvis-short-of-square',
       'deg',
       pose.family === 'open' ? 'long-edge' : 'front-edge',
@@ -162,7 +120,7 @@ function calcAngleSettings(solved: Solved): Setting[] {
         : [solvedTerm('pelvis turned from the front edge', turn)],
       limits,
     ),
-    make(
+    makeSetting(
       'pelvis-level',
       'deg',
       'horizontal',
@@ -177,7 +135,7 @@ function calcAngleSettings(solved: Solved): Setting[] {
     const facing = degreesFromRadians(Math.acos(Math.max(-1, Math.min(1, toward))));
     const edge = chestTarget === 'long-edge' ? 'long edge' : 'front edge';
     settings.push(
-      make(
+      makeSetting(
         'chest-short-of-target',
         'deg',
         edge.replace(' ', '-'),
@@ -190,85 +148,160 @@ function calcAngleSettings(solved: Solved): Setting[] {
   return settings;
 }
 
-/** Every number to set, each with the sum that a pencil can follow. */
-export function calcSettings(solved: Solved): Setting[] {
-  const { pose, rules, skeleton, heelLine, mat, depthWorking, limits } = solved;
+/** What only some poses have: a lifted leg, a sole on the other leg, a tilt, a twist. */
+function calcShapeSettings({ pose, skeleton, figure, limits }: Solved): Setting[] {
+  const settings: Setting[] = [];
+  const told = (
+    id: SettingId,
+    from: string,
+    to: string,
+    text: string,
+    quantity: QuantityId,
+  ): void => {
+    const value = toOwnUnit(quantity, skeleton);
+    const unit = getQuantity(quantity).kind === 'length' ? 'cm' : 'deg';
+    const step = term(text, value.toFixed(2), value, unit);
+    settings.push(makeSetting(id, unit, from, to, [step], limits));
+  };
+  const says = (quantity: QuantityId): boolean =>
+    [pose.depth, pose.firstDepth].some((each) => each?.quantity === quantity);
+  if (says('pelvis-tilt')) {
+    told('pelvis-tilt', 'upright', 'pelvis', 'front rim down, solved for', 'pelvis-tilt');
+  }
+  if (says('trunk-lean')) told('trunk-lean', 'upright', 'trunk', 'lean, solved for', 'trunk-lean');
+  if (says('chest-turned-to-front-leg')) {
+    const text = 'from facing the floor, solved for';
+    told('chest-turned', 'facing-the-floor', 'chest', text, 'chest-turned-to-front-leg');
+    told('spine-share-of-twist', 'pelvis', 'chest', 'the spine’s own turn', 'spine-rotation');
+  }
+  if (says('hips-ahead-of-back-knee')) {
+    const text = 'hips ahead of the knee, solved for';
+    told('hips-ahead-of-back-knee', 'back-knee', 'hips', text, 'hips-ahead-of-back-knee');
+  }
+  if (pose.backContact === 'lifted') {
+    told('lifted-leg', 'hanging', 'back-leg', 'lift, solved for', 'back-leg-lift');
+    const height = [
+      plain('front ankle height', cmFromMetres(figure.ankleHeight)),
+      ...chainToPelvis(skeleton, 2),
+      ...chainDownBackLeg(skeleton, 2),
+    ];
+    settings.push(makeSetting('lifted-ankle-height', 'cm', 'mat', 'back-ankle', height, limits));
+  }
+  if (pose.backContact === 'on-front-leg') {
+    told('knee-out', 'straight-ahead', 'back-knee', 'turned out, solved for', 'back-knee-out');
+    const { ankle, toe } = skeleton.legs.back.foot;
+    const sole = [
+      plain('ankle of the lifted foot above the mat', cmFromMetres(ankle[2])),
+      link('ankle down to its toes', ankle, [ankle[0], ankle[1], toe[2]], 2),
+    ];
+    settings.push(makeSetting('sole-height', 'cm', 'mat', 'toes-of-lifted-foot', sole, []));
+  }
+  return settings;
+}
+
+const toOwnUnit = (quantity: QuantityId, skeleton: Skeleton): number =>
+  toScaled(quantity, getQuantity(quantity).calc(skeleton));
+
+/** A knee's bend: the working of its depth if it is one, else what it is held at. */
+function calcKneeSetting(solved: Solved, place: Place): Setting {
+  const { depths, skeleton, pose, limits } = solved;
+  const knee = degreesFromRadians(skeleton.legs[place].kneeFlexion);
+  const depth = depths.find((each) => each?.id === `${place}-knee-bend`);
+  const held = pose.straightLegs.includes(place) ? 'held straight' : 'bent, solved for';
+  const made = makeSetting(
+    `${place}-knee-bend`,
+    'deg',
+    'straight',
+    `${place}-knee`,
+    [term(held, knee.toFixed(2), knee, 'deg')],
+    pose.straightLegs.includes(place) ? [] : limits,
+  );
+  return depth === undefined || depth === null
+    ? made
+    : { ...made, working: [...depth.working, ...limits] };
+}
+
+/** Feet, stance and marks: what is set before anyone steps on. */
+function calcFeetSettings(solved: Solved): Setting[] {
+  const { pose, rules, skeleton, heelLine, limits } = solved;
   const { posture, legs } = skeleton;
-  const stance = calcStanceTerms(solved);
-  const isUp = pose.backHeelLift !== null;
-  const backMark = isUp ? 'back-ball' : 'back-heel';
-  const lift = degreesFromRadians(posture.backHeelLift);
-  const stanceIsSolved = stance.length > 1;
-  const backFoot = degreesFromRadians(posture.backFootYaw);
-  const footText =
-    rules.backFootDeg === null && pose.backFootYaw.kind === 'free'
-      ? 'weighed between the school’s angle and the joints'
-      : 'set by the house rule or the pose';
+  const backMark = findBackMark(pose);
+  const hasStance = backMark !== null && solved.stance.definition.kind !== 'none';
+  const settings: Setting[] = [];
+  if (hasStance) {
+    const stance = calcStanceTerms(solved);
+    settings.push(
+      makeSetting(
+        'stance-length',
+        'cm',
+        'front-heel',
+        backMark,
+        stance,
+        stance.length > 1 ? limits : [],
+      ),
+    );
+  }
+  if (backMark !== null) {
+    const wider = cmFromMetres(posture.widening);
+    const working = [
+      ...heelLine.working(posture.backFootYaw),
+      ...(wider === 0 ? [] : [plain('the front foot’s step outward, solved for', wider)]),
+    ];
+    settings.push(makeSetting('stance-width', 'cm', 'front-heel-line', backMark, working, []));
+  }
   const frontFoot = degreesFromRadians(
     Math.atan2(legs.front.foot.frame.forward[1], legs.front.foot.frame.forward[0]),
   );
-  const knee = degreesFromRadians(legs.front.kneeFlexion);
-  const isDepth = pose.depth.quantity === 'front-knee-bend';
-  const kneeTerms = isDepth
-    ? depthWorking
-    : closeSum('front knee bend', [term('held straight', knee.toFixed(2), knee, 'deg')], 'deg');
+  const frontText = pose.frontFootYaw.kind === 'free' ? 'solved for' : 'turned out by the school';
+  const frontTerm = term(frontText, (-frontFoot).toFixed(2), -frontFoot, 'deg');
+  settings.push(makeSetting('front-foot-angle', 'deg', 'mat-line', 'front-foot', [frontTerm], []));
+  if (pose.backContact === 'flat' || pose.backContact === 'ball') {
+    const backFoot = degreesFromRadians(posture.backFootYaw);
+    const text =
+      rules.backFootDeg === null && pose.backFootYaw.kind === 'free'
+        ? 'weighed between the school’s angle and the joints'
+        : 'set by the house rule or the pose';
+    const angle = [term(text, backFoot.toFixed(2), backFoot, 'deg')];
+    settings.push(makeSetting('back-foot-angle', 'deg', 'mat-line', 'back-foot', angle, limits));
+  }
+  if (pose.backHeelLift !== null) {
+    const lift = degreesFromRadians(posture.backHeelLift);
+    const text = 'weighed between the wish and the joints';
+    const terms = [term(text, lift.toFixed(2), lift, 'deg')];
+    settings.push(makeSetting('back-heel-lift', 'deg', 'mat', 'back-sole', terms, limits));
+  }
+  return settings;
+}
+
+function calcMatMarks({ pose, mat, skeleton, stance }: Solved): Setting[] {
+  const backMark = findBackMark(pose);
+  const front = makeSetting(
+    'front-heel-from-mat-edge',
+    'cm',
+    'mat-front-edge',
+    'front-heel',
+    mat.working,
+    [],
+  );
+  if (backMark === null || stance.definition.kind === 'none') return [front];
+  const terms = [...mat.working, plain('stance length', cmFromMetres(skeleton.posture.stance))];
   return [
-    make('stance-length', 'cm', 'front-heel', backMark, stance, stanceIsSolved ? limits : []),
-    make(
-      'stance-width',
-      'cm',
-      'front-heel-line',
-      backMark,
-      heelLine.working(posture.backFootYaw),
-      [],
-    ),
-    make(
-      'front-foot-angle',
-      'deg',
-      'mat-line',
-      'front-foot',
-      [term('turned out by the school', (-frontFoot).toFixed(2), -frontFoot, 'deg')],
-      [],
-    ),
-    make(
-      'back-foot-angle',
-      'deg',
-      'mat-line',
-      'back-foot',
-      [term(footText, backFoot.toFixed(2), backFoot, 'deg')],
-      limits,
-    ),
-    ...(isUp
-      ? [
-          make(
-            'back-heel-lift',
-            'deg',
-            'mat',
-            'back-sole',
-            [term('weighed between the wish and the joints', lift.toFixed(2), lift, 'deg')],
-            limits,
-          ),
-        ]
-      : []),
-    {
-      id: 'front-knee-bend',
-      value: toTenths(knee),
-      unit: 'deg',
-      from: 'straight',
-      to: 'front-knee',
-      plusMinus: null,
-      working: kneeTerms,
-    },
+    front,
+    makeSetting(`${backMark}-from-mat-edge`, 'cm', 'mat-front-edge', backMark, terms, []),
+  ];
+}
+
+/** Every number to set, each with the sum that a pencil can follow. */
+export function calcSettings(solved: Solved): Setting[] {
+  const { pose } = solved;
+  const backKneeBends = !pose.straightLegs.includes('back') && pose.backContact === 'flat';
+  return [
+    ...calcFeetSettings(solved),
+    calcKneeSetting(solved, 'front'),
+    ...(backKneeBends ? [calcKneeSetting(solved, 'back')] : []),
     ...calcAngleSettings(solved),
+    ...calcShapeSettings(solved),
     ...calcHandSettings(solved),
-    make('front-heel-from-mat-edge', 'cm', 'mat-front-edge', 'front-heel', mat.working, []),
-    make(
-      isUp ? 'back-ball-from-mat-edge' : 'back-heel-from-mat-edge',
-      'cm',
-      'mat-front-edge',
-      backMark,
-      [...mat.working, plain('stance length', cmFromMetres(posture.stance))],
-      [],
-    ),
+    ...calcMatMarks(solved),
   ];
 }

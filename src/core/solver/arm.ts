@@ -1,4 +1,4 @@
-import { type Place } from '../poses/poseDefinition.ts';
+import type { ArmDefinition, Place } from '../poses/poseDefinition.ts';
 import { type Figure } from './figure.ts';
 import { PER_STATURE } from '../body/proportions.ts';
 import type { Rotation } from '../geometry/rotation.ts';
@@ -11,12 +11,12 @@ import {
   subtract,
   type Vec3,
 } from '../geometry/vector.ts';
-import type { FootPose } from './leg.ts';
+import type { FootPose } from './foot.ts';
 
 /** What an arm does, as a pose's data names it. */
 export interface ArmPlan {
-  /** `out`: in line with the shoulders. `up`: in line with the trunk. `down`: plumb to a prop or the floor. */
-  readonly reach: 'out' | 'down' | 'up';
+  readonly reach: ArmDefinition['reach'];
+  readonly bears: boolean;
   /** For `down`: keep a prop of this half width clear of the front foot, metres; null = straight under. */
   readonly clearFrontFoot: number | null;
 }
@@ -71,6 +71,62 @@ function findElbow(
   return addScaled(addScaled(shoulder, down, along), back, bulge);
 }
 
+/** Hands at the breastbone fold the arm to this share of its reach. Our modelling choice. */
+const FOLDED_SHARE = 0.45;
+
+/** Where an arm that bears nothing points. */
+function findDirection(
+  place: Place,
+  reach: Exclude<ArmPlan['reach'], 'down'>,
+  chest: Rotation,
+  shoulder: Vec3,
+  backKnee: Vec3,
+): Vec3 {
+  const inward = scale(chest.left, place === 'back' ? -1 : 1);
+  switch (reach) {
+    case 'out':
+      return scale(inward, -1);
+    case 'up':
+      return chest.up;
+    case 'beside':
+      return scale(chest.up, -1);
+    case 'forward':
+      return chest.forward;
+    case 'folded':
+      return normalise(addScaled(chest.forward, inward, 1));
+    case 'on-back-leg':
+      return normalise(subtract(backKnee, shoulder));
+  }
+}
+
+/** An arm whose palm is brought this far along a direction; straight at its full reach. */
+function reachAlong(
+  shoulder: Vec3,
+  toward: Vec3,
+  distanceOut: number,
+  reach: number,
+  chest: Rotation,
+): ArmPose {
+  if (distanceOut < reach) {
+    return bendTo(shoulder, addScaled(shoulder, toward, distanceOut), reach, chest);
+  }
+  return {
+    shoulder,
+    elbow: addScaled(shoulder, toward, UPPER_SHARE * reach),
+    wrist: addScaled(shoulder, toward, WRIST_SHARE * reach),
+    palm: addScaled(shoulder, toward, reach),
+  };
+}
+
+/** An arm that reaches a given palm, its elbow bent as it must. */
+function bendTo(shoulder: Vec3, palm: Vec3, reach: number, chest: Rotation): ArmPose {
+  const handLength = (1 - WRIST_SHARE) * reach;
+  const span = distance(shoulder, palm);
+  const wrist = addScaled(palm, subtract(shoulder, palm), handLength / span);
+  const [upper, lower] = [UPPER_SHARE * reach, (WRIST_SHARE - UPPER_SHARE) * reach];
+  return { shoulder, elbow: findElbow(shoulder, wrist, upper, lower, chest), wrist, palm };
+}
+
 /** Poses an arm from its shoulder. The straight reach is never exceeded; a low shoulder bends the elbow. */
 export function poseArm(
   figure: Figure,
@@ -79,30 +135,17 @@ export function poseArm(
   chest: Rotation,
   shoulder: Vec3,
   frontFoot: FootPose,
+  backKnee: Vec3,
 ): ArmPose {
   const reach = figure[place].armReach;
   if (plan.reach !== 'down') {
-    const outward = plan.reach === 'up' ? chest.up : scale(chest.left, place === 'back' ? 1 : -1);
-    return {
-      shoulder,
-      elbow: addScaled(shoulder, outward, UPPER_SHARE * reach),
-      wrist: addScaled(shoulder, outward, WRIST_SHARE * reach),
-      palm: addScaled(shoulder, outward, reach),
-    };
+    const toward = findDirection(place, plan.reach, chest, shoulder, backKnee);
+    const inReach = reach * (plan.reach === 'folded' ? FOLDED_SHARE : 1);
+    return reachAlong(shoulder, toward, inReach, reach, chest);
   }
   const [x, y] = findHandPlace(figure, plan, shoulder, frontFoot);
   const sideways = Math.hypot(x - shoulder[0], y - shoulder[1]);
   const drop = Math.sqrt(Math.max(0, reach * reach - sideways * sideways));
   const palm: Vec3 = [x, y, Math.max(0, shoulder[2] - drop)];
-  const handLength = (1 - WRIST_SHARE) * reach;
-  const span = distance(shoulder, palm);
-  const wrist = addScaled(palm, subtract(shoulder, palm), handLength / span);
-  const elbow = findElbow(
-    shoulder,
-    wrist,
-    UPPER_SHARE * reach,
-    (WRIST_SHARE - UPPER_SHARE) * reach,
-    chest,
-  );
-  return { shoulder, elbow, wrist, palm };
+  return bendTo(shoulder, palm, reach, chest);
 }

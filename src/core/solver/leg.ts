@@ -1,4 +1,5 @@
 import { type Place } from '../poses/poseDefinition.ts';
+import type { Side } from '../measures/protocol.ts';
 import { CANONICAL_SIDE, type Figure } from './figure.ts';
 import {
   calcAnkleAngles,
@@ -7,9 +8,10 @@ import {
   type HipAngles,
 } from '../body/jointAngles.ts';
 import { FOOT } from '../body/proportions.ts';
-import { aboutLeft, aboutUp, compose, type Rotation } from '../geometry/rotation.ts';
+import { toWorld, type Rotation } from '../geometry/rotation.ts';
 import {
   addScaled,
+  dot,
   length,
   normalise,
   rejectFrom,
@@ -18,18 +20,7 @@ import {
   turnAbout,
   type Vec3,
 } from '../geometry/vector.ts';
-
-export interface FootPose {
-  readonly frame: Rotation;
-  /** Where the foot points on the floor, whatever its heel does. */
-  readonly pointing: Vec3;
-  /** What of the foot bears on the floor, from this fraction of its length on. */
-  readonly bearsFrom: number;
-  readonly heel: Vec3;
-  readonly ankle: Vec3;
-  readonly ball: Vec3;
-  readonly toe: Vec3;
-}
+import { hangFoot, type FootPose, type KneelingShin } from './foot.ts';
 
 export interface LegPose {
   readonly foot: FootPose;
@@ -37,56 +28,14 @@ export interface LegPose {
   readonly knee: Vec3;
   readonly kneeFlexion: number;
   /**
-   * Hip-to-ankle distance beyond what the leg spans: beyond its knee's held bend for a
-   * straight leg (must be 0), beyond thigh and shank together for a bent one (must not be positive).
+   * Distance beyond what the leg spans, metres. `must-close`: from hip to a foot or knee
+   * that stands still, has to be 0. `may-bend`: beyond thigh and shank together, must not
+   * be positive.
    */
   readonly overreach: number;
+  readonly closure: 'must-close' | 'may-bend';
   readonly hipAngles: HipAngles;
   readonly ankleAngles: AnkleAngles;
-}
-
-/** A foot flat on the floor, its heel centre at `heel`. */
-export function placeFlatFoot(figure: Figure, heel: Vec3, yawRad: number): FootPose {
-  const frame = aboutUp(yawRad);
-  const ahead = (fraction: number): Vec3 =>
-    addScaled(heel, frame.forward, (fraction - FOOT.heelCentre) * figure.footLength);
-  return {
-    frame,
-    pointing: frame.forward,
-    bearsFrom: 0,
-    heel,
-    ankle: addScaled(ahead(FOOT.ankle), frame.up, figure.ankleHeight),
-    ball: ahead(FOOT.ball),
-    toe: ahead(FOOT.toe),
-  };
-}
-
-/**
- * A foot on its ball and toes: the heel is lifted about the ball, the toes lie flat.
- *
- * @param ball on the floor
- * @param liftRad angle of the sole against the floor, + heel up
- */
-export function placeLiftedFoot(
-  figure: Figure,
-  ball: Vec3,
-  yawRad: number,
-  liftRad: number,
-): FootPose {
-  const { forward: pointing } = aboutUp(yawRad);
-  const frame = compose(aboutUp(yawRad), aboutLeft(liftRad));
-  const { footLength } = figure;
-  const heel = addScaled(ball, frame.forward, (FOOT.heelCentre - FOOT.ball) * footLength);
-  const under = addScaled(ball, frame.forward, (FOOT.ankle - FOOT.ball) * footLength);
-  return {
-    frame,
-    pointing,
-    bearsFrom: FOOT.ball,
-    heel,
-    ankle: addScaled(under, frame.up, figure.ankleHeight),
-    ball,
-    toe: addScaled(ball, pointing, (FOOT.toe - FOOT.ball) * footLength),
-  };
 }
 
 const FADE_FROM_RAD = (10 * Math.PI) / 180;
@@ -123,7 +72,27 @@ export function poseLeg(
   foot: FootPose,
   heldKnee: number | null,
 ): LegPose {
-  const { thigh, shank, thighFootAngle } = figure[place];
+  const { thighFootAngle } = figure[place];
+  const side = CANONICAL_SIDE[place];
+  // The foot points outward of the knee, so the knee points inward of the foot.
+  const turnOfKnee = (legDown: Vec3, kneeFlexion: number): Vec3 => {
+    const inward = (side === 'right' ? -1 : 1) * thighFootAngle * straightShare(kneeFlexion);
+    return inward === 0 ? foot.pointing : turnAbout(foot.pointing, legDown, inward);
+  };
+  return bendLeg(figure, place, pelvis, hip, foot, heldKnee, turnOfKnee);
+}
+
+/** The two-link chain itself; `facing` says where the knee points. */
+function bendLeg(
+  figure: Figure,
+  place: Place,
+  pelvis: Rotation,
+  hip: Vec3,
+  foot: FootPose,
+  heldKnee: number | null,
+  facing: (legDown: Vec3, kneeFlexion: number) => Vec3,
+): LegPose {
+  const { thigh, shank } = figure[place];
   const side = CANONICAL_SIDE[place];
   const span = subtract(foot.ankle, hip);
   const distance = length(span);
@@ -131,11 +100,7 @@ export function poseLeg(
   const reach = heldKnee === null ? distance : reachAtKnee(thigh, shank, heldKnee);
   const cosKnee = (reach * reach - thigh * thigh - shank * shank) / (2 * thigh * shank);
   const kneeFlexion = heldKnee ?? Math.acos(Math.max(-1, Math.min(1, cosKnee)));
-
-  // The foot points outward of the knee, so the knee points inward of the foot.
-  const inward = (side === 'right' ? -1 : 1) * thighFootAngle * straightShare(kneeFlexion);
-  const facing = inward === 0 ? foot.pointing : turnAbout(foot.pointing, legDown, inward);
-  const bulgeDirection = normalise(rejectFrom(facing, legDown));
+  const bulgeDirection = normalise(rejectFrom(facing(legDown, kneeFlexion), legDown));
 
   const along = (thigh * thigh - shank * shank + reach * reach) / (2 * reach);
   const bulge = Math.sqrt(Math.max(0, thigh * thigh - along * along));
@@ -149,7 +114,129 @@ export function poseLeg(
     knee,
     kneeFlexion,
     overreach: heldKnee === null ? distance - thigh - shank : distance - reach,
+    closure: heldKnee === null ? 'may-bend' : 'must-close',
     hipAngles: calcHipAngles(pelvis, thighDown, kneeForward, side),
     ankleAngles: calcAnkleAngles(foot.frame, normalise(subtract(knee, foot.ankle)), side),
   };
+}
+
+/** Unit vectors of a thigh, from hip angles in the order and directions of jointAngles.ts. */
+function findThigh(
+  pelvis: Rotation,
+  side: Side,
+  { flexion, abduction, rotation }: LiftedAngles,
+): { readonly down: Vec3; readonly kneeForward: Vec3 } {
+  const sign = side === 'left' ? 1 : -1;
+  const [cf, sf] = [Math.cos(flexion), Math.sin(flexion)];
+  const [ca, sa] = [Math.cos(abduction), Math.sin(abduction)];
+  const down = toWorld(pelvis, [ca * sf, sign * sa, -ca * cf]);
+  const floating = toWorld(pelvis, [cf, 0, sf]);
+  const lateral = toWorld(pelvis, [-sa * sf, sign * ca, sa * cf]);
+  const kneeForward = addScaled(scale(floating, Math.cos(rotation)), lateral, Math.sin(rotation));
+  return { down, kneeForward };
+}
+
+export interface LiftedAngles {
+  readonly flexion: number;
+  readonly abduction: number;
+  /** External rotation. */
+  readonly rotation: number;
+}
+
+/** A straight leg in the air, posed by its hip angles; its foot is at a right angle. */
+export function poseLiftedLeg(
+  figure: Figure,
+  place: Place,
+  pelvis: Rotation,
+  hip: Vec3,
+  angles: LiftedAngles,
+  heldKnee: number,
+): LegPose {
+  const { thigh, shank } = figure[place];
+  const { down, kneeForward } = findThigh(pelvis, CANONICAL_SIDE[place], angles);
+  const knee = addScaled(hip, down, thigh);
+  const [c, s] = [Math.cos(heldKnee), Math.sin(heldKnee)];
+  const shankDown = addScaled(scale(down, c), kneeForward, -s);
+  const toesTo = addScaled(scale(kneeForward, c), down, s);
+  const ankle = addScaled(knee, shankDown, shank);
+  return {
+    foot: hangFoot(figure, ankle, toesTo, scale(shankDown, -1)),
+    hip,
+    knee,
+    kneeFlexion: heldKnee,
+    overreach: -1,
+    closure: 'may-bend',
+    hipAngles: {
+      flexion: angles.flexion,
+      abduction: angles.abduction,
+      externalRotation: angles.rotation,
+    },
+    ankleAngles: { dorsiflexion: 0, inversion: 0 },
+  };
+}
+
+/** A leg whose knee is down and whose shin stands still: the thigh has to span from hip to knee. */
+export function poseKneelingLeg(
+  figure: Figure,
+  place: Place,
+  pelvis: Rotation,
+  hip: Vec3,
+  { knee, foot }: KneelingShin,
+): LegPose {
+  const side = CANONICAL_SIDE[place];
+  const span = subtract(knee, hip);
+  const distance = length(span);
+  const thighDown = scale(span, 1 / distance);
+  const shankDown = normalise(subtract(foot.ankle, knee));
+  const kneeForward = normalise(rejectFrom(scale(shankDown, -1), thighDown));
+  return {
+    foot,
+    hip,
+    knee,
+    kneeFlexion: Math.acos(Math.max(-1, Math.min(1, dot(thighDown, shankDown)))),
+    overreach: distance - figure[place].thigh,
+    closure: 'must-close',
+    hipAngles: calcHipAngles(pelvis, thighDown, kneeForward, side),
+    ankleAngles: calcAnkleAngles(foot.frame, scale(shankDown, -1), side),
+  };
+}
+
+/** Toes of a sole on the thigh stay this far above the knee, metres. Our modelling choice. */
+const SOLE_ABOVE_KNEE = 0.04;
+/** Half the depth of the standing leg where a sole rests on it, metres. Our modelling choice. */
+const LEG_RADIUS = { ankle: 0.04, calf: 0.05, thigh: 0.07 } as const;
+
+/**
+ * A leg whose sole rests on the inside of the standing leg, toes down.
+ *
+ * @param kneeOutRad where its knee points: 0 = ahead, a right angle = straight out to its side
+ */
+export function poseLegOnLeg(
+  figure: Figure,
+  place: Place,
+  pelvis: Rotation,
+  hip: Vec3,
+  standing: LegPose,
+  soleAt: keyof typeof LEG_RADIUS,
+  kneeOutRad: number,
+): LegPose {
+  const outward = CANONICAL_SIDE[place] === 'left' ? 1 : -1;
+  const toesToHeel = (1 - FOOT.ankle) * figure.footLength;
+  const { foot, knee, hip: standingHip } = standing;
+  // Toes on the floor; toes halfway up the shin; toes a hand's breadth above the knee.
+  const height = {
+    ankle: toesToHeel,
+    calf: Math.max(toesToHeel, (foot.ankle[2] + knee[2]) / 2),
+    thigh: knee[2] + SOLE_ABOVE_KNEE + toesToHeel,
+  }[soleAt];
+  const [low, high] = height < knee[2] ? [foot.ankle, knee] : [knee, standingHip];
+  const beside = addScaled(low, subtract(high, low), (height - low[2]) / (high[2] - low[2]));
+  const ankle: Vec3 = [
+    beside[0],
+    beside[1] + outward * (LEG_RADIUS[soleAt] + figure.ankleHeight),
+    beside[2],
+  ];
+  const resting = hangFoot(figure, ankle, [0, 0, -1], [0, outward, 0]);
+  const kneeTo: Vec3 = [Math.cos(kneeOutRad), outward * Math.sin(kneeOutRad), 0];
+  return bendLeg(figure, place, pelvis, hip, resting, null, () => kneeTo);
 }

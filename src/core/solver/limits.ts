@@ -127,12 +127,20 @@ function visitLegDemands(
   const { flexion, abduction, externalRotation: turn } = leg.hipAngles;
   const { dorsiflexion, inversion } = leg.ankleAngles;
   const knee = leg.kneeFlexion;
+  // A foot without weight lies as it can: its ankle is no limit.
+  const bears = leg.foot.bearsFrom !== null;
   visit('hip', place, 'flexion', flexion, calcFlexionLimit(limits, knee));
   visit('hip', place, 'extension', -flexion, calcExtensionLimit(limits, knee));
   visit('hip', place, 'abduction', abduction, calcAbductionLimit(limits, flexion));
   visit('hip', place, 'adduction', -abduction, constant(limits.adduction));
   visit('knee', place, 'flexion', knee, constant(limits.kneeFlexion));
-  visit('ankle', place, 'dorsiflexion', dorsiflexion, calcDorsiflexionLimit(limits, knee));
+  visit(
+    'ankle',
+    place,
+    'dorsiflexion',
+    dorsiflexion,
+    bears ? calcDorsiflexionLimit(limits, knee) : null,
+  );
   // Weight and midfoot take inversion up in practice: reported, never a limit.
   visit('ankle', place, 'inversion', inversion, null);
   visit('hip', place, 'external-rotation', turn, constant(limits.externalRotation));

@@ -1,6 +1,6 @@
 import { type Figure } from './figure.ts';
 import type { Limits } from './limits.ts';
-import type { Held, Posture } from './posture.ts';
+import type { PartId, Posture } from './posture.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { ContactPlan } from './skeleton.ts';
 
@@ -27,6 +27,7 @@ export interface PoseTask {
   readonly wishes: readonly Wish[];
   /** Gentle pulls that only make an answer unique; never judged. */
   readonly eases: readonly Wish[];
-  readonly held: Held;
+  /** What is searched beside pelvis and spine. */
+  readonly free: readonly PartId[];
   readonly starts: readonly Posture[];
 }

@@ -1,13 +1,15 @@
-import { dot, type Vec3 } from '../geometry/vector.ts';
+import type { Rotation } from '../geometry/rotation.ts';
+import { FOOT } from '../body/proportions.ts';
+import { distance, dot, normalise, subtract, type Vec3 } from '../geometry/vector.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { Skeleton } from './skeleton.ts';
 
 /**
  * The measurable things of a posture that a pose's conditions speak about.
- * Angles in radians, lengths in metres.
+ * Angles in radians, lengths in metres, shares of body weight in hundredths.
  */
 interface Quantity {
-  readonly kind: 'angle' | 'length';
+  readonly kind: 'angle' | 'length' | 'percent';
   /** How it is called in a sentence. */
   readonly words: string;
   readonly calc: (skeleton: Skeleton) => number;
@@ -39,11 +41,58 @@ function calcPelvisTilt({ posture: { pelvis } }: Skeleton): number {
   return Math.atan2(dot(pelvis.up, normal), dot(pelvis.up, uprightSide));
 }
 
+/**
+ * Roll about a leaning trunk's own length: 0 = facing the floor, + = opened away from
+ * the front leg, so that a right angle is one side stacked over the other.
+ */
+const calcRoll = ({ left, forward }: Rotation): number => Math.atan2(left[2], -forward[2]);
+
+/** Unit vector from the back ankle up to its hip. */
+const calcBackLegUp = ({ legs: { back } }: Skeleton): Vec3 =>
+  normalise(subtract(back.hip, back.foot.ankle));
+
+const calcFrontLegUp = ({ legs: { front } }: Skeleton): Vec3 =>
+  normalise(subtract(front.hip, front.foot.ankle));
+
+/** Horizontal distance along the mat from the weight line back to the hips, and on to the knees. */
+const calcHipArm = (s: Skeleton): number => s.centreOfMass[0] - s.posture.pelvisCentre[0];
+const calcKneeArm = (s: Skeleton): number =>
+  (s.legs.front.knee[0] + s.legs.back.knee[0]) / 2 - s.centreOfMass[0];
+
+const MID_FOOT = 0.5;
+const calcMidFoot = ({ legs: { front } }: Skeleton): number =>
+  front.foot.heel[0] + (front.foot.toe[0] - front.foot.heel[0]) * MID_FOOT_FROM_HEEL_CENTRE;
+const MID_FOOT_FROM_HEEL_CENTRE = (MID_FOOT - FOOT.heelCentre) / (FOOT.toe - FOOT.heelCentre);
+
+/** A hooked elbow presses on the outside of the front knee, this far from its centre, metres. */
+const HOOK_OUTSIDE_KNEE = 0.08;
+function calcHookDistance({ legs: { front }, arms: { back } }: Skeleton): number {
+  const outside: Vec3 = [front.knee[0], front.knee[1] - HOOK_OUTSIDE_KNEE, front.knee[2]];
+  return distance(back.elbow, outside);
+}
+
+/**
+ * Share of body weight on a hand ahead of the standing foot, in hundredths, by the lever
+ * rule between hand and ball of the foot; below 0 while the foot carries it all.
+ */
+function calcHandLoad({ centreOfMass, legs: { front }, arms }: Skeleton): number {
+  const ball = front.foot.ball[0];
+  const hand = Math.max(arms.front.palm[0], arms.back.palm[0]);
+  return (100 * (centreOfMass[0] - ball)) / Math.max(0.05, hand - ball);
+}
+
 const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   stance: lengthOf('stance length', (s) => s.posture.stance),
+  widening: lengthOf('the front foot’s step outward', (s) => s.posture.widening),
+  'front-foot-angle': angle('the front foot', (s) => s.posture.frontFootYaw),
   'back-foot-angle': angle('the back foot', (s) => s.posture.backFootYaw),
   'back-heel-lift': angle('the back heel’s lift', (s) => s.posture.backHeelLift),
   'front-knee-bend': angle('the front knee', (s) => s.legs.front.kneeFlexion),
+  'back-knee-bend': angle('the back knee', (s) => s.legs.back.kneeFlexion),
+  'knees-differ': angle(
+    'one knee against the other',
+    (s) => s.legs.front.kneeFlexion - s.legs.back.kneeFlexion,
+  ),
   'front-knee-ahead-of-ankle': lengthOf(
     'the front knee ahead of its ankle',
     (s) => s.legs.front.knee[0] - s.legs.front.foot.ankle[0],
@@ -52,19 +101,76 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     'the front knee beside its ankle',
     (s) => s.legs.front.knee[1] - s.legs.front.foot.ankle[1],
   ),
+  'front-leg-lean-along': angle('the standing leg’s lean along the mat', (s) =>
+    asin(calcFrontLegUp(s)[0]),
+  ),
+  'front-leg-lean-across': angle('the standing leg’s lean across the mat', (s) =>
+    asin(calcFrontLegUp(s)[1]),
+  ),
+  'back-knee-out': angle('the knee’s turn outward', (s) => s.posture.backKneeOut),
+  'back-leg-lift': angle('the lifted leg', (s) =>
+    Math.acos(Math.max(-1, Math.min(1, calcBackLegUp(s)[2]))),
+  ),
+  'back-leg-along': angle('the lifted leg’s rise', (s) => -asin(calcBackLegUp(s)[2])),
+  'back-leg-across': angle('the lifted leg across the mat', (s) => asin(calcBackLegUp(s)[1])),
+  'hips-ahead-of-back-knee': lengthOf(
+    'the hips ahead of the back knee',
+    (s) => s.posture.pelvisCentre[0] - s.legs.back.knee[0],
+  ),
+  'hips-ahead-of-heel-line': lengthOf(
+    'the hips over the heel line',
+    (s) => s.posture.pelvisCentre[1] - s.legs.front.foot.heel[1],
+  ),
+  'hips-beside-front-foot': lengthOf(
+    'the standing hip beside its foot',
+    (s) => s.legs.front.hip[1] - s.legs.front.foot.ankle[1],
+  ),
   'pelvis-turn': angle('the pelvis’s turn', calcPelvisTurn),
   'pelvis-tilt': angle('the pelvis’s tilt', calcPelvisTilt),
   'pelvis-level': angle('the pelvis’s level', (s) => asin(s.posture.pelvis.left[2])),
+  'pelvis-stacking': angle('the pelvis’s stacking', (s) => calcRoll(s.posture.pelvis)),
   'trunk-lean': angle('the trunk’s lean', (s) => Math.acos(Math.min(1, s.chest.up[2]))),
   'trunk-lean-along': angle('the trunk along the mat', (s) => asin(s.chest.up[0])),
   'trunk-lean-across': angle('the trunk across the mat', (s) => asin(s.chest.up[1])),
+  'trunk-from-back-leg': angle(
+    'the trunk against the back leg’s line',
+    (s) => asin(calcBackLegUp(s)[2]) - asin(s.chest.up[2]),
+  ),
+  'trunk-inside-front-knee': lengthOf(
+    'the trunk inside the front thigh',
+    (s) => s.chestCentre[1] - s.legs.front.knee[1],
+  ),
+  'shoulder-inside-front-foot': lengthOf(
+    'the front foot outside its shoulder',
+    (s) => s.arms.front.shoulder[1] - s.legs.front.foot.heel[1],
+  ),
   'chest-turn': angle('the chest’s turn', (s) => heading(s.chest.forward)),
+  'chest-stacking': angle('the chest’s stacking', (s) => calcRoll(s.chest)),
+  'chest-turned-to-front-leg': angle(
+    'the chest’s turn from facing the floor',
+    (s) => -calcRoll(s.chest),
+  ),
   'chest-forward-along': angle('the chest’s facing along the mat', (s) => asin(s.chest.forward[0])),
   'chest-forward-up': angle('the chest’s facing up or down', (s) => asin(s.chest.forward[2])),
   'spine-flexion': angle('the long back', (s) => s.posture.spineFlexion),
   'spine-side-bend': angle('the side bend', (s) => s.posture.spineSideBend),
   'spine-rotation': angle('the spine’s turn', (s) => s.posture.spineRotation),
+  'hook-distance': lengthOf('the elbow to the outside of the front knee', calcHookDistance),
+  'equal-arms': lengthOf(
+    'the hip’s lever against the knee’s',
+    (s) => calcHipArm(s) - calcKneeArm(s),
+  ),
+  'hips-back-arms': lengthOf(
+    'the hip’s lever against twice the knee’s',
+    (s) => calcHipArm(s) - 2 * calcKneeArm(s),
+  ),
+  'front-ankle-bend': angle('the ankle’s bend', (s) => s.legs.front.ankleAngles.dorsiflexion),
+  'weight-ahead-of-mid-foot': lengthOf(
+    'the weight point over the middle of the feet',
+    (s) => s.centreOfMass[0] - calcMidFoot(s),
+  ),
   'weight-inside-base': lengthOf('the weight point inside the base', (s) => s.weightInside),
+  'hand-load': { kind: 'percent', words: 'the weight on the hand', calc: calcHandLoad },
 };
 
 export const getQuantity = (id: QuantityId): Quantity => QUANTITIES[id];

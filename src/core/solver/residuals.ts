@@ -21,7 +21,7 @@ export interface Aim {
 }
 
 /** One degree and one centimetre weigh alike before they share a tolerance. */
-const SCALE = { angle: DEGREES_PER_RADIAN, length: CM_PER_METRE } as const;
+const SCALE = { angle: DEGREES_PER_RADIAN, length: CM_PER_METRE, percent: 1 } as const;
 
 /** A pull of 10° or 10 cm short costs one tolerance; it aims beyond its end so that it never tires. */
 const PULL_SCALE = 10;
@@ -68,9 +68,8 @@ export function calcMusts(task: PoseTask, skeleton: Skeleton, aim: Aim): Musts {
     if (atMost !== null) below.push(toScaled(quantity, value - atMost));
   }
   for (const place of PLACES) {
-    const { overreach } = skeleton.legs[place];
-    if (task.contacts.straightKnee[place] === null) below.push(overreach * CM_PER_METRE);
-    else equal.push(overreach * CM_PER_METRE);
+    const { overreach, closure } = skeleton.legs[place];
+    (closure === 'must-close' ? equal : below).push(overreach * CM_PER_METRE);
   }
   if (aim.wishesWithin !== null) {
     for (const wish of task.wishes) {

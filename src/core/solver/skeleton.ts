@@ -1,8 +1,7 @@
-import { type Place } from '../poses/poseDefinition.ts';
+import { PLACES, type BackContact, type Place } from '../poses/poseDefinition.ts';
 import { type Figure } from './figure.ts';
 import {
   EAR_ABOVE_SHOULDER_PER_STATURE,
-  FOOT,
   HIP_CENTRE,
   NECK_ABOVE_SHOULDER_PER_STATURE,
 } from '../body/proportions.ts';
@@ -18,21 +17,39 @@ import {
 import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
 import { poseArm, type ArmPlan, type ArmPose } from './arm.ts';
 import { calcCentreOfMass } from './centreOfMass.ts';
-import { placeFlatFoot, placeLiftedFoot, poseLeg, type FootPose, type LegPose } from './leg.ts';
+import {
+  kneeOutline,
+  palmOutline,
+  placeFlatFoot,
+  placeKneelingShin,
+  placeLiftedFoot,
+  soleOutline,
+  type FootPose,
+  type KneelingShin,
+} from './foot.ts';
+import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
 import type { Posture } from './posture.ts';
 
-/** The feet and hands of a pose, with this person's rules filled in. */
+/** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
-  readonly feet: (stance: number, backFootYaw: number, backHeelLift: number) => FeetPose;
+  readonly feet: (posture: Posture) => FeetPose;
+  readonly soleAt: 'ankle' | 'calf' | 'thigh';
   readonly arms: Readonly<Record<Place, ArmPlan>>;
   /** Knee bend a straight leg is held at, radians; null = this leg bends. */
   readonly straightKnee: Readonly<Record<Place, number | null>>;
 }
 
-/** Both feet on the mat and the base they make. */
+/** What the back leg ends at. */
+type BackEnd =
+  | { readonly kind: 'foot'; readonly foot: FootPose }
+  | { readonly kind: 'knee'; readonly shin: KneelingShin }
+  | { readonly kind: 'lifted' }
+  | { readonly kind: 'on-front-leg' };
+
+/** What stands on the mat and the base it makes. */
 interface FeetPose {
   readonly front: FootPose;
-  readonly back: FootPose;
+  readonly back: BackEnd;
   readonly base: readonly Point2[];
 }
 
@@ -50,59 +67,88 @@ export interface Skeleton {
   readonly weightInside: number;
 }
 
-/** Half the foot's width at fractions of its length. Our choice: a plain sole. */
-const SOLE: readonly (readonly [number, number])[] = [
-  [0, 0.3],
-  [FOOT.heelCentre, 0.36],
-  [FOOT.ball, 0.5],
-  [0.92, 0.36],
-  [FOOT.toe, 0.12],
-];
-
-/** Corner points of what bears on the floor of a foot, seen from above. */
-export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
-  const [px, py] = foot.pointing;
-  const corners: Point2[] = [];
-  for (const [fraction, half] of SOLE) {
-    if (fraction < foot.bearsFrom) continue;
-    const behindToe = (fraction - FOOT.toe) * figure.footLength;
-    for (const across of [-half * figure.footWidth, half * figure.footWidth]) {
-      corners.push([
-        foot.toe[0] + px * behindToe - py * across,
-        foot.toe[1] + py * behindToe + px * across,
-      ]);
-    }
-  }
-  return corners;
-}
-
 /**
- * Places the feet of one person's pose: the front heel centre at the origin, the back
- * foot (or its ball, with the heel up) by stance length and width. Remembers its last answer, because a solver moves
- * the rest of the body far more often than the feet.
+ * Places what stands on the mat: the front heel centre at the origin, the back foot (its
+ * ball with the heel up, its knee when that is down) by stance length and width.
+ * Remembers its last answer, because a solver moves the rest of the body far more often
+ * than the feet.
  *
  * @param width across the mat between heel centres, metres, + on the back leg's own side
- * @param backHeelIsUp the back foot stands on its ball, and stance runs to there
  */
 export function planFeet(
   figure: Figure,
-  frontFootYaw: number,
+  contact: BackContact,
   width: (backFootYaw: number) => number,
-  backHeelIsUp: boolean,
 ): ContactPlan['feet'] {
-  const front = placeFlatFoot(figure, [0, 0, 0], frontFootYaw);
-  const frontSole = soleOutline(figure, front);
-  let last: { stance: number; yaw: number; lift: number; feet: FeetPose } | null = null;
-  return (stance, yaw, lift) => {
-    if (last?.stance === stance && last.yaw === yaw && last.lift === lift) return last.feet;
-    const place: Vec3 = [-stance, width(yaw), 0];
-    const back = backHeelIsUp
-      ? placeLiftedFoot(figure, place, yaw, lift)
-      : placeFlatFoot(figure, place, yaw);
-    const base = convexHull([...frontSole, ...soleOutline(figure, back)]);
-    last = { stance, yaw, lift, feet: { front, back, base } };
-    return last.feet;
+  let last: { readonly at: Posture; readonly feet: FeetPose } | null = null;
+  return (posture) => {
+    if (last !== null && FOOT_PARTS.every((part) => last!.at[part] === posture[part])) {
+      return last.feet;
+    }
+    const front = placeFlatFoot(figure, [0, 0, 0], posture.frontFootYaw);
+    const across = width(posture.backFootYaw) + posture.widening;
+    const back = placeBackEnd(figure, contact, posture, [-posture.stance, across]);
+    const base = convexHull([...soleOutline(figure, front), ...outlineOfEnd(figure, back)]);
+    const feet = { front, back, base };
+    last = { at: posture, feet };
+    return feet;
   };
+}
+
+const FOOT_PARTS = ['stance', 'widening', 'frontFootYaw', 'backFootYaw', 'backHeelLift'] as const;
+
+function placeBackEnd(
+  figure: Figure,
+  contact: BackContact,
+  { backFootYaw, backHeelLift }: Posture,
+  [x, y]: Point2,
+): BackEnd {
+  switch (contact) {
+    case 'flat':
+      return { kind: 'foot', foot: placeFlatFoot(figure, [x, y, 0], backFootYaw) };
+    case 'ball':
+      return { kind: 'foot', foot: placeLiftedFoot(figure, [x, y, 0], backFootYaw, backHeelLift) };
+    case 'lifted':
+    case 'on-front-leg':
+      return { kind: contact };
+    default:
+      return { kind: 'knee', shin: placeKneelingShin(figure, [x, y], contact) };
+  }
+}
+
+function outlineOfEnd(figure: Figure, back: BackEnd): Point2[] {
+  if (back.kind === 'foot') return soleOutline(figure, back.foot);
+  if (back.kind !== 'knee') return [];
+  const { knee, foot } = back.shin;
+  return [...kneeOutline(knee), ...soleOutline(figure, foot)];
+}
+
+function poseBackLeg(
+  figure: Figure,
+  contacts: ContactPlan,
+  posture: Posture,
+  hip: Vec3,
+  back: BackEnd,
+  front: LegPose,
+): LegPose {
+  const { pelvis } = posture;
+  const held = contacts.straightKnee.back;
+  switch (back.kind) {
+    case 'foot':
+      return poseLeg(figure, 'back', pelvis, hip, back.foot, held);
+    case 'knee':
+      return poseKneelingLeg(figure, 'back', pelvis, hip, back.shin);
+    case 'lifted': {
+      const angles = {
+        flexion: posture.backHipFlexion,
+        abduction: posture.backHipAbduction,
+        rotation: posture.backHipRotation,
+      };
+      return poseLiftedLeg(figure, 'back', pelvis, hip, angles, held ?? 0);
+    }
+    case 'on-front-leg':
+      return poseLegOnLeg(figure, 'back', pelvis, hip, front, contacts.soleAt, posture.backKneeOut);
+  }
 }
 
 /**
@@ -118,23 +164,26 @@ function poseChest(posture: Posture): Rotation {
 export function buildSkeleton(figure: Figure, contacts: ContactPlan, posture: Posture): Skeleton {
   const { pelvis, pelvisCentre } = posture;
   const { straightKnee, arms: plans } = contacts;
-  const feet = contacts.feet(posture.stance, posture.backFootYaw, posture.backHeelLift);
+  const feet = contacts.feet(posture);
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
-  const legs = {
-    front: poseLeg(figure, 'front', pelvis, frontHip, feet.front, straightKnee.front),
-    back: poseLeg(figure, 'back', pelvis, backHip, feet.back, straightKnee.back),
-  };
+  const front = poseLeg(figure, 'front', pelvis, frontHip, feet.front, straightKnee.front);
+  const back = poseBackLeg(figure, contacts, posture, backHip, feet.back, front);
+  const legs = { front, back };
   const chest = poseChest(posture);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
   const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
   const arms = {
-    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, feet.front),
-    back: poseArm(figure, 'back', plans.back, chest, backShoulder, feet.front),
+    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, feet.front, back.knee),
+    back: poseArm(figure, 'back', plans.back, chest, backShoulder, feet.front, back.knee),
   };
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
+  const palms = PLACES.filter((place) => plans[place].bears).flatMap((place) =>
+    palmOutline(arms[place].palm),
+  );
+  const base = palms.length === 0 ? feet.base : convexHull([...feet.base, ...palms]);
   return {
     posture,
     legs,
@@ -143,8 +192,8 @@ export function buildSkeleton(figure: Figure, contacts: ContactPlan, posture: Po
     chestCentre,
     head,
     centreOfMass,
-    base: feet.base,
-    weightInside: distanceInside(feet.base, [centreOfMass[0], centreOfMass[1]]),
+    base,
+    weightInside: distanceInside(base, [centreOfMass[0], centreOfMass[1]]),
   };
 }
 

@@ -126,11 +126,11 @@ class Run {
   }
 
   private minimise(start: Posture, pressure: Pressure, smallestGain: number): Posture {
-    const { held } = this.task;
+    const { free } = this.task;
     return minimise<Posture>(
       {
-        unknowns: countUnknowns(held),
-        move: (from, step) => stepPosture(from, step, held),
+        unknowns: countUnknowns(free),
+        move: (from, step) => stepPosture(from, step, free),
         residuals: (at) => this.calcResiduals(at, pressure),
       },
       start,
@@ -248,6 +248,10 @@ export function settleAt(
 ): Answer {
   return runNear(task, { ...aim, toward: { quantity, value, hold: true } }, near);
 }
+
+/** The most wished-for posture that keeps every must. */
+export const settleFreely = (task: PoseTask, aim: Omit<Aim, 'toward'>): Answer =>
+  runFrom(task, { ...aim, toward: null }, task.starts);
 
 function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
   if (near !== null) {

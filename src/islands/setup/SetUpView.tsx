@@ -171,12 +171,13 @@ function Planned(props: PlannedProps) {
 }
 
 function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
-  const { value, deepest, textbook } = setUp.depth;
-  if (value === null) return null;
+  if (setUp.depth?.value == null) return null;
+  const { value, deepest, textbook, unit } = setUp.depth;
+  const write = (number: number): string => `${number.toFixed(0)}${unit === 'deg' ? '°' : ' cm'}`;
   return (
     <>
-      : {pose.depth.words} {value.toFixed(0)}° of a safe {(deepest ?? 0).toFixed(0)}°
-      <span className="sr-only">; in the books {textbook}°</span>.
+      : {pose.depth?.words} {write(value)} of a safe {write(deepest ?? 0)}
+      <span className="sr-only">; in the books {write(textbook)}</span>.
     </>
   );
 }
@@ -283,7 +284,7 @@ function More({
     <>
       <details className="more">
         <summary>How the depth was found</summary>
-        <Working steps={setUp.depth.working} />
+        <Working steps={setUp.depth?.working ?? []} />
       </details>
       <details className="more">
         <summary>What to look at, in order</summary>

@@ -4,7 +4,7 @@ import { getProtocol } from '../../../src/core/measures/protocols/index.ts';
 import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
 import type { SettingId, SetUp } from '../../../src/core/setup/setUp.ts';
 import { REFERENCE } from '../../support/people.ts';
-import { planPlain, settingOf } from '../../support/plan.ts';
+import { depthOf, planPlain, settingOf } from '../../support/plan.ts';
 
 /**
  * Which number moves which way when one measure of the reference body grows by 10° or
@@ -119,7 +119,7 @@ const STILL = 0.3;
 
 function read(setUp: SetUp, column: (typeof COLUMNS)[number]): number {
   // A set-up that cannot be held at all is the shallowest.
-  if (column === 'depth') return setUp.depth.value ?? 0;
+  if (column === 'depth') return depthOf(setUp).value ?? 0;
   if (setUp.status === 'failed') return Number.NaN;
   return settingOf(setUp, column satisfies SettingId);
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { REFERENCE, SUPPLE } from '../../support/people.ts';
-import { markOf, planPlain, settingOf } from '../../support/plan.ts';
+import { depthOf, markOf, planPlain, settingOf } from '../../support/plan.ts';
 
 const plan = (pose: string, rules: Partial<HouseRules>, measures = REFERENCE): SetUp =>
   planPlain(measures, pose, 'right', rules);
@@ -45,7 +45,7 @@ describe('stance', () => {
     const long = plan('triangle', { stance: 'one-and-a-half-leg-lengths' });
     const ordinary = plan('triangle', { stance: 'leg-length' });
     expect(settingOf(long, 'stance-length')).toBe(123);
-    expect(long.depth.value!).toBeLessThan(ordinary.depth.value! - 8);
+    expect(depthOf(long).value!).toBeLessThan(depthOf(ordinary).value! - 8);
   });
 
   it('of the pyramid is a leg length or three quarters of it', () => {
@@ -98,7 +98,7 @@ describe('feet, knees and pelvis', () => {
     const open = plan('warrior-one', {});
     const square = plan('warrior-one', { pelvisWarriorOne: 'square' });
     expect(settingOf(square, 'pelvis-short-of-square')).toBeLessThanOrEqual(6.1);
-    expect(square.depth.value!).toBeLessThan(open.depth.value! - 20);
+    expect(depthOf(square).value!).toBeLessThan(depthOf(open).value! - 20);
   });
 
   it('a knee that may pass its ankle goes no less deep, and stays above it sideways', () => {
@@ -108,7 +108,7 @@ describe('feet, knees and pelvis', () => {
       fixedStanceCm: 95,
       frontKnee: 'may-pass',
     });
-    expect(passing.depth.value!).toBeGreaterThanOrEqual(stacked.depth.value! - 0.1);
+    expect(depthOf(passing).value!).toBeGreaterThanOrEqual(depthOf(stacked).value! - 0.1);
     const [kx, ky] = markOf(passing, 'kneeRight');
     const [ax, ay] = markOf(passing, 'ankleRight');
     expect(Math.abs(ky - ay)).toBeLessThanOrEqual(0.5);
@@ -135,7 +135,7 @@ describe('feet, knees and pelvis', () => {
 describe('how far inside', () => {
   it('more margin, more reserve and a larger step are never deeper', () => {
     const depth = (rules: Partial<HouseRules>): number =>
-      plan('warrior-two', { depth: 'recommended', ...rules }).depth.value ?? 0;
+      depthOf(plan('warrior-two', { depth: 'recommended', ...rules })).value ?? 0;
     expect(depth({ limitMarginSem: 1 })).toBeLessThan(depth({ limitMarginSem: 0 }));
     expect(depth({ reserveByExperience: true })).toBeLessThan(
       depth({ reserveByExperience: false }),

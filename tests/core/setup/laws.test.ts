@@ -4,7 +4,7 @@ import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { makeRandom } from '../../support/random.ts';
 import { recordOf, REFERENCE, type Measures } from '../../support/people.ts';
-import { distanceCm, markOf, planPlain } from '../../support/plan.ts';
+import { depthOf, distanceCm, markOf, planPlain } from '../../support/plan.ts';
 
 const random = makeRandom(414);
 const between = (low: number, high: number): number => low + (high - low) * random();
@@ -82,8 +82,8 @@ describe.each(POSES.map((pose) => pose.id))('%s, 24 made-up bodies on both sides
         }
         answered += 1;
         expectSound(setUp, measures);
-        expect(setUp.depth.value!).toBeLessThanOrEqual(setUp.depth.textbook + 0.05);
-        expect(setUp.depth.value!).toBeLessThanOrEqual(setUp.depth.deepest! + 0.1);
+        expect(depthOf(setUp).value!).toBeLessThanOrEqual(depthOf(setUp).textbook + 0.05);
+        expect(depthOf(setUp).value!).toBeLessThanOrEqual(depthOf(setUp).deepest! + 0.1);
       }
     }
     // The bands are those of ordinary people: most of them can stand in every pose.
@@ -99,6 +99,7 @@ describe.each(POSES.map((pose) => pose.id))('%s, 24 made-up bodies on both sides
       for (const { toSpareDeg } of joints) {
         if (toSpareDeg !== null) expect(toSpareDeg).toBeGreaterThanOrEqual(2.95);
       }
+      if (depth === null) continue;
       expect(depth.value!).toBeLessThanOrEqual(depth.deepest! + 0.05);
     }
   });
@@ -131,7 +132,7 @@ describe('a taller copy of the same body', () => {
     const plan = (by: number): SetUp =>
       planPlain(grown(by), 'warrior-two', 'right', { backFootDeg: 80 });
     const [small, tall] = [plan(1), plan(1.1)];
-    expect(tall.depth.value!).toBeCloseTo(small.depth.value!, 0);
+    expect(depthOf(tall).value!).toBeCloseTo(depthOf(small).value!, 0);
     const stance = (setUp: SetUp): number =>
       setUp.settings.find((each) => each.id === 'stance-length')!.value;
     expect(stance(tall) / stance(small)).toBeCloseTo(1.1, 2);

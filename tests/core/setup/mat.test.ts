@@ -1,28 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { fromYawTiltList } from '../../../src/core/geometry/rotation.ts';
 import { layOnMat } from '../../../src/core/setup/mat.ts';
-import { buildSkeleton, planFeet } from '../../../src/core/solver/skeleton.ts';
-import { FIGURE } from '../../support/figure.ts';
-
-const ARM = { reach: 'out', clearFrontFoot: null } as const;
+import { buildSkeleton } from '../../../src/core/solver/skeleton.ts';
+import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
 
 function layStance(stance: number) {
-  const contacts = {
-    feet: planFeet(FIGURE, 0, () => 0, false),
-    arms: { front: ARM, back: ARM },
-    straightKnee: { front: null, back: null },
-  };
-  const skeleton = buildSkeleton(FIGURE, contacts, {
-    pelvisCentre: [-stance / 2, 0, 0.7],
-    pelvis: fromYawTiltList({ yaw: 0, tilt: 0, list: 0 }),
-    spineFlexion: 0,
-    spineSideBend: 0,
-    spineRotation: 0,
-    stance,
-    backFootYaw: 0,
-    backHeelLift: 0,
-  });
-  return layOnMat(FIGURE, skeleton);
+  const posture = { ...STANDING, pelvisCentre: [-stance / 2, 0, 0.7] as const, stance };
+  return layOnMat(FIGURE, buildSkeleton(FIGURE, standOn(0, ARM_OUT, null), posture));
 }
 
 describe('a stance on the mat', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { PERSON, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
-import { markOf, planPlain, settingOf } from '../../support/plan.ts';
+import { depthOf, markOf, planPlain, settingOf } from '../../support/plan.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 
 /**
@@ -47,14 +47,14 @@ describe('warrior II, reference body', () => {
   it('goes deeper with the back foot turned in', () => {
     const parallel = planPlain(REFERENCE, 'warrior-two', 'right', { backFootDeg: 90 });
     const turnedIn = planPlain(REFERENCE, 'warrior-two', 'right', { backFootDeg: 75 });
-    expect(turnedIn.depth.value!).toBeGreaterThan(parallel.depth.value! + 3);
+    expect(depthOf(turnedIn).value!).toBeGreaterThan(depthOf(parallel).value! + 3);
   });
 
   it('takes a fixed stance as it is and finds a shallower knee for it', () => {
     const solved = planPlain(REFERENCE, 'warrior-two');
     const book = planPlain(REFERENCE, 'warrior-two', 'right', { stance: 'fixed' });
     expect(settingOf(book, 'stance-length')).toBe(91);
-    expect(book.depth.value!).toBeLessThan(solved.depth.value! - 5);
+    expect(depthOf(book).value!).toBeLessThan(depthOf(solved).value! - 5);
     expectSafe(book);
   });
 });
@@ -62,7 +62,7 @@ describe('warrior II, reference body', () => {
 describe('warrior II, other bodies', () => {
   it('gives the supple body its 90°, 12–20° short of square', () => {
     const setUp = planPlain(SUPPLE, 'warrior-two');
-    expect(setUp.depth.value).toBeCloseTo(90, 0);
+    expect(depthOf(setUp).value).toBeCloseTo(90, 0);
     expect(settingOf(setUp, 'pelvis-short-of-square')).toBeGreaterThanOrEqual(12);
     expect(settingOf(setUp, 'pelvis-short-of-square')).toBeLessThanOrEqual(20);
     expectStacked(setUp);
@@ -155,8 +155,8 @@ describe('closed lunges', () => {
   });
 
   it('high lunge: a stiffer back hip makes it shallower', () => {
-    const lunge = planPlain(REFERENCE, 'high-lunge').depth.value!;
-    const stiffer = planPlain({ ...REFERENCE, 'hip-extension': 10 }, 'high-lunge').depth.value!;
+    const lunge = depthOf(planPlain(REFERENCE, 'high-lunge')).value!;
+    const stiffer = depthOf(planPlain({ ...REFERENCE, 'hip-extension': 10 }, 'high-lunge')).value!;
     expect(stiffer).toBeLessThan(lunge - 3);
   });
 });
@@ -172,7 +172,8 @@ describe('the recommended depth', () => {
       ] as const) {
         const planned = planSetUp(recordOf(REFERENCE, { ...PERSON, experience }), pose, 'right');
         if (!planned.ok) throw new Error(planned.problems[0]?.message);
-        const { depth, joints, status } = planned.value;
+        const { joints, status } = planned.value;
+        const depth = depthOf(planned.value);
         expect(status).toBe('solved');
         const step = depth.id === 'front-knee-bend' ? share * 90 : share * depth.deepest!;
         expect(depth.deepest! - depth.value!).toBeGreaterThanOrEqual(step - 0.15);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { WorkingStep } from '../../../src/core/setup/working.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
-import { planPlain } from '../../support/plan.ts';
+import { depthOf, planPlain } from '../../support/plan.ts';
 import { calcExpression } from '../../support/expression.ts';
 
 /** Adds up a working's terms with a pencil: from what is written, not from what was computed. */
@@ -43,10 +43,10 @@ describe('workings', () => {
               expect(Math.abs((total?.value ?? NaN) - setting.value)).toBeLessThanOrEqual(0.051);
               checked += 1;
             }
-            if (setUp.depth.value !== null)
-              expect(Math.abs(addUp(setUp.depth.working) - setUp.depth.value)).toBeLessThanOrEqual(
-                0.1,
-              );
+            const { value, working } = depthOf(setUp);
+            if (value !== null) {
+              expect(Math.abs(addUp(working) - value)).toBeLessThanOrEqual(0.1);
+            }
           }
         }
       }
@@ -61,7 +61,7 @@ describe('workings', () => {
     expect(limits.length).toBeGreaterThan(0);
     expect(limits[0]!.text).toMatch(/front hip abduction|back hip extension/);
     expect(Math.abs(calcExpression(limits[0]!.expression ?? ''))).toBeLessThanOrEqual(0.15);
-    expect(stance.working[0]!.text).toContain('back leg');
+    expect(stance.working[1]!.text).toContain('back leg');
   });
 
   it('says that a rule’s number is the rule’s', () => {

@@ -1,36 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { FIGURE } from '../../support/figure.ts';
+import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
 import { fromYawTiltList } from '../../../src/core/geometry/rotation.ts';
-import type { ArmPlan } from '../../../src/core/solver/arm.ts';
 import type { Posture } from '../../../src/core/solver/posture.ts';
+import type { ArmPlan } from '../../../src/core/solver/arm.ts';
 import {
   buildSkeleton,
   findBonyPoints,
-  planFeet,
   type ContactPlan,
 } from '../../../src/core/solver/skeleton.ts';
 import { distance } from '../../../src/core/geometry/vector.ts';
 
-const OUT: ArmPlan = { reach: 'out', clearFrontFoot: null };
-const DOWN: ArmPlan = { reach: 'down', clearFrontFoot: null };
+const DOWN: ArmPlan = { reach: 'down', bears: false, clearFrontFoot: null };
 const DEG = Math.PI / 180;
-
-/** Standing with feet on hip-wide rails, no stance. */
-const STANDING: Posture = {
-  pelvisCentre: [0.03675, 0.085, 0.89],
-  pelvis: fromYawTiltList({ yaw: 0, tilt: 0, list: 0 }),
-  spineFlexion: 0,
-  spineSideBend: 0,
-  spineRotation: 0,
-  stance: 0,
-  backFootYaw: 0,
-  backHeelLift: 0,
-};
-const contacts = (arms: ArmPlan = OUT): ContactPlan => ({
-  feet: planFeet(FIGURE, 0, () => 0.17, false),
-  arms: { front: arms, back: arms },
-  straightKnee: { front: 0, back: 0 },
-});
+const contacts = (arms: ArmPlan = ARM_OUT): ContactPlan => standOn(0.17, arms);
 
 describe('the skeleton', () => {
   it('stands upright with every joint at zero', () => {

@@ -1,5 +1,5 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
-import { STACKED_KNEE, stanceBySchool } from './schools.ts';
+import { STACKED_KNEE, stanceBySchool, STRAIGHT_AHEAD } from './schools.ts';
 
 export const highLunge: PoseDefinition = {
   id: 'high-lunge',
@@ -7,8 +7,9 @@ export const highLunge: PoseDefinition = {
   sanskrit: 'Ashta Chandrasana',
   family: 'closed',
   straightLegs: ['back'],
-  frontFootYaw: 0,
+  frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: { kind: 'held', at: 0 },
+  backContact: 'ball',
   backHeelLift: { from: 30, to: 65, start: 50 },
   heelLine: 'hip-rails',
   stance: stanceBySchool({ kind: 'free' }),
@@ -60,6 +61,8 @@ export const highLunge: PoseDefinition = {
     'hip-internal-rotation',
     'ankle-dorsiflexion-straight',
   ],
+  expected: null,
+  levels: [],
   easier: 'low lunge, with the back knee down',
   lookAt: [
     {

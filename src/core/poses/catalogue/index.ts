@@ -14,5 +14,12 @@ export const POSES: readonly PoseDefinition[] = [
   highLunge,
 ];
 
+/** A pose that another pose's data names. */
+export function getPose(id: string): PoseDefinition {
+  const pose = findPose(id);
+  if (pose === null) throw new Error(`No pose ${id} in the catalogue`);
+  return pose;
+}
+
 export const findPose = (id: string): PoseDefinition | null =>
   POSES.find((pose) => pose.id === id) ?? null;

@@ -1,4 +1,5 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
+import { STRAIGHT_AHEAD } from './schools.ts';
 
 export const pyramid: PoseDefinition = {
   id: 'pyramid',
@@ -6,8 +7,9 @@ export const pyramid: PoseDefinition = {
   sanskrit: 'Parshvottanasana',
   family: 'closed',
   straightLegs: ['front', 'back'],
-  frontFootYaw: 0,
+  frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: { kind: 'held', at: 10 },
+  backContact: 'flat',
   backHeelLift: null,
   heelLine: 'two-fist-rails',
   stance: {
@@ -60,6 +62,8 @@ export const pyramid: PoseDefinition = {
     'hip-internal-rotation',
     'ankle-dorsiflexion-straight',
   ],
+  expected: null,
+  levels: [],
   easier: 'lying pyramid',
   lookAt: [
     {

@@ -1,4 +1,9 @@
-import type { ByRule, PoseDefinition, StanceDefinition } from '../poseDefinition.ts';
+import type {
+  AngleDefinition,
+  ByRule,
+  PoseDefinition,
+  StanceDefinition,
+} from '../poseDefinition.ts';
 
 /** What several poses leave to the same house rules, said once. */
 
@@ -22,10 +27,12 @@ export const OPEN_BACK_FOOT_WISH = {
 } as const;
 
 /** The rest version turns both feet out. */
-export const OPEN_FRONT_FOOT: ByRule = {
-  rule: 'backFoot',
-  options: { parallel: 0, 'turned-in': 0, natural: -10 },
+export const OPEN_FRONT_FOOT: AngleDefinition = {
+  kind: 'held',
+  at: { rule: 'backFoot', options: { parallel: 0, 'turned-in': 0, natural: -10 } },
 };
+
+export const STRAIGHT_AHEAD: AngleDefinition = { kind: 'held', at: 0 };
 
 /** As open as the front hip allows, or square to the long side. */
 export const OPEN_PELVIS_WISH = {

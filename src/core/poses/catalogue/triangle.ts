@@ -15,6 +15,7 @@ export const triangle: PoseDefinition = {
   straightLegs: ['front', 'back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backFootYaw: OPEN_BACK_FOOT,
+  backContact: 'flat',
   backHeelLift: null,
   heelLine: 'heel-to-arch',
   stance: stanceBySchool({ kind: 'times', of: 'leg-length', factor: 1 }),
@@ -86,6 +87,8 @@ export const triangle: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
+  expected: null,
+  levels: [],
   easier: 'triangle with the hand on a chair',
   lookAt: [
     { at: 'Feet', look: 'Both soles heavy, arches up.', change: 'Press the outer back edge.' },

@@ -1,5 +1,5 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
-import { STACKED_KNEE, stanceBySchool } from './schools.ts';
+import { STACKED_KNEE, stanceBySchool, STRAIGHT_AHEAD } from './schools.ts';
 
 export const warriorOne: PoseDefinition = {
   id: 'warrior-one',
@@ -7,8 +7,9 @@ export const warriorOne: PoseDefinition = {
   sanskrit: 'Virabhadrasana I',
   family: 'closed',
   straightLegs: ['back'],
-  frontFootYaw: 0,
+  frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: { kind: 'free', from: 30, to: 60, start: 50 },
+  backContact: 'flat',
   backHeelLift: null,
   heelLine: 'hip-rails',
   stance: stanceBySchool({ kind: 'free' }),
@@ -66,6 +67,8 @@ export const warriorOne: PoseDefinition = {
     'ankle-dorsiflexion-straight',
     'trunk-rotation',
   ],
+  expected: null,
+  levels: [],
   easier: 'high lunge, which lifts the back heel',
   lookAt: [
     {

@@ -16,6 +16,7 @@ export const warriorTwo: PoseDefinition = {
   straightLegs: ['back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backFootYaw: OPEN_BACK_FOOT,
+  backContact: 'flat',
   backHeelLift: null,
   heelLine: 'heel-to-arch',
   stance: stanceBySchool({ kind: 'free' }),
@@ -80,6 +81,8 @@ export const warriorTwo: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
+  expected: null,
+  levels: [],
   easier: 'lying warrior II',
   lookAt: [
     {

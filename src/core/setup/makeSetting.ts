@@ -1,0 +1,18 @@
+import type { Setting, SettingId } from './setUp.ts';
+import { closeSum, type WorkingStep } from './working.ts';
+
+const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
+
+/** A setting whose value is the sum of its terms; limits are told beneath. */
+export function makeSetting(
+  id: SettingId,
+  unit: Setting['unit'],
+  from: string,
+  to: string,
+  terms: readonly WorkingStep[],
+  limits: readonly WorkingStep[],
+): Setting {
+  const working = closeSum(id.replaceAll('-', ' '), terms, unit);
+  const value = toTenths(working.at(-1)!.value);
+  return { id, value, unit, from, to, plusMinus: null, working: [...working, ...limits] };
+}

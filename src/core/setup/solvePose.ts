@@ -1,0 +1,133 @@
+import type { Body } from '../body/body.ts';
+import type { Side } from '../measures/protocol.ts';
+import { getPose } from '../poses/catalogue/index.ts';
+import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
+import { withLevel } from '../poses/level.ts';
+import type { Experience } from '../person/person.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import type { PoseTask } from '../solver/poseTask.ts';
+import type { Posture } from '../solver/posture.ts';
+import { getQuantity } from '../solver/quantities.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import { reachFarthest } from '../solver/solve.ts';
+import { radiansFromDegrees } from '../units/brands.ts';
+import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
+import {
+  findDepth,
+  findSetUpWithoutDepth,
+  type DepthAnswer,
+  type DepthHints,
+  type HeldDepth,
+} from './findDepth.ts';
+import type { PlanningRanges } from './planningLimits.ts';
+
+/** All that a solve needs to know of a person and of the teacher's choices. */
+export interface PoseRequest {
+  readonly pose: PoseDefinition;
+  readonly body: Body;
+  readonly ranges: PlanningRanges;
+  readonly side: Side;
+  readonly rules: HouseRules;
+  readonly experience: Experience;
+}
+
+export interface PoseAnswer {
+  readonly built: BuiltTask;
+  readonly found: DepthAnswer;
+  /** The depth that was taken first and held, when the pose has one. */
+  readonly first: HeldDepth | null;
+  /** Why the legs could not be had, when the pose they come from failed. */
+  readonly legsFrom: PoseDefinition | null;
+}
+
+/** Where a like task was solved before: each stage starts there. */
+export interface PoseHints {
+  readonly first: DepthHints | null;
+  readonly last: DepthHints | null;
+}
+
+/**
+ * While the longest stance is looked for, wishes may stretch by one tolerance only and
+ * every joint keeps two degrees more than it must, so that the depth found in it
+ * afterwards still has room. Our modelling choice.
+ */
+const WISHES_IN_LONGEST = 1;
+const MORE_TO_SPARE_IN_LONGEST_DEG = 2;
+/** No stance is looked for below half of what its rule wants. Our modelling choice. */
+const SHORTEST_SHARE = 0.5;
+
+/** Some stances are as long as can be, up to a rule: found once, then held. */
+function findHeldStance({ pose, body, ranges, side, rules }: PoseRequest): HeldLegs {
+  const { definition, metres } = findStance(pose, body, side, rules);
+  if (definition.kind !== 'longest-up-to' || metres === null) return NOTHING_HELD;
+  const { task } = buildTask(pose, body, ranges, side, rules);
+  const spare = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
+  const aim = {
+    toSpare: radiansFromDegrees(spare + MORE_TO_SPARE_IN_LONGEST_DEG),
+    wishesWithin: WISHES_IN_LONGEST,
+  };
+  const way = { quantity: 'stance', from: metres * SHORTEST_SHARE, to: metres } as const;
+  const longest = reachFarthest(task, way, aim, null);
+  const stance = longest.kept ? Math.min(metres, longest.skeleton.posture.stance) : metres;
+  return { parts: { stance }, frontKnee: null };
+}
+
+/** The legs of another pose's answer, to be held. */
+function holdLegs({ posture, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
+  const { stance, widening, frontFootYaw, backFootYaw, backHeelLift } = posture;
+  return {
+    parts: { stance, widening, frontFootYaw, backFootYaw, backHeelLift },
+    frontKnee: pose.straightLegs.includes('front') ? null : legs.front.kneeFlexion,
+  };
+}
+
+/**
+ * Solves a pose: first the pose that it rests on, then a stance that is found once, then
+ * one depth after the other, each held while the next one grows.
+ */
+export function solvePose(request: PoseRequest, hints: PoseHints | null = null): PoseAnswer {
+  const { pose, body, ranges, side, rules } = request;
+  let held: HeldLegs;
+  let near: Posture | null = null;
+  if (pose.restsOn === undefined) {
+    held = findHeldStance(request);
+  } else {
+    const base = withLevel(getPose(pose.restsOn.pose), pose.restsOn.level ?? null);
+    const legs = solvePose({ ...request, pose: base });
+    if (legs.found.kind === 'cannot') return { ...legs, first: null, legsFrom: base };
+    const { skeleton } = legs.found.answer;
+    held = holdLegs(skeleton, base);
+    near = skeleton.posture;
+  }
+  const built = buildTask(pose, body, ranges, side, rules, held, near);
+  if (pose.firstDepth === undefined) {
+    const found = findStage(request, built.task, pose.depth, hints?.last ?? null);
+    return { built, found, first: null, legsFrom: null };
+  }
+  const first = findStage(request, built.task, pose.firstDepth, hints?.first ?? null);
+  if (first.kind === 'cannot') return { built, found: first, first: null, legsFrom: null };
+  const task = holdDepth(built.task, pose.firstDepth, first);
+  const found = findStage(request, task, pose.depth, hints?.last ?? null);
+  return { built: { ...built, task }, found, first, legsFrom: null };
+}
+
+function findStage(
+  { rules, experience }: PoseRequest,
+  task: PoseTask,
+  depth: DepthDefinition | null,
+  hints: DepthHints | null,
+): DepthAnswer {
+  return depth === null
+    ? findSetUpWithoutDepth(task, rules)
+    : findDepth(task, depth, rules, experience, hints);
+}
+
+/** The same task with one depth kept where it was found. */
+function holdDepth(task: PoseTask, { quantity }: DepthDefinition, { answer }: HeldDepth): PoseTask {
+  const value = getQuantity(quantity).calc(answer.skeleton);
+  return {
+    ...task,
+    musts: [...task.musts, { quantity, atLeast: value, atMost: value }],
+    starts: [answer.skeleton.posture, ...task.starts],
+  };
+}

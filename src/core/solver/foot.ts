@@ -1,0 +1,171 @@
+import { FOOT } from '../body/proportions.ts';
+import { aboutLeft, aboutUp, compose, type Rotation } from '../geometry/rotation.ts';
+import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
+import type { Point2 } from '../geometry/polygon.ts';
+import type { Figure } from './figure.ts';
+
+export interface FootPose {
+  readonly frame: Rotation;
+  /** Where the foot points on the floor, whatever its heel does. */
+  readonly pointing: Vec3;
+  /** What of the foot bears on the floor, from this fraction of its length on; null = nothing of it. */
+  readonly bearsFrom: number | null;
+  readonly heel: Vec3;
+  readonly ankle: Vec3;
+  readonly ball: Vec3;
+  readonly toe: Vec3;
+}
+
+/** A foot flat on the floor, its heel centre at `heel`. */
+export function placeFlatFoot(figure: Figure, heel: Vec3, yawRad: number): FootPose {
+  const frame = aboutUp(yawRad);
+  const ahead = (fraction: number): Vec3 =>
+    addScaled(heel, frame.forward, (fraction - FOOT.heelCentre) * figure.footLength);
+  return {
+    frame,
+    pointing: frame.forward,
+    bearsFrom: 0,
+    heel,
+    ankle: addScaled(ahead(FOOT.ankle), frame.up, figure.ankleHeight),
+    ball: ahead(FOOT.ball),
+    toe: ahead(FOOT.toe),
+  };
+}
+
+/**
+ * A foot on its ball and toes: the heel is lifted about the ball, the toes lie flat.
+ *
+ * @param ball on the floor
+ * @param liftRad angle of the sole against the floor, + heel up
+ */
+export function placeLiftedFoot(
+  figure: Figure,
+  ball: Vec3,
+  yawRad: number,
+  liftRad: number,
+): FootPose {
+  const { forward: pointing } = aboutUp(yawRad);
+  const frame = compose(aboutUp(yawRad), aboutLeft(liftRad));
+  const { footLength } = figure;
+  const heel = addScaled(ball, frame.forward, (FOOT.heelCentre - FOOT.ball) * footLength);
+  const under = addScaled(ball, frame.forward, (FOOT.ankle - FOOT.ball) * footLength);
+  return {
+    frame,
+    pointing,
+    bearsFrom: FOOT.ball,
+    heel,
+    ankle: addScaled(under, frame.up, figure.ankleHeight),
+    ball,
+    toe: addScaled(ball, pointing, (FOOT.toe - FOOT.ball) * footLength),
+  };
+}
+
+/**
+ * A foot that bears no weight, about its ankle: in the air, on the other leg, or behind
+ * a knee that is down.
+ *
+ * @param forward unit vector from heel to toes
+ * @param up unit vector from sole to shin
+ */
+export function hangFoot(figure: Figure, ankle: Vec3, forward: Vec3, up: Vec3): FootPose {
+  const frame: Rotation = {
+    forward,
+    left: [
+      up[1] * forward[2] - up[2] * forward[1],
+      up[2] * forward[0] - up[0] * forward[2],
+      up[0] * forward[1] - up[1] * forward[0],
+    ],
+    up,
+  };
+  const under = addScaled(ankle, up, -figure.ankleHeight);
+  const ahead = (fraction: number): Vec3 =>
+    addScaled(under, forward, (fraction - FOOT.ankle) * figure.footLength);
+  return {
+    frame,
+    pointing: forward,
+    bearsFrom: null,
+    heel: ahead(FOOT.heelCentre),
+    ankle,
+    ball: ahead(FOOT.ball),
+    toe: ahead(FOOT.toe),
+  };
+}
+
+/** A pad under a knee, and the knee's centre above it, metres. Our modelling choice. */
+export const KNEE_PAD = 0.025;
+const KNEE_ABOVE_PAD = 0.05;
+/** The ankle of a foot that lies flat behind its knee, metres. Our modelling choice. */
+const LYING_ANKLE = 0.04;
+/** Sole against the floor with the toes tucked under a knee that is down. Our modelling choice. */
+const TUCKED_LIFT = Math.PI / 3;
+
+/** A shin whose knee is down: its knee, ankle and foot stand still whatever the hips do. */
+export interface KneelingShin {
+  readonly knee: Vec3;
+  readonly foot: FootPose;
+}
+
+/**
+ * @param knee where the knee's centre stands, seen from above
+ * @param shin toes tucked under, foot lying back, or up a wall
+ */
+export function placeKneelingShin(
+  figure: Figure,
+  [x, y]: Point2,
+  shin: 'knee-toes-tucked' | 'knee-foot-flat' | 'shin-on-wall',
+): KneelingShin {
+  const { shank } = figure.back;
+  const knee: Vec3 = [x, y, KNEE_PAD + KNEE_ABOVE_PAD];
+  if (shin === 'shin-on-wall') {
+    return { knee, foot: hangFoot(figure, add(knee, [0, 0, shank]), [0, 0, 1], [-1, 0, 0]) };
+  }
+  const behind = (height: number): number => Math.sqrt(shank ** 2 - (height - knee[2]) ** 2);
+  if (shin === 'knee-foot-flat') {
+    const ankle: Vec3 = [x - behind(LYING_ANKLE), y, LYING_ANKLE];
+    return { knee, foot: hangFoot(figure, ankle, [-1, 0, 0], [0, 0, -1]) };
+  }
+  const atOrigin = placeLiftedFoot(figure, [0, 0, 0], 0, TUCKED_LIFT);
+  const ballX = x - behind(atOrigin.ankle[2]) - atOrigin.ankle[0];
+  return { knee, foot: placeLiftedFoot(figure, [ballX, y, 0], 0, TUCKED_LIFT) };
+}
+
+/** Half the foot's width at fractions of its length. Our choice: a plain sole. */
+const SOLE: readonly (readonly [number, number])[] = [
+  [0, 0.3],
+  [FOOT.heelCentre, 0.36],
+  [FOOT.ball, 0.5],
+  [0.92, 0.36],
+  [FOOT.toe, 0.12],
+];
+
+/** Corner points of what bears on the floor of a foot, seen from above. */
+export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
+  const [px, py] = foot.pointing;
+  const corners: Point2[] = [];
+  if (foot.bearsFrom === null) return corners;
+  for (const [fraction, half] of SOLE) {
+    if (fraction < foot.bearsFrom) continue;
+    const behindToe = (fraction - FOOT.toe) * figure.footLength;
+    for (const across of [-half * figure.footWidth, half * figure.footWidth]) {
+      corners.push([
+        foot.toe[0] + px * behindToe - py * across,
+        foot.toe[1] + py * behindToe + px * across,
+      ]);
+    }
+  }
+  return corners;
+}
+
+/** Half the width of a knee and of a palm that bear on the floor. Our choice. */
+const HALF_KNEE = 0.05;
+const HALF_PALM = 0.04;
+
+const square = ([x, y]: Vec3, half: number): Point2[] => [
+  [x - half, y - half],
+  [x - half, y + half],
+  [x + half, y - half],
+  [x + half, y + half],
+];
+
+export const kneeOutline = (knee: Vec3): Point2[] => square(knee, HALF_KNEE);
+export const palmOutline = (palm: Vec3): Point2[] => square(palm, HALF_PALM);
