@@ -110,6 +110,8 @@ export interface PoseDefinition {
   readonly name: string;
   readonly sanskrit: string;
   readonly family: 'open' | 'closed' | 'neutral';
+  /** Where the pelvis would face in the textbook shape; `stacked`: one hip over the other. */
+  readonly pelvisFaces: 'long-edge' | 'front' | 'stacked';
   /** Where the origin of the drawing lies; without it, under the front heel. */
   readonly origin?: 'mid-stance';
   /**
@@ -137,11 +139,13 @@ export interface PoseDefinition {
   readonly arms: Readonly<Record<Place, ArmDefinition>>;
   /** Shares of a measured trunk range that this pose may use; without it, all of it. */
   readonly trunkShares?: { readonly rotation?: number; readonly extension?: number };
+  /** Rounding of the spine that this pose may use, degrees; without it, that of a long back. */
+  readonly spineFlexionDeg?: number;
   readonly musts: readonly MustDefinition[];
   readonly wishes: readonly WishDefinition[];
   readonly eases: readonly WishDefinition[];
-  /** A depth that is taken first and held while the last one grows. */
-  readonly firstDepth?: DepthDefinition;
+  /** A depth that is taken first and held while the last one grows; null = only one depth. */
+  readonly firstDepth: DepthDefinition | null;
   /** null = one set-up, no degrees of it. */
   readonly depth: DepthDefinition | null;
   /** The chest's wish that is told as “short of”, if the pose has one. */

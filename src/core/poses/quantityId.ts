@@ -13,6 +13,7 @@ export type QuantityId =
   | 'front-leg-lean-along'
   | 'front-leg-lean-across'
   | 'back-knee-out'
+  | 'lifted-leg-turn'
   | 'back-leg-lift'
   | 'back-leg-along'
   | 'back-leg-across'
@@ -24,6 +25,7 @@ export type QuantityId =
   | 'pelvis-level'
   | 'pelvis-stacking'
   | 'trunk-lean'
+  | 'trunk-raised'
   | 'trunk-lean-along'
   | 'trunk-lean-across'
   | 'trunk-from-back-leg'
@@ -43,4 +45,5 @@ export type QuantityId =
   | 'front-ankle-bend'
   | 'weight-ahead-of-mid-foot'
   | 'weight-inside-base'
+  | 'hand-height'
   | 'hand-load';

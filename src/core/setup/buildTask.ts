@@ -303,7 +303,7 @@ export function buildTask(
           back: pose.straightLegs.includes('back') ? straight : null,
         },
       },
-      limits: toSolverLimits(ranges, frontSide, pose.trunkShares ?? {}),
+      limits: toSolverLimits(ranges, frontSide, pose),
       musts,
       wishes,
       eases: pose.eases.map((ease) => resolveWish(ease, rules)),

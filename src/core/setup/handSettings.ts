@@ -1,11 +1,10 @@
-import type { Place } from '../poses/poseDefinition.ts';
-import { PLACES } from '../poses/poseDefinition.ts';
+import { PLACES, type Place } from '../poses/poseDefinition.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { chainToShoulder, link } from './chain.ts';
 import type { Setting } from './setUp.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Solved } from './settings.ts';
-import { plain } from './working.ts';
+import { plain, type WorkingStep } from './working.ts';
 
 /** Height, ahead of the toes and beside the foot of a hand that hangs to a prop or the floor. */
 export function calcHandSettings({ skeleton, pose, figure, limits }: Solved): Setting[] {
@@ -22,23 +21,28 @@ export function calcHandSettings({ skeleton, pose, figure, limits }: Solved): Se
     ...chainToShoulder(skeleton, higher, 2),
     link('arm down to the palm', arms[higher].shoulder, arms[higher].palm, 2),
   ];
-  const toeFromAnkle = -cmFromMetres(foot.toe[0] - foot.ankle[0]);
+  // A foot that faces the long edge has its toes across the mat, and its little toe along it.
+  const facesEdge = Math.abs(skeleton.posture.frontFootYaw) > Math.PI / 4;
+  const [aheadAxis, besideAxis] = facesEdge ? ([1, 0] as const) : ([0, 1] as const);
+  const toeFromAnkle = -cmFromMetres(foot.toe[aheadAxis] - foot.ankle[aheadAxis]);
   const ahead = [
     plain('front toe tip back to the ankle', toeFromAnkle),
-    ...chainToShoulder(skeleton, first, 0),
-    link('arm along the mat', arms[first].shoulder, arms[first].palm, 0),
+    ...chainToShoulder(skeleton, first, aheadAxis),
+    link('arm, ahead', arms[first].shoulder, arms[first].palm, aheadAxis),
+  ];
+  const fromHeel = cmFromMetres(foot.ankle[besideAxis] - foot.heel[besideAxis]);
+  const chain = [
+    ...(Math.abs(fromHeel) < 0.005 ? [] : [plain('ankle from the heel’s line', fromHeel)]),
+    ...chainToShoulder(skeleton, first, besideAxis),
+    link('arm, to the side', arms[first].shoulder, arms[first].palm, besideAxis),
   ];
   // Chain terms run to the left of a right front leg; its little toe lies to the right.
-  const ankleFromHeel = plain('ankle from the heel’s line', cmFromMetres(foot.ankle[1]));
-  const beside = [
-    ...(Math.abs(ankleFromHeel.value) < 0.005 ? [] : [ankleFromHeel]),
-    ...chainToShoulder(skeleton, first, 1),
-    link('arm across the mat', arms[first].shoulder, arms[first].palm, 1),
-  ].map((step) => ({
+  const negate = (step: WorkingStep): WorkingStep => ({
     ...step,
     expression: `-1 × ${step.expression ?? ''}`,
     value: -step.value,
-  }));
+  });
+  const beside = facesEdge ? chain : chain.map(negate);
   return [
     makeSetting('hand-height', 'cm', 'mat', 'palm', height, limits),
     makeSetting('hand-ahead', 'cm', 'front-toes', 'palm', ahead, limits),

@@ -109,7 +109,7 @@ function describeUnsolved({ record, pose, level, side, rules }: Request): SetUp 
     status: 'failed',
     provisional: rules.provisional,
     depth: pose.depth === null ? null : describeNoDepth(pose.depth),
-    firstDepth: pose.firstDepth === undefined ? null : describeNoDepth(pose.firstDepth),
+    firstDepth: pose.firstDepth === null ? null : describeNoDepth(pose.firstDepth),
     settings: [],
     pelvis: null,
     landmarks: {},
@@ -147,7 +147,7 @@ function solveSetUp(request: Request, set: MeasureSet, body: Body): SetUp {
   const known: SetUp = {
     ...unsolved,
     depth: describeDepth(pose.depth, found, rules),
-    firstDepth: describeDepth(pose.firstDepth ?? null, answer.first, rules),
+    firstDepth: describeDepth(pose.firstDepth, answer.first, rules),
     provenance: { ...unsolved.provenance, measures: listUses(body, ranges) },
   };
   if (found.kind === 'cannot') {

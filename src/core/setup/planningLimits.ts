@@ -137,12 +137,12 @@ const LEG_LIMIT_MEASURES: Readonly<Record<Exclude<keyof LegLimits, 'toeExtension
 /**
  * The limits as the solver takes them: by front and back, radians.
  *
- * @param shares of the trunk's ranges that the pose may use
+ * @param pose which may use only a share of the trunk's ranges
  */
 export function toSolverLimits(
   ranges: PlanningRanges,
   frontSide: Side,
-  shares: NonNullable<PoseDefinition['trunkShares']>,
+  { trunkShares: shares = {}, spineFlexionDeg = LONG_BACK_FLEXION_DEG }: PoseDefinition,
 ): Limits {
   const limit = (measure: MeasureId, side: Side | null): number | null => {
     const found = findRange(ranges, measure, side);
@@ -162,7 +162,7 @@ export function toSolverLimits(
   const frontOf = sideOfPlace('front', frontSide);
   const backOf = sideOfPlace('back', frontSide);
   const trunk: TrunkLimits = {
-    flexion: radiansFromDegrees(LONG_BACK_FLEXION_DEG),
+    flexion: radiansFromDegrees(spineFlexionDeg),
     extension: part(limit('trunk-extension', null), shares.extension),
     sideBendToFront: limit('trunk-side-bend', frontOf),
     sideBendToBack: limit('trunk-side-bend', backOf),

@@ -16,6 +16,7 @@ export type SettingId =
   | 'back-heel-lift'
   | 'front-knee-bend'
   | 'pelvis-short-of-square'
+  | 'pelvis-short-of-stacked'
   | 'pelvis-level'
   | 'chest-short-of-target'
   | 'hand-height'

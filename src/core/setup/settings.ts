@@ -97,29 +97,46 @@ function chainFromBackMark({ skeleton, pose }: Solved): WorkingStep[] {
   ];
 }
 
+/** How far the pelvis stays short of where the textbook has it face. */
+function calcPelvisSettings(
+  { pelvisFaces }: PoseDefinition,
+  degrees: (quantity: QuantityId) => number,
+  limits: readonly WorkingStep[],
+): Setting[] {
+  const step = (text: string, value: number): WorkingStep =>
+    term(text, value.toFixed(2), value, 'deg');
+  const shortOf = (text: string, quantity: QuantityId): WorkingStep[] => [
+    step(text, SQUARE_DEG),
+    step('less what was solved for', -degrees(quantity)),
+  ];
+  switch (pelvisFaces) {
+    case 'long-edge': {
+      const terms = shortOf('square to the long edge', 'pelvis-turn');
+      return [makeSetting('pelvis-short-of-square', 'deg', 'long-edge', 'pelvis', terms, limits)];
+    }
+    case 'front': {
+      const terms = [step('pelvis turned from the front edge', degrees('pelvis-turn'))];
+      return [makeSetting('pelvis-short-of-square', 'deg', 'front-edge', 'pelvis', terms, limits)];
+    }
+    case 'stacked': {
+      const terms = shortOf('one hip straight over the other', 'pelvis-stacking');
+      return [
+        makeSetting('pelvis-short-of-stacked', 'deg', 'stacked-hips', 'pelvis', terms, limits),
+      ];
+    }
+  }
+}
+
+const SQUARE_DEG = 90;
+
 function calcAngleSettings(solved: Solved): Setting[] {
   const { pose, skeleton, limits } = solved;
   const degrees = (quantity: QuantityId): number =>
     degreesFromRadians(getQuantity(quantity).calc(skeleton));
   const solvedTerm = (text: string, value: number): WorkingStep =>
     term(text, value.toFixed(2), value, 'deg');
-  const shortOf = (text: string, goal: number, value: number): WorkingStep[] => [
-    solvedTerm(text, goal),
-    solvedTerm('less what was solved for', -value),
-  ];
-  const turn = degrees('pelvis-turn');
-  const square = pose.family === 'open' ? 90 : 0;
   const settings = [
-    makeSetting(
-      'pelvis-short-of-square',
-      'deg',
-      pose.family === 'open' ? 'long-edge' : 'front-edge',
-      'pelvis',
-      pose.family === 'open'
-        ? shortOf('square to the long edge', square, turn)
-        : [solvedTerm('pelvis turned from the front edge', turn)],
-      limits,
-    ),
+    ...calcPelvisSettings(pose, degrees, limits),
     makeSetting(
       'pelvis-level',
       'deg',
@@ -224,7 +241,7 @@ function calcKneeSetting(solved: Solved, place: Place): Setting {
 /** Feet, stance and marks: what is set before anyone steps on. */
 function calcFeetSettings(solved: Solved): Setting[] {
   const { pose, rules, skeleton, heelLine, limits } = solved;
-  const { posture, legs } = skeleton;
+  const { posture } = skeleton;
   const backMark = findBackMark(pose);
   const hasStance = backMark !== null && solved.stance.definition.kind !== 'none';
   const settings: Setting[] = [];
@@ -249,9 +266,9 @@ function calcFeetSettings(solved: Solved): Setting[] {
     ];
     settings.push(makeSetting('stance-width', 'cm', 'front-heel-line', backMark, working, []));
   }
-  const frontFoot = degreesFromRadians(
-    Math.atan2(legs.front.foot.frame.forward[1], legs.front.foot.frame.forward[0]),
-  );
+  // Out from the mat's line: to the right for a right front foot, or to the long edge both feet face.
+  const facesEdge = Math.abs(posture.frontFootYaw) > Math.PI / 4;
+  const frontFoot = degreesFromRadians(posture.frontFootYaw) * (facesEdge ? -1 : 1);
   const frontText = pose.frontFootYaw.kind === 'free' ? 'solved for' : 'turned out by the school';
   const frontTerm = term(frontText, (-frontFoot).toFixed(2), -frontFoot, 'deg');
   settings.push(makeSetting('front-foot-angle', 'deg', 'mat-line', 'front-foot', [frontTerm], []));

@@ -38,6 +38,8 @@ export interface PoseAnswer {
   readonly first: HeldDepth | null;
   /** Why the legs could not be had, when the pose they come from failed. */
   readonly legsFrom: PoseDefinition | null;
+  /** How deep the pose that it rests on could have gone, in that pose's own depth. */
+  readonly legsDeepest: number | null;
 }
 
 /** Where a like task was solved before: each stage starts there. */
@@ -83,33 +85,63 @@ function holdLegs({ posture, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
 
 /**
  * Solves a pose: first the pose that it rests on, then a stance that is found once, then
- * one depth after the other, each held while the next one grows.
+ * one depth after the other, each held while the next one grows. What comes first gives
+ * way when nothing is left for what comes last.
  */
 export function solvePose(request: PoseRequest, hints: PoseHints | null = null): PoseAnswer {
-  const { pose, body, ranges, side, rules } = request;
-  let held: HeldLegs;
-  let near: Posture | null = null;
-  if (pose.restsOn === undefined) {
-    held = findHeldStance(request);
-  } else {
-    const base = withLevel(getPose(pose.restsOn.pose), pose.restsOn.level ?? null);
-    const legs = solvePose({ ...request, pose: base });
-    if (legs.found.kind === 'cannot') return { ...legs, first: null, legsFrom: base };
+  const { restsOn } = request.pose;
+  if (restsOn === undefined) return solveOn(request, findHeldStance(request), null, hints);
+  const base = withLevel(getPose(restsOn.pose), restsOn.level ?? null);
+  let answer: PoseAnswer | null = null;
+  for (const share of GIVING_WAY) {
+    const deepest: number | null = answer?.legsDeepest ?? null;
+    const pose = deepest === null ? base : withTextbook(base, share * deepest);
+    const legs = solvePose({ ...request, pose });
+    if (legs.found.kind === 'cannot') {
+      return answer ?? { ...legs, first: null, legsFrom: base, legsDeepest: null };
+    }
     const { skeleton } = legs.found.answer;
-    held = holdLegs(skeleton, base);
-    near = skeleton.posture;
+    const held = holdLegs(skeleton, base);
+    const on = solveOn(request, held, skeleton.posture, hints);
+    answer = { ...on, legsDeepest: deepest ?? legs.found.deepest };
+    if (on.found.kind === 'held' || answer.legsDeepest === null) return answer;
   }
+  return answer!;
+}
+
+/** The same pose, asked no deeper than this. */
+const withTextbook = (pose: PoseDefinition, textbook: number): PoseDefinition =>
+  pose.depth === null ? pose : { ...pose, depth: { ...pose.depth, textbook } };
+
+/** Solves on legs that are held, or on a pose's own. */
+function solveOn(
+  request: PoseRequest,
+  held: HeldLegs,
+  near: Posture | null,
+  hints: PoseHints | null,
+): PoseAnswer {
+  const { pose, body, ranges, side, rules } = request;
   const built = buildTask(pose, body, ranges, side, rules, held, near);
-  if (pose.firstDepth === undefined) {
+  const common = { legsFrom: null, legsDeepest: null };
+  if (pose.firstDepth === null) {
     const found = findStage(request, built.task, pose.depth, hints?.last ?? null);
-    return { built, found, first: null, legsFrom: null };
+    return { ...common, built, found, first: null };
   }
   const first = findStage(request, built.task, pose.firstDepth, hints?.first ?? null);
-  if (first.kind === 'cannot') return { built, found: first, first: null, legsFrom: null };
-  const task = holdDepth(built.task, pose.firstDepth, first);
-  const found = findStage(request, task, pose.depth, hints?.last ?? null);
-  return { built: { ...built, task }, found, first, legsFrom: null };
+  if (first.kind === 'cannot') return { ...common, built, found: first, first: null };
+  const reached = getQuantity(pose.firstDepth.quantity).calc(first.answer.skeleton);
+  let { task } = built;
+  let found: DepthAnswer = first;
+  for (const share of GIVING_WAY) {
+    task = holdDepth(built.task, pose.firstDepth, share * reached, first);
+    found = findStage(request, task, pose.depth, hints?.last ?? null);
+    if (found.kind === 'held') break;
+  }
+  return { ...common, built: { ...built, task }, found, first };
 }
+
+/** Shares of what comes first that are tried in turn until what comes last can be held. Our choice. */
+const GIVING_WAY = [1, 0.9, 0.8, 0.7, 0.6] as const;
 
 function findStage(
   { rules, experience }: PoseRequest,
@@ -122,9 +154,13 @@ function findStage(
     : findDepth(task, depth, rules, experience, hints);
 }
 
-/** The same task with one depth kept where it was found. */
-function holdDepth(task: PoseTask, { quantity }: DepthDefinition, { answer }: HeldDepth): PoseTask {
-  const value = getQuantity(quantity).calc(answer.skeleton);
+/** The same task with one depth kept at a value. */
+function holdDepth(
+  task: PoseTask,
+  { quantity }: DepthDefinition,
+  value: number,
+  { answer }: HeldDepth,
+): PoseTask {
   return {
     ...task,
     musts: [...task.musts, { quantity, atLeast: value, atMost: value }],

@@ -55,20 +55,20 @@ function findHandPlace(
   return [x, y + moved];
 }
 
-/** Elbow of a bent arm: by the law of cosines, pointing to the back of the chest. */
+/** Elbow of a bent arm, by the law of cosines. */
 function findElbow(
   shoulder: Vec3,
   wrist: Vec3,
   upper: number,
   lower: number,
-  chest: Rotation,
+  pointing: Vec3,
 ): Vec3 {
   const span = distance(shoulder, wrist);
   const along = (upper * upper - lower * lower + span * span) / (2 * span);
   const bulge = Math.sqrt(Math.max(0, upper * upper - along * along));
   const down = normalise(subtract(wrist, shoulder));
-  const back = normalise(rejectFrom(scale(chest.forward, -1), down));
-  return addScaled(addScaled(shoulder, down, along), back, bulge);
+  const outward = normalise(rejectFrom(pointing, down));
+  return addScaled(addScaled(shoulder, down, along), outward, bulge);
 }
 
 /** Hands at the breastbone fold the arm to this share of its reach. Our modelling choice. */
@@ -77,54 +77,40 @@ const FOLDED_SHARE = 0.45;
 /** Where an arm that bears nothing points. */
 function findDirection(
   place: Place,
-  reach: Exclude<ArmPlan['reach'], 'down'>,
+  reach: Exclude<ArmPlan['reach'], 'down' | 'folded'>,
   chest: Rotation,
   shoulder: Vec3,
   backKnee: Vec3,
 ): Vec3 {
-  const inward = scale(chest.left, place === 'back' ? -1 : 1);
   switch (reach) {
     case 'out':
-      return scale(inward, -1);
+      return scale(chest.left, place === 'back' ? 1 : -1);
     case 'up':
       return chest.up;
     case 'beside':
       return scale(chest.up, -1);
     case 'forward':
       return chest.forward;
-    case 'folded':
-      return normalise(addScaled(chest.forward, inward, 1));
     case 'on-back-leg':
       return normalise(subtract(backKnee, shoulder));
   }
 }
 
-/** An arm whose palm is brought this far along a direction; straight at its full reach. */
-function reachAlong(
-  shoulder: Vec3,
-  toward: Vec3,
-  distanceOut: number,
-  reach: number,
-  chest: Rotation,
-): ArmPose {
-  if (distanceOut < reach) {
-    return bendTo(shoulder, addScaled(shoulder, toward, distanceOut), reach, chest);
-  }
-  return {
-    shoulder,
-    elbow: addScaled(shoulder, toward, UPPER_SHARE * reach),
-    wrist: addScaled(shoulder, toward, WRIST_SHARE * reach),
-    palm: addScaled(shoulder, toward, reach),
-  };
+/** A hand at the breastbone, the elbow out to its side. */
+function foldArm(place: Place, chest: Rotation, shoulder: Vec3, reach: number): ArmPose {
+  const outward = scale(chest.left, place === 'back' ? 1 : -1);
+  const toBreastbone = normalise(addScaled(chest.forward, outward, -1));
+  const palm = addScaled(shoulder, toBreastbone, FOLDED_SHARE * reach);
+  return bendTo(shoulder, palm, reach, outward);
 }
 
 /** An arm that reaches a given palm, its elbow bent as it must. */
-function bendTo(shoulder: Vec3, palm: Vec3, reach: number, chest: Rotation): ArmPose {
+function bendTo(shoulder: Vec3, palm: Vec3, reach: number, elbowTo: Vec3): ArmPose {
   const handLength = (1 - WRIST_SHARE) * reach;
   const span = distance(shoulder, palm);
   const wrist = addScaled(palm, subtract(shoulder, palm), handLength / span);
   const [upper, lower] = [UPPER_SHARE * reach, (WRIST_SHARE - UPPER_SHARE) * reach];
-  return { shoulder, elbow: findElbow(shoulder, wrist, upper, lower, chest), wrist, palm };
+  return { shoulder, elbow: findElbow(shoulder, wrist, upper, lower, elbowTo), wrist, palm };
 }
 
 /** Poses an arm from its shoulder. The straight reach is never exceeded; a low shoulder bends the elbow. */
@@ -138,14 +124,19 @@ export function poseArm(
   backKnee: Vec3,
 ): ArmPose {
   const reach = figure[place].armReach;
+  if (plan.reach === 'folded') return foldArm(place, chest, shoulder, reach);
   if (plan.reach !== 'down') {
     const toward = findDirection(place, plan.reach, chest, shoulder, backKnee);
-    const inReach = reach * (plan.reach === 'folded' ? FOLDED_SHARE : 1);
-    return reachAlong(shoulder, toward, inReach, reach, chest);
+    return {
+      shoulder,
+      elbow: addScaled(shoulder, toward, UPPER_SHARE * reach),
+      wrist: addScaled(shoulder, toward, WRIST_SHARE * reach),
+      palm: addScaled(shoulder, toward, reach),
+    };
   }
   const [x, y] = findHandPlace(figure, plan, shoulder, frontFoot);
   const sideways = Math.hypot(x - shoulder[0], y - shoulder[1]);
   const drop = Math.sqrt(Math.max(0, reach * reach - sideways * sideways));
   const palm: Vec3 = [x, y, Math.max(0, shoulder[2] - drop)];
-  return bendTo(shoulder, palm, reach, chest);
+  return bendTo(shoulder, palm, reach, scale(chest.forward, -1));
 }

@@ -34,6 +34,8 @@ export interface LegPose {
    */
   readonly overreach: number;
   readonly closure: 'must-close' | 'may-bend';
+  /** Its ankle carries weight: a kneeling or lifted leg's lies as it can, and is no limit. */
+  readonly ankleBears: boolean;
   readonly hipAngles: HipAngles;
   readonly ankleAngles: AnkleAngles;
 }
@@ -115,6 +117,7 @@ function bendLeg(
     kneeFlexion,
     overreach: heldKnee === null ? distance - thigh - shank : distance - reach,
     closure: heldKnee === null ? 'may-bend' : 'must-close',
+    ankleBears: foot.bearsFrom !== null,
     hipAngles: calcHipAngles(pelvis, thighDown, kneeForward, side),
     ankleAngles: calcAnkleAngles(foot.frame, normalise(subtract(knee, foot.ankle)), side),
   };
@@ -166,6 +169,7 @@ export function poseLiftedLeg(
     kneeFlexion: heldKnee,
     overreach: -1,
     closure: 'may-bend',
+    ankleBears: false,
     hipAngles: {
       flexion: angles.flexion,
       abduction: angles.abduction,
@@ -196,6 +200,7 @@ export function poseKneelingLeg(
     kneeFlexion: Math.acos(Math.max(-1, Math.min(1, dot(thighDown, shankDown)))),
     overreach: distance - figure[place].thigh,
     closure: 'must-close',
+    ankleBears: false,
     hipAngles: calcHipAngles(pelvis, thighDown, kneeForward, side),
     ankleAngles: calcAnkleAngles(foot.frame, scale(shankDown, -1), side),
   };

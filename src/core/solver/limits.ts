@@ -127,8 +127,7 @@ function visitLegDemands(
   const { flexion, abduction, externalRotation: turn } = leg.hipAngles;
   const { dorsiflexion, inversion } = leg.ankleAngles;
   const knee = leg.kneeFlexion;
-  // A foot without weight lies as it can: its ankle is no limit.
-  const bears = leg.foot.bearsFrom !== null;
+  const bears = leg.ankleBears;
   visit('hip', place, 'flexion', flexion, calcFlexionLimit(limits, knee));
   visit('hip', place, 'extension', -flexion, calcExtensionLimit(limits, knee));
   visit('hip', place, 'abduction', abduction, calcAbductionLimit(limits, flexion));

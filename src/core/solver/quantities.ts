@@ -108,6 +108,7 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     asin(calcFrontLegUp(s)[1]),
   ),
   'back-knee-out': angle('the knee’s turn outward', (s) => s.posture.backKneeOut),
+  'lifted-leg-turn': angle('the lifted leg’s turn', (s) => s.posture.backHipRotation),
   'back-leg-lift': angle('the lifted leg', (s) =>
     Math.acos(Math.max(-1, Math.min(1, calcBackLegUp(s)[2]))),
   ),
@@ -130,6 +131,9 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   'pelvis-level': angle('the pelvis’s level', (s) => asin(s.posture.pelvis.left[2])),
   'pelvis-stacking': angle('the pelvis’s stacking', (s) => calcRoll(s.posture.pelvis)),
   'trunk-lean': angle('the trunk’s lean', (s) => Math.acos(Math.min(1, s.chest.up[2]))),
+  'trunk-raised': angle('the trunk raised from level', (s) =>
+    Math.atan2(s.chest.up[2], s.chest.up[0]),
+  ),
   'trunk-lean-along': angle('the trunk along the mat', (s) => asin(s.chest.up[0])),
   'trunk-lean-across': angle('the trunk across the mat', (s) => asin(s.chest.up[1])),
   'trunk-from-back-leg': angle(
@@ -170,6 +174,9 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     (s) => s.centreOfMass[0] - calcMidFoot(s),
   ),
   'weight-inside-base': lengthOf('the weight point inside the base', (s) => s.weightInside),
+  'hand-height': lengthOf('the hand above the mat', (s) =>
+    Math.min(s.arms.front.palm[2], s.arms.back.palm[2]),
+  ),
   'hand-load': { kind: 'percent', words: 'the weight on the hand', calc: calcHandLoad },
 };
 

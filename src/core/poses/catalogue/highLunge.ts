@@ -6,6 +6,7 @@ export const highLunge: PoseDefinition = {
   name: 'High lunge',
   sanskrit: 'Ashta Chandrasana',
   family: 'closed',
+  pelvisFaces: 'front',
   straightLegs: ['back'],
   frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: { kind: 'held', at: 0 },
@@ -32,6 +33,7 @@ export const highLunge: PoseDefinition = {
     { quantity: 'spine-rotation', goal: 0, sigma: 20 },
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
+  firstDepth: null,
   depth: { quantity: 'front-knee-bend', words: 'front-knee bend', easiest: 10, textbook: 90 },
   chestTarget: null,
   starts: [

@@ -1,9 +1,24 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
+import { chair } from './chair.ts';
+import { halfMoon } from './halfMoon.ts';
 import { highLunge } from './highLunge.ts';
+import { lizard } from './lizard.ts';
+import { lowLunge } from './lowLunge.ts';
+import { mountain } from './mountain.ts';
 import { pyramid } from './pyramid.ts';
+import { reverseTriangle } from './reverseTriangle.ts';
+import { reverseWarrior } from './reverseWarrior.ts';
+import { revolvedHalfMoon } from './revolvedHalfMoon.ts';
+import { revolvedSideAngle } from './revolvedSideAngle.ts';
+import { revolvedTriangle } from './revolvedTriangle.ts';
+import { sideAngle } from './sideAngle.ts';
+import { tree } from './tree.ts';
 import { triangle } from './triangle.ts';
+import { wallKneel } from './wallKneel.ts';
 import { warriorOne } from './warriorOne.ts';
+import { warriorThree } from './warriorThree.ts';
 import { warriorTwo } from './warriorTwo.ts';
+import { wideFold } from './wideFold.ts';
 
 /** Every pose, in the order the shelf shows them. To add one, write its file and name it here. */
 export const POSES: readonly PoseDefinition[] = [
@@ -12,6 +27,21 @@ export const POSES: readonly PoseDefinition[] = [
   pyramid,
   warriorOne,
   highLunge,
+  mountain,
+  chair,
+  sideAngle,
+  reverseWarrior,
+  reverseTriangle,
+  wideFold,
+  lowLunge,
+  lizard,
+  wallKneel,
+  tree,
+  warriorThree,
+  halfMoon,
+  revolvedTriangle,
+  revolvedSideAngle,
+  revolvedHalfMoon,
 ];
 
 /** A pose that another pose's data names. */

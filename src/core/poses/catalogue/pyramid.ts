@@ -6,6 +6,7 @@ export const pyramid: PoseDefinition = {
   name: 'Pyramid',
   sanskrit: 'Parshvottanasana',
   family: 'closed',
+  pelvisFaces: 'front',
   straightLegs: ['front', 'back'],
   frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: { kind: 'held', at: 10 },
@@ -36,6 +37,7 @@ export const pyramid: PoseDefinition = {
     { quantity: 'spine-rotation', goal: 0, sigma: 5 },
   ],
   eases: [{ quantity: 'pelvis-level', goal: 0, sigma: 5 }],
+  firstDepth: null,
   depth: {
     quantity: 'pelvis-tilt',
     words: 'pelvis tilt',

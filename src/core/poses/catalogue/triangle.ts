@@ -12,6 +12,7 @@ export const triangle: PoseDefinition = {
   name: 'Triangle',
   sanskrit: 'Utthita Trikonasana',
   family: 'open',
+  pelvisFaces: 'long-edge',
   straightLegs: ['front', 'back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backFootYaw: OPEN_BACK_FOOT,
@@ -45,6 +46,7 @@ export const triangle: PoseDefinition = {
     { quantity: 'spine-flexion', goal: 0, sigma: 10 },
     { quantity: 'trunk-lean-across', goal: 0, sigma: 10 },
   ],
+  firstDepth: null,
   depth: {
     quantity: 'trunk-lean',
     words: 'trunk lean from upright',

@@ -6,6 +6,7 @@ export const warriorOne: PoseDefinition = {
   name: 'Warrior I',
   sanskrit: 'Virabhadrasana I',
   family: 'closed',
+  pelvisFaces: 'front',
   straightLegs: ['back'],
   frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: { kind: 'free', from: 30, to: 60, start: 50 },
@@ -36,6 +37,7 @@ export const warriorOne: PoseDefinition = {
     { quantity: 'spine-side-bend', goal: 0, sigma: 40 },
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
+  firstDepth: null,
   depth: { quantity: 'front-knee-bend', words: 'front-knee bend', easiest: 10, textbook: 90 },
   chestTarget: 'front',
   starts: [

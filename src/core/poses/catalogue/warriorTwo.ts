@@ -13,6 +13,7 @@ export const warriorTwo: PoseDefinition = {
   name: 'Warrior II',
   sanskrit: 'Virabhadrasana II',
   family: 'open',
+  pelvisFaces: 'long-edge',
   straightLegs: ['back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backFootYaw: OPEN_BACK_FOOT,
@@ -38,6 +39,7 @@ export const warriorTwo: PoseDefinition = {
     { quantity: 'spine-side-bend', goal: 0, sigma: 40 },
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
+  firstDepth: null,
   depth: {
     quantity: 'front-knee-bend',
     words: 'front-knee bend',

@@ -1,0 +1,115 @@
+import type { PoseDefinition } from '../poseDefinition.ts';
+import { STRAIGHT_AHEAD } from './schools.ts';
+
+export const chair: PoseDefinition = {
+  id: 'chair',
+  name: 'Chair',
+  sanskrit: 'Utkatasana',
+  family: 'neutral',
+  pelvisFaces: 'front',
+  origin: 'mid-stance',
+  straightLegs: [],
+  frontFootYaw: STRAIGHT_AHEAD,
+  backContact: 'flat',
+  backFootYaw: STRAIGHT_AHEAD,
+  backHeelLift: null,
+  heelLine: 'two-fist-rails',
+  stance: { kind: 'none' },
+  arms: { front: { reach: 'up' }, back: { reach: 'up' } },
+  musts: [
+    { quantity: 'weight-ahead-of-mid-foot', atLeast: -2, atMost: 2 },
+    { quantity: 'knees-differ', atLeast: 0, atMost: 0 },
+    { quantity: 'pelvis-level', atLeast: -2, atMost: 2 },
+    { quantity: 'weight-inside-base', atLeast: 2 },
+  ],
+  wishes: [
+    {
+      quantity: 'equal-arms',
+      goal: 0,
+      sigma: {
+        rule: 'chairStyle',
+        options: { 'equal-arms': 1, 'knees-forward': 10000, 'hips-back': 10000 },
+      },
+    },
+    {
+      quantity: 'hips-back-arms',
+      goal: 0,
+      sigma: {
+        rule: 'chairStyle',
+        options: { 'equal-arms': 10000, 'knees-forward': 10000, 'hips-back': 1 },
+      },
+    },
+    { quantity: 'pelvis-turn', goal: 0, sigma: 2 },
+    { quantity: 'spine-rotation', goal: 0, sigma: 2 },
+    { quantity: 'spine-side-bend', goal: 0, sigma: 2 },
+  ],
+  eases: [
+    {
+      quantity: 'front-ankle-bend',
+      goal: 60,
+      sigma: {
+        rule: 'chairStyle',
+        options: { 'equal-arms': 10000, 'knees-forward': 2, 'hips-back': 10000 },
+      },
+    },
+    { quantity: 'spine-flexion', goal: 0, sigma: 5 },
+    { quantity: 'pelvis-level', goal: 0, sigma: 1 },
+    { quantity: 'trunk-lean-across', goal: 0, sigma: 2 },
+    { quantity: 'trunk-lean-along', goal: 20, sigma: 30 },
+  ],
+  firstDepth: null,
+  depth: { quantity: 'front-knee-bend', words: 'knee bend', easiest: 10, textbook: 80 },
+  chestTarget: null,
+  starts: [
+    {
+      pelvisTurn: 0,
+      pelvisTilt: 20,
+      pelvisList: 0,
+      spineRotation: 0,
+      kneeBend: 50,
+      stanceShare: 1,
+    },
+    {
+      pelvisTurn: 0,
+      pelvisTilt: 15,
+      pelvisList: 0,
+      spineRotation: 0,
+      kneeBend: 25,
+      stanceShare: 1,
+    },
+  ],
+  needs: [
+    'hip-flexion',
+    'straight-leg-raise',
+    'ankle-dorsiflexion-bent',
+    'ankle-dorsiflexion-straight',
+  ],
+  expected: null,
+  levels: [
+    {
+      id: 'arms-forward',
+      name: 'Arms forward',
+      changes: { arms: { front: { reach: 'forward' }, back: { reach: 'forward' } } },
+    },
+    {
+      id: 'arms-down',
+      name: 'Arms beside the trunk',
+      changes: { arms: { front: { reach: 'beside' }, back: { reach: 'beside' } } },
+    },
+  ],
+  easier: 'chair with the back at a wall',
+  lookAt: [
+    { at: 'Feet', look: 'Heels heavy, toes light.', change: 'Sit back a little.' },
+    { at: 'Knees', look: 'Over the toes, not drifting in.', change: 'Bend less.' },
+    { at: 'Hips', look: 'Back and level.', change: 'Lean the trunk forward a little.' },
+    { at: 'Spine', look: 'Long; ribs not thrust out.', change: 'Lower the arms.' },
+    { at: 'Gaze', look: 'At one point that does not move.', change: 'Look a little lower.' },
+    { at: 'Breath', look: 'Easy and even, jaw loose.', change: 'Come up one step.' },
+  ],
+  wayIn: [
+    'Stand on both marks, two fists apart.',
+    'Bend the knees and sit the hips back together.',
+    'Raise the arms only as far as the ribs stay down.',
+  ],
+  wayOut: ['Press the heels and stand up.'],
+};

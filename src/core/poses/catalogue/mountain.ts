@@ -1,0 +1,68 @@
+import type { PoseDefinition } from '../poseDefinition.ts';
+import { STRAIGHT_AHEAD } from './schools.ts';
+
+export const mountain: PoseDefinition = {
+  id: 'mountain',
+  name: 'Mountain',
+  sanskrit: 'Tadasana',
+  family: 'neutral',
+  pelvisFaces: 'front',
+  origin: 'mid-stance',
+  straightLegs: ['front', 'back'],
+  frontFootYaw: STRAIGHT_AHEAD,
+  backContact: 'flat',
+  backFootYaw: STRAIGHT_AHEAD,
+  backHeelLift: null,
+  heelLine: 'two-fist-rails',
+  stance: { kind: 'none' },
+  arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
+  musts: [
+    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+    { quantity: 'weight-inside-base', atLeast: 2 },
+  ],
+  wishes: [
+    { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
+    { quantity: 'pelvis-tilt', goal: 0, sigma: 5 },
+    { quantity: 'chest-turn', goal: 0, sigma: 5 },
+    { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
+    { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+    { quantity: 'weight-ahead-of-mid-foot', goal: 0, sigma: 2 },
+  ],
+  eases: [
+    { quantity: 'pelvis-level', goal: 0, sigma: 2 },
+    { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
+    { quantity: 'spine-flexion', goal: 0, sigma: 5 },
+  ],
+  firstDepth: null,
+  depth: null,
+  chestTarget: null,
+  starts: [
+    { pelvisTurn: 0, pelvisTilt: 0, pelvisList: 0, spineRotation: 0, kneeBend: 1, stanceShare: 1 },
+  ],
+  needs: [],
+  expected: null,
+  levels: [],
+  easier: 'standing with the back at a wall',
+  lookAt: [
+    {
+      at: 'Feet',
+      look: 'Two fists apart, both soles heavy.',
+      change: 'Rock forward and back until the weight settles.',
+    },
+    {
+      at: 'Knees',
+      look: 'Straight and easy, kneecaps ahead.',
+      change: 'Soften both knees a little.',
+    },
+    { at: 'Pelvis', look: 'Level, neither tucked nor tipped.', change: 'Let the tail hang.' },
+    { at: 'Spine', look: 'Long, ribs over the hips.', change: 'Let the lower ribs soften back.' },
+    { at: 'Gaze', look: 'At one point that does not move.', change: 'Look a little lower.' },
+    { at: 'Breath', look: 'Easy and even, jaw loose.', change: 'Come up one step.' },
+  ],
+  wayIn: [
+    'Stand on both marks, two fists apart.',
+    'Spread the weight over heels and balls.',
+    'Let the arms hang.',
+  ],
+  wayOut: ['Step off softly.'],
+};

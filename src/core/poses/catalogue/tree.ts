@@ -1,0 +1,81 @@
+import type { PoseDefinition } from '../poseDefinition.ts';
+import { STRAIGHT_AHEAD } from './schools.ts';
+
+export const tree: PoseDefinition = {
+  id: 'tree',
+  name: 'Tree',
+  sanskrit: 'Vrikshasana',
+  family: 'open',
+  pelvisFaces: 'front',
+  straightLegs: ['front'],
+  frontFootYaw: STRAIGHT_AHEAD,
+  backContact: 'on-front-leg',
+  soleAt: 'calf',
+  backFootYaw: STRAIGHT_AHEAD,
+  backHeelLift: null,
+  heelLine: 'hip-rails',
+  stance: { kind: 'none' },
+  arms: { front: { reach: 'folded' }, back: { reach: 'folded' } },
+  musts: [
+    { quantity: 'pelvis-turn', atLeast: -3, atMost: 3 },
+    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+    { quantity: 'hips-beside-front-foot', atLeast: -4, atMost: 4 },
+    { quantity: 'weight-inside-base', atLeast: 1 },
+  ],
+  wishes: [
+    { quantity: 'pelvis-tilt', goal: 0, sigma: 10 },
+    { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
+    { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+    { quantity: 'chest-turn', goal: 0, sigma: 5 },
+  ],
+  eases: [
+    { quantity: 'pelvis-level', goal: 0, sigma: 2 },
+    { quantity: 'spine-side-bend', goal: 0, sigma: 20 },
+    { quantity: 'spine-flexion', goal: 0, sigma: 20 },
+  ],
+  firstDepth: null,
+  depth: {
+    quantity: 'back-knee-out',
+    words: 'knee turned out from straight ahead',
+    easiest: 10,
+    textbook: 90,
+  },
+  chestTarget: null,
+  starts: [
+    { pelvisTurn: 0, pelvisTilt: 0, pelvisList: 0, spineRotation: 0, kneeBend: 1, stanceShare: 1 },
+  ],
+  needs: ['hip-opening', 'hip-abduction', 'hip-flexion', 'hip-external-rotation'],
+  expected: null,
+  levels: [
+    { id: 'toes-down', name: 'Heel at the ankle, toes on the floor', changes: { soleAt: 'ankle' } },
+    { id: 'thigh', name: 'Sole high on the inner thigh', changes: { soleAt: 'thigh' } },
+  ],
+  easier: 'tree with the toes on the floor, a hand on the wall',
+  lookAt: [
+    {
+      at: 'Foot',
+      look: 'Big toe, little toe and heel all heavy.',
+      change: 'Spread the toes before lifting anything.',
+    },
+    {
+      at: 'Lifted foot',
+      look: 'On the calf or high on the thigh, never on the knee.',
+      change: 'Lower it to the ankle.',
+    },
+    {
+      at: 'Knee',
+      look: 'Out only as far as the pelvis still faces ahead.',
+      change: 'Bring it forward a little.',
+    },
+    { at: 'Pelvis', look: 'Level and facing the front.', change: 'Lower the foot.' },
+    { at: 'Spine', look: 'Long above the standing foot.', change: 'Fingertips on the wall.' },
+    { at: 'Gaze', look: 'At one point that does not move.', change: 'Look a little lower.' },
+    { at: 'Breath', look: 'Easy and even, jaw loose.', change: 'Come up one step.' },
+  ],
+  wayIn: [
+    'Stand next to a wall, weight on one foot.',
+    'Bring the other sole to its place with a hand.',
+    'Turn the knee out and stop when the pelvis starts to follow.',
+  ],
+  wayOut: ['Bring the knee ahead, then the foot down.'],
+};
