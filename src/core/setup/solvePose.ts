@@ -92,21 +92,21 @@ export function solvePose(request: PoseRequest, hints: PoseHints | null = null):
   const { restsOn } = request.pose;
   if (restsOn === undefined) return solveOn(request, findHeldStance(request), null, hints);
   const base = withLevel(getPose(restsOn.pose), restsOn.level ?? null);
-  let answer: PoseAnswer | null = null;
-  for (const share of GIVING_WAY) {
-    const deepest: number | null = answer?.legsDeepest ?? null;
-    const pose = deepest === null ? base : withTextbook(base, share * deepest);
+  const standOn = (pose: PoseDefinition): PoseAnswer => {
     const legs = solvePose({ ...request, pose });
-    if (legs.found.kind === 'cannot') {
-      return answer ?? { ...legs, first: null, legsFrom: base, legsDeepest: null };
-    }
+    if (legs.found.kind === 'cannot') return { ...legs, first: null, legsFrom: base };
     const { skeleton } = legs.found.answer;
-    const held = holdLegs(skeleton, base);
-    const on = solveOn(request, held, skeleton.posture, hints);
-    answer = { ...on, legsDeepest: deepest ?? legs.found.deepest };
-    if (on.found.kind === 'held' || answer.legsDeepest === null) return answer;
+    const on = solveOn(request, holdLegs(skeleton, base), skeleton.posture, hints);
+    return { ...on, legsDeepest: legs.found.deepest };
+  };
+  const whole = standOn(base);
+  const { legsDeepest } = whole;
+  if (whole.found.kind === 'held' || legsDeepest === null) return whole;
+  for (const share of GIVING_WAY.slice(1)) {
+    const answer = standOn(withTextbook(base, share * legsDeepest));
+    if (answer.found.kind === 'held') return { ...answer, legsDeepest };
   }
-  return answer!;
+  return whole;
 }
 
 /** The same pose, asked no deeper than this. */

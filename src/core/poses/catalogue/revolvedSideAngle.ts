@@ -131,15 +131,12 @@ export const revolvedSideAngle: PoseDefinition = {
             atMost: 10,
           },
           { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
-          { quantity: 'spine-flexion', atMost: 10 },
+          { quantity: 'spine-flexion', atMost: 20 },
           { quantity: 'hook-distance', atMost: 5 },
           { quantity: 'weight-inside-base', atLeast: 2 },
         ],
-        wishes: [
-          { quantity: 'spine-flexion', goal: 0, sigma: 5 },
-          { quantity: 'trunk-lean-across', goal: 0, sigma: 20 },
-        ],
-        spineFlexionDeg: 15,
+        wishes: [{ quantity: 'trunk-lean-across', goal: 0, sigma: 20 }],
+        spineFlexionDeg: 20,
         firstDepth: null,
         depth: {
           quantity: 'chest-turned-to-front-leg',
