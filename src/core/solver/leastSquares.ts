@@ -60,72 +60,82 @@ function solveCholesky(a: Float64Array, b: Float64Array, n: number): boolean {
   return true;
 }
 
-/** Residuals and their slopes at one state; rows of the Jacobians are residuals. */
-interface LinearModel {
-  readonly n: number;
-  readonly oneSided: readonly number[];
-  readonly oneSidedSlopes: readonly Float64Array[];
-  readonly twoSidedSlopes: readonly Float64Array[];
+/**
+ * Residuals and their slopes at one state. Slopes are rows of n, one a residual, in one
+ * block of memory: many small arrays would cost more than the sums.
+ */
+class LinearModel {
+  oneSided: readonly number[] = [];
+  readonly oneSidedSlopes: Float64Array;
+  readonly twoSidedSlopes: Float64Array;
   /** Normal matrix (lower half) and gradient of the two-sided part. */
   readonly normal: Float64Array;
   readonly gradient: Float64Array;
-}
 
-function addOuter(normal: Float64Array, row: Float64Array, n: number): void {
-  for (let j = 0; j < n; j += 1) {
-    const left = row[j]!;
-    if (left === 0) continue;
-    for (let k = 0; k <= j; k += 1) normal[j * n + k]! += left * row[k]!;
+  constructor(
+    readonly n: number,
+    like: Residuals,
+  ) {
+    this.oneSidedSlopes = new Float64Array(like.oneSided.length * n);
+    this.twoSidedSlopes = new Float64Array(like.twoSided.length * n);
+    this.normal = new Float64Array(n * n);
+    this.gradient = new Float64Array(n);
   }
 }
 
-function addRow(gradient: Float64Array, row: Float64Array, by: number): void {
-  for (let j = 0; j < row.length; j += 1) gradient[j]! += by * row[j]!;
+/** Adds a row's outer product with itself to the lower half of a normal matrix. */
+function addOuter(normal: Float64Array, rows: Float64Array, at: number, n: number): void {
+  for (let j = 0; j < n; j += 1) {
+    const left = rows[at + j]!;
+    if (left === 0) continue;
+    for (let k = 0; k <= j; k += 1) normal[j * n + k]! += left * rows[at + k]!;
+  }
 }
 
-const dotRow = (row: Float64Array, step: Float64Array): number => {
-  let sum = 0;
-  for (let j = 0; j < row.length; j += 1) sum += row[j]! * step[j]!;
-  return sum;
-};
+function addRow(sum: Float64Array, rows: Float64Array, at: number, by: number): void {
+  for (let j = 0; j < sum.length; j += 1) sum[j]! += by * rows[at + j]!;
+}
 
-function linearise<State>(task: LeastSquaresTask<State>, state: State, at: Residuals): LinearModel {
-  const n = task.unknowns;
-  // One block of memory, cut into rows: many small arrays would cost more than the sums.
-  const makeRows = (count: number): Float64Array[] => {
-    const block = new Float64Array(count * n);
-    const rows: Float64Array[] = [];
-    for (let i = 0; i < count; i += 1) rows.push(block.subarray(i * n, (i + 1) * n));
-    return rows;
-  };
-  const twoSidedSlopes = makeRows(at.twoSided.length);
-  const oneSidedSlopes = makeRows(at.oneSided.length);
+function dotRow(rows: Float64Array, at: number, step: Float64Array): number {
+  let sum = 0;
+  for (let j = 0; j < step.length; j += 1) sum += rows[at + j]! * step[j]!;
+  return sum;
+}
+
+function linearise<State>(
+  task: LeastSquaresTask<State>,
+  state: State,
+  at: Residuals,
+  into: LinearModel,
+): void {
+  const { n, normal, gradient, oneSidedSlopes, twoSidedSlopes } = into;
+  into.oneSided = at.oneSided;
   const probe = new Float64Array(n);
   for (let j = 0; j < n; j += 1) {
     probe.fill(0);
     probe[j] = DIFFERENCE_STEP;
-    const moved = task.residuals(task.move(state, probe));
-    for (let i = 0; i < twoSidedSlopes.length; i += 1) {
-      twoSidedSlopes[i]![j] = (moved.twoSided[i]! - at.twoSided[i]!) / DIFFERENCE_STEP;
+    const { twoSided, oneSided } = task.residuals(task.move(state, probe));
+    for (let i = 0; i < twoSided.length; i += 1) {
+      twoSidedSlopes[i * n + j] = (twoSided[i]! - at.twoSided[i]!) / DIFFERENCE_STEP;
     }
-    for (let i = 0; i < oneSidedSlopes.length; i += 1) {
-      oneSidedSlopes[i]![j] = (moved.oneSided[i]! - at.oneSided[i]!) / DIFFERENCE_STEP;
+    for (let i = 0; i < oneSided.length; i += 1) {
+      oneSidedSlopes[i * n + j] = (oneSided[i]! - at.oneSided[i]!) / DIFFERENCE_STEP;
     }
   }
-  const normal = new Float64Array(n * n);
-  const gradient = new Float64Array(n);
-  twoSidedSlopes.forEach((row, i) => {
-    addOuter(normal, row, n);
-    addRow(gradient, row, at.twoSided[i]!);
-  });
-  return { n, oneSided: at.oneSided, oneSidedSlopes, twoSidedSlopes, normal, gradient };
+  normal.fill(0);
+  gradient.fill(0);
+  for (let i = 0; i < at.twoSided.length; i += 1) {
+    addOuter(normal, twoSidedSlopes, i * n, n);
+    addRow(gradient, twoSidedSlopes, i * n, at.twoSided[i]!);
+  }
 }
 
 /** Values of the one-sided residuals of a model after a step. */
 function calcValues(model: LinearModel, step: Float64Array): Float64Array {
-  const values = new Float64Array(model.oneSided.length);
+  const { n, oneSided, oneSidedSlopes } = model;
+  const values = new Float64Array(oneSided.length);
   for (let i = 0; i < values.length; i += 1) {
-    values[i] = model.oneSided[i]! + dotRow(model.oneSidedSlopes[i]!, step);
+    values[i] = oneSided[i]! + dotRow(oneSidedSlopes, i * n, step);
   }
   return values;
 }
@@ -197,9 +207,8 @@ function solveModel(model: LinearModel, damping: number): Float64Array | null {
     }
     for (let i = 0; i < values.length; i += 1) {
       if (values[i]! <= 0) continue;
-      const row = model.oneSidedSlopes[i]!;
-      addOuter(normal, row, n);
-      addRow(target, row, -model.oneSided[i]!);
+      addOuter(normal, model.oneSidedSlopes, i * n, n);
+      addRow(target, model.oneSidedSlopes, i * n, -model.oneSided[i]!);
     }
     if (!solveCholesky(normal, target, n)) return null;
     const targetValues = calcValues(model, target);
@@ -221,13 +230,13 @@ function solveModel(model: LinearModel, damping: number): Float64Array | null {
 
 /** Slopes of the halved cost: every residual's slope times the residual, one-sided ones while on. */
 function calcSlopesTimes(slopes: LinearModel, residuals: Residuals): Float64Array {
-  const sum = new Float64Array(slopes.n);
-  slopes.twoSidedSlopes.forEach((row, i) => {
-    addRow(sum, row, residuals.twoSided[i]!);
-  });
-  slopes.oneSidedSlopes.forEach((row, i) => {
-    if (residuals.oneSided[i]! > 0) addRow(sum, row, residuals.oneSided[i]!);
-  });
+  const { n, twoSidedSlopes, oneSidedSlopes } = slopes;
+  const { twoSided, oneSided } = residuals;
+  const sum = new Float64Array(n);
+  for (let i = 0; i < twoSided.length; i += 1) addRow(sum, twoSidedSlopes, i * n, twoSided[i]!);
+  for (let i = 0; i < oneSided.length; i += 1) {
+    if (oneSided[i]! > 0) addRow(sum, oneSidedSlopes, i * n, oneSided[i]!);
+  }
   return sum;
 }
 
@@ -257,13 +266,13 @@ class Bending {
     const slopeOld = calcSlopesTimes(before, old);
     const y = slopeNow.map((each, j) => each - slopeOld[j]!);
     const bent = slopeNow.map((each, j) => each - slopeCarried[j]!);
-    const along = dotRow(y, step);
+    const along = dotRow(y, 0, step);
     if (along <= 1e-12) return;
     const known = this.times(step);
-    const knownAlong = dotRow(known, step);
-    const size = knownAlong === 0 ? 1 : Math.min(1, Math.abs(dotRow(bent, step) / knownAlong));
+    const knownAlong = dotRow(known, 0, step);
+    const size = knownAlong === 0 ? 1 : Math.min(1, Math.abs(dotRow(bent, 0, step) / knownAlong));
     const miss = bent.map((each, j) => each - size * known[j]!);
-    const missAlong = dotRow(miss, step);
+    const missAlong = dotRow(miss, 0, step);
     for (let j = 0; j < n; j += 1) {
       for (let k = 0; k < n; k += 1) {
         const cross = (miss[j]! * y[k]! + y[j]! * miss[k]!) / along;
@@ -275,7 +284,7 @@ class Bending {
 
   private times(step: Float64Array): Float64Array {
     const { n, matrix } = this;
-    return step.map((_, j) => dotRow(matrix.subarray(j * n, (j + 1) * n), step));
+    return step.map((_, j) => dotRow(matrix, j * n, step));
   }
 }
 
@@ -296,16 +305,18 @@ export function minimise<State>(
   let residuals = task.residuals(state);
   let cost = calcCost(residuals);
   let damping = FIRST_DAMPING;
-  let model = linearise(task, state, residuals);
+  let model = new LinearModel(task.unknowns, residuals);
+  let nextModel = new LinearModel(task.unknowns, residuals);
+  linearise(task, state, residuals, model);
   const bending = new Bending(task.unknowns);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
-    const curved = addBending(model, bending);
+    addBending(model, bending);
     let step: Float64Array | null = null;
     let gain = 0;
     let next = state;
     let nextResiduals = residuals;
     while (damping <= LARGEST_DAMPING) {
-      const trial = solveModel(curved, damping);
+      const trial = solveModel(model, damping);
       if (trial !== null) {
         next = task.move(state, trial);
         nextResiduals = task.residuals(next);
@@ -318,11 +329,11 @@ export function minimise<State>(
       damping *= 8;
     }
     if (step === null) break;
-    const nextModel = linearise(task, next, nextResiduals);
+    linearise(task, next, nextResiduals, nextModel);
     bending.learn(step, model, nextModel, residuals, nextResiduals);
     state = next;
     residuals = nextResiduals;
-    model = nextModel;
+    [model, nextModel] = [nextModel, model];
     cost -= gain;
     damping = Math.max(SMALLEST_DAMPING, damping * 0.1);
     if (gain <= smallestGain) break;
@@ -331,6 +342,7 @@ export function minimise<State>(
   return state;
 }
 
-function addBending(model: LinearModel, { matrix }: Bending): LinearModel {
-  return { ...model, normal: model.normal.map((each, i) => each + matrix[i]!) };
+/** Adds what is learnt of the bending to a model's own curvature. */
+function addBending({ normal }: LinearModel, { matrix }: Bending): void {
+  for (let i = 0; i < normal.length; i += 1) normal[i]! += matrix[i]!;
 }

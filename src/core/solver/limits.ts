@@ -62,7 +62,8 @@ export interface Demand {
 /**
  * Takes one motion's demand. A limit that depends on another joint comes as two smooth
  * pieces of which the smaller holds: the solver keeps each for itself, so that a kink,
- * where answers like to sit, costs it nothing. null pieces = no limit known.
+ * where answers like to sit, costs it nothing. null = no limit known, or none that holds;
+ * an infinite piece = not known at this posture.
  */
 type DemandVisitor = (
   joint: Joint,
@@ -77,19 +78,22 @@ const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 /** A blend closer to one end than this needs only that end's measure. */
 const END_SHARE = 0.1;
 
-type Pieces = readonly [number, number] | null;
+type Pieces = readonly [number, number] | number | null;
 
-const constant = (limit: number | null): Pieces => (limit === null ? null : [limit, limit]);
+/** A limit that depends on another joint keeps two pieces whatever is known of it. */
+const NO_LIMIT = [Infinity, Infinity] as const;
+const twice = (limit: number | null): readonly [number, number] =>
+  limit === null ? NO_LIMIT : [limit, limit];
 
 /** Runs linearly from one limit to another as `share` goes from 0 to 1, and stays there. */
-function blend(from: number | null, to: number | null, share: number): Pieces {
+function blend(from: number | null, to: number | null, share: number): readonly [number, number] {
   if (from !== null && to !== null) {
     return to >= from
       ? [from + (to - from) * Math.max(0, share), to]
       : [from, from + (to - from) * Math.min(1, share)];
   }
-  if (share <= END_SHARE) return constant(from);
-  return share >= 1 - END_SHARE ? constant(to) : null;
+  if (share <= END_SHARE) return twice(from);
+  return share >= 1 - END_SHARE ? twice(to) : NO_LIMIT;
 }
 
 /** Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond. */
@@ -101,7 +105,7 @@ function calcExtensionLimit(limits: LegLimits, kneeFlexion: number): Pieces {
   if (kneeFlexion <= RIGHT_ANGLE) {
     return blend(limits.extension, limits.extensionBentKnee, kneeFlexion / RIGHT_ANGLE);
   }
-  if (limits.kneeFlexion === null) return constant(limits.extensionBentKnee);
+  if (limits.kneeFlexion === null) return twice(limits.extensionBentKnee);
   const share = (kneeFlexion - RIGHT_ANGLE) / Math.max(1e-6, limits.kneeFlexion - RIGHT_ANGLE);
   return blend(limits.extensionBentKnee, 0, share);
 }
@@ -131,8 +135,8 @@ function visitLegDemands(
   visit('hip', place, 'flexion', flexion, calcFlexionLimit(limits, knee));
   visit('hip', place, 'extension', -flexion, calcExtensionLimit(limits, knee));
   visit('hip', place, 'abduction', abduction, calcAbductionLimit(limits, flexion));
-  visit('hip', place, 'adduction', -abduction, constant(limits.adduction));
-  visit('knee', place, 'flexion', knee, constant(limits.kneeFlexion));
+  visit('hip', place, 'adduction', -abduction, limits.adduction);
+  visit('knee', place, 'flexion', knee, limits.kneeFlexion);
   visit(
     'ankle',
     place,
@@ -142,9 +146,9 @@ function visitLegDemands(
   );
   // Weight and midfoot take inversion up in practice: reported, never a limit.
   visit('ankle', place, 'inversion', inversion, null);
-  visit('hip', place, 'external-rotation', turn, constant(limits.externalRotation));
+  visit('hip', place, 'external-rotation', turn, limits.externalRotation);
   const inward = turn === null ? null : -turn;
-  visit('hip', place, 'internal-rotation', inward, constant(limits.internalRotation));
+  visit('hip', place, 'internal-rotation', inward, limits.internalRotation);
 }
 
 /** Visits every motion of a posture in both directions, always in the same order. */
@@ -153,21 +157,22 @@ export function visitDemands(skeleton: Skeleton, limits: Limits, visit: DemandVi
     visitLegDemands(place, skeleton.legs[place], limits[place], visit);
   }
   const { spineFlexion, spineSideBend, spineRotation, backHeelLift } = skeleton.posture;
-  visit('toes', 'back', 'extension', backHeelLift, constant(limits.back.toeExtension));
+  visit('toes', 'back', 'extension', backHeelLift, limits.back.toeExtension);
   const { trunk } = limits;
-  visit('spine', null, 'flexion', spineFlexion, constant(trunk.flexion));
-  visit('spine', null, 'extension', -spineFlexion, constant(trunk.extension));
-  visit('spine', 'back', 'side-bend', spineSideBend, constant(trunk.sideBendToBack));
-  visit('spine', 'front', 'side-bend', -spineSideBend, constant(trunk.sideBendToFront));
-  visit('spine', 'back', 'axial-rotation', spineRotation, constant(trunk.rotationToBack));
-  visit('spine', 'front', 'axial-rotation', -spineRotation, constant(trunk.rotationToFront));
+  visit('spine', null, 'flexion', spineFlexion, trunk.flexion);
+  visit('spine', null, 'extension', -spineFlexion, trunk.extension);
+  visit('spine', 'back', 'side-bend', spineSideBend, trunk.sideBendToBack);
+  visit('spine', 'front', 'side-bend', -spineSideBend, trunk.sideBendToFront);
+  visit('spine', 'back', 'axial-rotation', spineRotation, trunk.rotationToBack);
+  visit('spine', 'front', 'axial-rotation', -spineRotation, trunk.rotationToFront);
 }
 
 /** Every motion of a posture in both directions, each with the limit that holds. */
 export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
   const demands: Demand[] = [];
   visitDemands(skeleton, limits, (joint, place, motion, asked, pieces) => {
-    const has = pieces === null ? null : Math.min(pieces[0], pieces[1]);
+    const least = typeof pieces === 'object' && pieces !== null ? Math.min(...pieces) : pieces;
+    const has = least === Infinity ? null : least;
     demands.push({ joint, place, motion, asked, has });
   });
   return demands;

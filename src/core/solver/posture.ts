@@ -36,18 +36,52 @@ const PELVIS_AND_TRUNK = 9;
 /** Pelvis and trunk are always free; of the other parts, those named. */
 export const countUnknowns = (free: readonly PartId[]): number => PELVIS_AND_TRUNK + free.length;
 
-/** A posture moved by a step of the unknowns; the pelvis turns by a rotation vector, which never locks. */
+const isZero = (step: Float64Array, at: number): boolean =>
+  step[at] === 0 && step[at + 1] === 0 && step[at + 2] === 0;
+
+/**
+ * A posture moved by a step of the unknowns; the pelvis turns by a rotation vector, which
+ * never locks. What does not move stays the same object, so that it need not be rebuilt.
+ */
 export function stepPosture(from: Posture, step: Float64Array, free: readonly PartId[]): Posture {
   const next: { -readonly [Name in keyof Posture]: Posture[Name] } = {
-    ...from,
-    pelvisCentre: add(from.pelvisCentre, [step[0]!, step[1]!, step[2]!]),
-    pelvis: compose(fromRotationVector([step[3]!, step[4]!, step[5]!]), from.pelvis),
+    pelvisCentre: isZero(step, 0)
+      ? from.pelvisCentre
+      : add(from.pelvisCentre, [step[0]!, step[1]!, step[2]!]),
+    pelvis: isZero(step, 3)
+      ? from.pelvis
+      : compose(fromRotationVector([step[3]!, step[4]!, step[5]!]), from.pelvis),
     spineFlexion: from.spineFlexion + step[6]!,
     spineSideBend: from.spineSideBend + step[7]!,
     spineRotation: from.spineRotation + step[8]!,
+    stance: from.stance,
+    widening: from.widening,
+    frontFootYaw: from.frontFootYaw,
+    backFootYaw: from.backFootYaw,
+    backHeelLift: from.backHeelLift,
+    backHipFlexion: from.backHipFlexion,
+    backHipAbduction: from.backHipAbduction,
+    backHipRotation: from.backHipRotation,
+    backKneeOut: from.backKneeOut,
   };
-  free.forEach((part, i) => {
-    next[part] += step[PELVIS_AND_TRUNK + i]!;
-  });
+  for (let i = 0; i < free.length; i += 1) next[free[i]!] += step[PELVIS_AND_TRUNK + i]!;
   return next;
 }
+
+const PARTS = [
+  'stance',
+  'widening',
+  'frontFootYaw',
+  'backFootYaw',
+  'backHeelLift',
+  'backHipFlexion',
+  'backHipAbduction',
+  'backHipRotation',
+  'backKneeOut',
+] as const satisfies readonly PartId[];
+
+/** Whether two postures differ in nothing but the spine: then their legs are the same. */
+export const haveSameLegs = (a: Posture, b: Posture): boolean =>
+  a.pelvis === b.pelvis &&
+  a.pelvisCentre === b.pelvisCentre &&
+  PARTS.every((part) => a[part] === b[part]);

@@ -51,12 +51,17 @@ export function calcMusts(task: PoseTask, skeleton: Skeleton, aim: Aim): Musts {
   const equal: number[] = [];
   const below: number[] = [];
   visitDemands(skeleton, task.limits, (_joint, _place, _motion, asked, pieces) => {
-    if (asked === null || pieces === null) {
-      below.push(FREE, FREE);
+    if (pieces === null) return;
+    const least = asked === null ? null : asked + aim.toSpare;
+    if (typeof pieces === 'number') {
+      below.push(least === null ? FREE : (least - pieces) * DEGREES_PER_RADIAN);
       return;
     }
-    const least = asked + aim.toSpare;
-    below.push((least - pieces[0]) * DEGREES_PER_RADIAN, (least - pieces[1]) * DEGREES_PER_RADIAN);
+    for (let i = 0; i < 2; i += 1) {
+      const piece = pieces[i]!;
+      const isFree = least === null || piece === Infinity;
+      below.push(isFree ? FREE : (least - piece) * DEGREES_PER_RADIAN);
+    }
   });
   for (const { quantity, atLeast, atMost } of task.musts) {
     const value = getQuantity(quantity).calc(skeleton);

@@ -28,7 +28,7 @@ import {
   type KneelingShin,
 } from './foot.ts';
 import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
-import type { Posture } from './posture.ts';
+import { haveSameLegs, type Posture } from './posture.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
@@ -81,21 +81,29 @@ export function planFeet(
   width: (backFootYaw: number) => number,
 ): ContactPlan['feet'] {
   let last: { readonly at: Posture; readonly feet: FeetPose } | null = null;
+  let front: { readonly yaw: number; readonly foot: FootPose; readonly sole: Point2[] } | null =
+    null;
   return (posture) => {
-    if (last !== null && FOOT_PARTS.every((part) => last!.at[part] === posture[part])) {
-      return last.feet;
+    if (last !== null && haveSameFeet(last.at, posture)) return last.feet;
+    if (front?.yaw !== posture.frontFootYaw) {
+      const foot = placeFlatFoot(figure, [0, 0, 0], posture.frontFootYaw);
+      front = { yaw: posture.frontFootYaw, foot, sole: soleOutline(figure, foot) };
     }
-    const front = placeFlatFoot(figure, [0, 0, 0], posture.frontFootYaw);
     const across = width(posture.backFootYaw) + posture.widening;
     const back = placeBackEnd(figure, contact, posture, [-posture.stance, across]);
-    const base = convexHull([...soleOutline(figure, front), ...outlineOfEnd(figure, back)]);
-    const feet = { front, back, base };
+    const base = convexHull([...front.sole, ...outlineOfEnd(figure, back)]);
+    const feet = { front: front.foot, back, base };
     last = { at: posture, feet };
     return feet;
   };
 }
 
-const FOOT_PARTS = ['stance', 'widening', 'frontFootYaw', 'backFootYaw', 'backHeelLift'] as const;
+const haveSameFeet = (a: Posture, b: Posture): boolean =>
+  a.stance === b.stance &&
+  a.widening === b.widening &&
+  a.frontFootYaw === b.frontFootYaw &&
+  a.backFootYaw === b.backFootYaw &&
+  a.backHeelLift === b.backHeelLift;
 
 function placeBackEnd(
   figure: Figure,
@@ -160,30 +168,64 @@ function poseChest(posture: Posture): Rotation {
   return compose(posture.pelvis, compose(bent, aboutUp(posture.spineRotation)));
 }
 
-/** Builds every joint centre of a posture. World frame, metres; the front leg is the right one. */
-export function buildSkeleton(figure: Figure, contacts: ContactPlan, posture: Posture): Skeleton {
+function poseLegs(
+  figure: Figure,
+  contacts: ContactPlan,
+  posture: Posture,
+  feet: FeetPose,
+): Skeleton['legs'] {
   const { pelvis, pelvisCentre } = posture;
-  const { straightKnee, arms: plans } = contacts;
-  const feet = contacts.feet(posture);
+  const { straightKnee } = contacts;
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
   const front = poseLeg(figure, 'front', pelvis, frontHip, feet.front, straightKnee.front);
   const back = poseBackLeg(figure, contacts, posture, backHip, feet.back, front);
-  const legs = { front, back };
+  return { front, back };
+}
+
+/** A base with the hands that bear on the floor or a prop. */
+function widenByHands(
+  base: readonly Point2[],
+  plans: ContactPlan['arms'],
+  arms: Skeleton['arms'],
+): readonly Point2[] {
+  if (!plans.front.bears && !plans.back.bears) return base;
+  const palms = PLACES.filter((place) => plans[place].bears).flatMap((place) =>
+    palmOutline(arms[place].palm),
+  );
+  return convexHull([...base, ...palms]);
+}
+
+/**
+ * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
+ *
+ * @param like a skeleton built before, whose legs are taken over when only the spine differs
+ */
+export function buildSkeleton(
+  figure: Figure,
+  contacts: ContactPlan,
+  posture: Posture,
+  like: Skeleton | null = null,
+): Skeleton {
+  const { pelvisCentre } = posture;
+  const plans = contacts.arms;
+  const feet = contacts.feet(posture);
+  const legs =
+    like !== null && haveSameLegs(like.posture, posture)
+      ? like.legs
+      : poseLegs(figure, contacts, posture, feet);
+  const backKnee = legs.back.knee;
   const chest = poseChest(posture);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
   const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
   const arms = {
-    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, feet.front, back.knee),
-    back: poseArm(figure, 'back', plans.back, chest, backShoulder, feet.front, back.knee),
+    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, feet.front, backKnee),
+    back: poseArm(figure, 'back', plans.back, chest, backShoulder, feet.front, backKnee),
   };
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
-  const palms = PLACES.filter((place) => plans[place].bears).flatMap((place) =>
-    palmOutline(arms[place].palm),
-  );
-  const base = palms.length === 0 ? feet.base : convexHull([...feet.base, ...palms]);
+  const base = widenByHands(feet.base, plans, arms);
   return {
     posture,
     legs,

@@ -102,8 +102,17 @@ class Run {
     return { skeleton, excess: left, kept: left <= KEPT_WITHIN };
   }
 
+  /** The skeleton that small probes start from: those that move only the spine share its legs. */
+  private anchor: Skeleton | null = null;
+
   private build(posture: Posture): Skeleton {
-    return buildSkeleton(this.task.figure, this.task.contacts, posture);
+    const { figure, contacts } = this.task;
+    const skeleton = buildSkeleton(figure, contacts, posture, this.anchor);
+    const at = this.anchor?.posture;
+    if (at?.pelvis !== posture.pelvis && at?.pelvisCentre !== posture.pelvisCentre) {
+      this.anchor = skeleton;
+    }
+    return skeleton;
   }
 
   private calcMusts(posture: Posture): Musts {

@@ -60,9 +60,11 @@ describe('protocols', () => {
     }
   });
 
-  it('measures in the short round all that the poses need, at most ten ranges a side', () => {
+  it('measures in the short round all that the poses need but two, at most ten ranges a side', () => {
     const round = new Set(SHORT_ROUND);
-    for (const pose of POSES) for (const need of pose.needs) expect(round).toContain(need);
+    const beyond = POSES.filter((pose) => pose.needs.some((need) => !round.has(need)));
+    // Their back knee bends while the hip extends, which needs a reading of its own.
+    expect(beyond.map((pose) => pose.id)).toEqual(['lizard', 'wall-kneel']);
     const ranges = PROTOCOLS.filter(
       (each) => each.unit === 'deg' && SHORT_ROUND.some((id) => id === each.id),
     );
