@@ -136,6 +136,8 @@ export interface PoseDefinition {
   /** The front foot may step outward by up to this, cm. */
   readonly mostWidening?: number;
   readonly stance: ByRule<StanceDefinition>;
+  /** A caution may shorten the stance that a rule sets to this share. */
+  readonly stanceShare?: number;
   readonly arms: Readonly<Record<Place, ArmDefinition>>;
   /** Shares of a measured trunk range that this pose may use; without it, all of it. */
   readonly trunkShares?: { readonly rotation?: number; readonly extension?: number };

@@ -39,6 +39,7 @@ export type QuantityId =
   | 'spine-flexion'
   | 'spine-side-bend'
   | 'spine-rotation'
+  | 'head-above-heart'
   | 'hook-distance'
   | 'equal-arms'
   | 'hips-back-arms'

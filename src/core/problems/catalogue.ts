@@ -157,6 +157,16 @@ const entries = {
     message: 'The back ankle is asked about {asked}° of inversion.',
     hint: 'The outer edge may lift and the arch fall: press the outer edge of the back foot.',
   },
+  'small-margin': {
+    severity: 'note',
+    message: 'The weight point lies only {inside} cm inside the base.',
+    hint: 'Set the feet a little wider across the mat, or practise next to a wall.',
+  },
+  'excluded-by-caution': {
+    severity: 'error',
+    message: '{caution}: this pose is left out. {reason}',
+    hint: 'Choose instead: {swap}.',
+  },
   'does-not-fit-mat': {
     severity: 'warning',
     message: 'The stance is {over} cm longer than the mat.',

@@ -35,6 +35,17 @@ export interface HouseRules extends Omit<Choices, 'heelLine'> {
   readonly heelLine: Choices['heelLine'] | null;
   readonly heelLineCm: number | null;
   readonly backFootDeg: number | null;
+  /** What the student does now, to be judged by the same numbers; null = not asked. */
+  readonly asFound: AsFound | null;
+}
+
+/** A posture as it was found, as far as it was noted; cm and degrees, depth in the pose's own unit. */
+export interface AsFound {
+  readonly stanceCm: number | null;
+  readonly widthCm: number | null;
+  readonly backFootDeg: number | null;
+  readonly depth: number | null;
+  readonly handCm: number | null;
 }
 
 export const DEFAULT_RULES: HouseRules = {
@@ -61,6 +72,7 @@ export const DEFAULT_RULES: HouseRules = {
   sides: 'harder-easier-harder',
   easing: 'as-named',
   balanceProp: 'tallest-face',
+  asFound: null,
 };
 
 /** A book's stance when `fixed` is chosen without a number: three feet. Common practice, no source. */

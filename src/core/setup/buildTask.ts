@@ -59,7 +59,7 @@ export function findStance(
     case 'times':
     case 'longest-up-to': {
       const unit = definition.of === 'leg-length' ? body.legLength[frontSide] : body.wristSpan;
-      return { definition, metres: unit * definition.factor };
+      return { definition, metres: unit * definition.factor * (pose.stanceShare ?? 1) };
     }
     case 'free':
       return { definition, metres: null };

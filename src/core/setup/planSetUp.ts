@@ -1,50 +1,134 @@
 import { calcBody, type Body } from '../body/body.ts';
-import { findActiveCautions, findStopSigns } from '../cautions/stopSigns.ts';
-import { toYawTiltList } from '../geometry/rotation.ts';
+import { adapt } from '../cautions/adapt.ts';
+import { findStopSigns } from '../cautions/stopSigns.ts';
 import { calcMeasureSet, type MeasureSet } from '../measures/measureSet.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose, POSES } from '../poses/catalogue/index.ts';
 import { withLevel } from '../poses/level.ts';
-import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { DEFAULT_RULES, type HouseRules } from '../rules/houseRules.ts';
-import { getQuantity } from '../solver/quantities.ts';
-import { calcWishOff, toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import { soleOutline } from '../solver/foot.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
-import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
-import type { BuiltTask } from './buildTask.ts';
-import type { DepthAnswer, HeldDepth } from './findDepth.ts';
-import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
-import { calcLandmarks } from './landmarks.ts';
-import { layOnMat } from './mat.ts';
-import { calcPlanningRanges, findMissingMeasures, type PlanningRanges } from './planningLimits.ts';
-import { getReserve } from './reserve.ts';
-import { calcSettings } from './settings.ts';
 import {
-  SET_UP_FORMAT,
-  SET_UP_VERSION,
-  type DepthReport,
-  type JointReport,
-  type SetUp,
-} from './setUp.ts';
-import { solvePose, type PoseAnswer } from './solvePose.ts';
-import { closeSum, limitStep, term, type WorkingStep } from './working.ts';
+  describeDepth,
+  describeFailure,
+  describeSolved,
+  describeStopped,
+  describeUnsolved,
+} from './describeSetUp.ts';
+import { calcDetails } from './details.ts';
+import { calcPlanningRanges, findMissingMeasures, type PlanningRanges } from './planningLimits.ts';
+import type { Request } from './request.ts';
+import { getReserve } from './reserve.ts';
+import type { SetUp } from './setUp.ts';
+import { solvePose, type PoseAnswer, type PoseRequest } from './solvePose.ts';
 
-/** A joint counts as at its limit when this little is left, degrees. */
-const AT_LIMIT_DEG = 0.5;
-/** Inversion of the back ankle that deserves a word, degrees. Our modelling choice. */
-const WIDE_ANKLE_DEG = 35;
-/** A chest that falls this short is worth a note, degrees. */
-const FALLS_SHORT_DEG = 1;
+/** A person's numbers as a plan takes them. */
+export interface Numbers {
+  readonly set: MeasureSet;
+  readonly body: Body;
+  readonly ranges: PlanningRanges;
+}
 
-interface Request {
-  readonly record: PersonRecord;
-  readonly pose: PoseDefinition;
-  readonly level: string | null;
-  readonly side: Side;
-  readonly rules: HouseRules;
+/** A set-up with all that it was made from, for those who solve on from there. */
+export interface Plan {
+  readonly request: Request;
+  readonly numbers: Numbers;
+  readonly poseRequest: PoseRequest;
+  readonly answer: PoseAnswer;
+  readonly setUp: SetUp;
+}
+
+type Planned =
+  | { readonly kind: 'problems'; readonly problems: readonly Problem[] }
+  /** Nothing was solved: a stop sign, or a pose that a caution excludes. */
+  | { readonly kind: 'stopped'; readonly setUp: SetUp }
+  | ({ readonly kind: 'planned' } & Plan);
+
+const refuse = (...problems: readonly Problem[]): Planned => ({ kind: 'problems', problems });
+
+/** Fills in level, house rules and cautions; a problem when the pose or level is not known. */
+function makeRequest(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules>,
+  level: string | null,
+): Result<Request> {
+  const usual = findPose(poseId);
+  if (usual === null) {
+    const known = POSES.map((each) => each.id);
+    return { ok: false, problems: [problem('unknown-pose', 'pose', { text: poseId, known })] };
+  }
+  if (level !== null && !usual.levels.some((each) => each.id === level)) {
+    const known = usual.levels.map((each) => each.id);
+    return { ok: false, problems: [problem('unknown-level', 'level', { text: level, known })] };
+  }
+  const adapted = adapt(record.person, withLevel(usual, level), { ...DEFAULT_RULES, ...rules });
+  const reserve = Math.max(adapted.reserve, getReserve(adapted.rules, record.person.experience));
+  const { pose } = adapted;
+  return {
+    ok: true,
+    value: { record, pose, level, side, rules: adapted.rules, reserve, adapted },
+  };
+}
+
+/** A measure set as numbers to plan with; problems when lengths do not make a body. */
+export function calcNumbers(set: MeasureSet, request: Request): Result<Numbers> {
+  const body = calcBody(set);
+  if (!body.ok) return body;
+  const { rules, reserve, adapted } = request;
+  const ranges = calcPlanningRanges(set, rules, reserve, adapted);
+  return { ok: true, value: { set, body: body.value, ranges } };
+}
+
+/** The whole plan of one pose; see {@link planSetUp} for its arguments. */
+export function planPose(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules> = {},
+  level: string | null = null,
+): Planned {
+  const made = makeRequest(record, poseId, side, rules, level);
+  if (!made.ok) return refuse(...made.problems);
+  const request = made.value;
+  const stopSigns = [...findStopSigns(record.person), ...request.adapted.excluded];
+  if (stopSigns.length > 0) return { kind: 'stopped', setUp: describeStopped(request, stopSigns) };
+  const set = calcMeasureSet(record.readings);
+  const missing = findMissingMeasures(set, request.rules, request.pose, POSES);
+  if (missing.length > 0) return refuse(...missing);
+  const numbers = calcNumbers(set, request);
+  if (!numbers.ok) return refuse(...numbers.problems);
+  const poseRequest = toPoseRequest(request, numbers.value);
+  const answer = solvePose(poseRequest);
+  const setUp = describe(request, numbers.value, answer);
+  return { kind: 'planned', request, numbers: numbers.value, poseRequest, answer, setUp };
+}
+
+export const toPoseRequest = (request: Request, { body, ranges }: Numbers): PoseRequest => ({
+  pose: request.pose,
+  body,
+  ranges,
+  side: request.side,
+  rules: request.rules,
+  experience: request.record.person.experience,
+});
+
+function describe(request: Request, { body, ranges }: Numbers, answer: PoseAnswer): SetUp {
+  const { pose, rules } = request;
+  const { found, built } = answer;
+  const unsolved = describeUnsolved(request);
+  const measures = [...body.uses, ...[...ranges.values()].map((range) => range.use)];
+  const known: SetUp = {
+    ...unsolved,
+    depth: describeDepth(pose.depth, found, rules),
+    firstDepth: describeDepth(pose.firstDepth, answer.first, rules),
+    provenance: { ...unsolved.provenance, measures },
+  };
+  if (found.kind === 'cannot') {
+    return { ...known, problems: [describeFailure(request, answer, found)] };
+  }
+  return describeSolved(request, known, body, built, found);
 }
 
 /**
@@ -66,287 +150,25 @@ export function planSetUp(
   rules: Partial<HouseRules> = {},
   level: string | null = null,
 ): Result<SetUp> {
-  const usual = findPose(poseId);
-  if (usual === null) {
-    const known = POSES.map((each) => each.id);
-    return { ok: false, problems: [problem('unknown-pose', 'pose', { text: poseId, known })] };
-  }
-  if (level !== null && !usual.levels.some((each) => each.id === level)) {
-    const known = usual.levels.map((each) => each.id);
-    return { ok: false, problems: [problem('unknown-level', 'level', { text: level, known })] };
-  }
-  const pose = withLevel(usual, level);
-  const request: Request = { record, pose, level, side, rules: { ...DEFAULT_RULES, ...rules } };
-  const stopSigns = findStopSigns(record.person);
-  if (stopSigns.length > 0) return { ok: true, value: describeStopped(request, stopSigns) };
-
-  const set = calcMeasureSet(record.readings);
-  const missing = findMissingMeasures(set, request.rules, pose, POSES);
-  if (missing.length > 0) return { ok: false, problems: missing };
-  const body = calcBody(set);
-  if (!body.ok) return body;
-  return { ok: true, value: solveSetUp(request, set, body.value) };
+  const planned = planPose(record, poseId, side, rules, level);
+  return planned.kind === 'problems'
+    ? { ok: false, problems: planned.problems }
+    : { ok: true, value: planned.setUp };
 }
 
-const describeNoDepth = ({ quantity, textbook }: DepthDefinition): DepthReport => ({
-  id: quantity,
-  value: null,
-  unit: getQuantity(quantity).kind === 'length' ? 'cm' : 'deg',
-  recommended: null,
-  deepest: null,
-  textbook,
-  working: [],
-});
-
-/** What every set-up says before anything is solved. */
-function describeUnsolved({ record, pose, level, side, rules }: Request): SetUp {
-  return {
-    format: SET_UP_FORMAT,
-    version: SET_UP_VERSION,
-    pose: pose.id,
-    level,
-    side,
-    status: 'failed',
-    provisional: rules.provisional,
-    depth: pose.depth === null ? null : describeNoDepth(pose.depth),
-    firstDepth: pose.firstDepth === null ? null : describeNoDepth(pose.firstDepth),
-    settings: [],
-    pelvis: null,
-    landmarks: {},
-    joints: [],
-    limiting: null,
-    balance: null,
-    mat: null,
-    footprints: null,
-    cautions: findActiveCautions(record.person).map(({ entry, kind }) => ({
-      id: entry.id,
-      name: kind?.name ?? entry.id,
-      advice: kind?.advice ?? entry.note,
-    })),
-    problems: [],
-    provenance: {
-      measures: [],
-      rules,
-      reserve: getReserve(rules, record.person.experience),
-    },
-  };
-}
-
-const describeStopped = (request: Request, problems: readonly Problem[]): SetUp => ({
-  ...describeUnsolved(request),
-  problems,
-});
-
-function solveSetUp(request: Request, set: MeasureSet, body: Body): SetUp {
-  const { record, pose, side, rules } = request;
-  const { experience } = record.person;
-  const ranges = calcPlanningRanges(set, rules, getReserve(rules, experience));
-  const answer = solvePose({ pose, body, ranges, side, rules, experience });
-  const { found, built } = answer;
-  const unsolved = describeUnsolved(request);
-  const known: SetUp = {
-    ...unsolved,
-    depth: describeDepth(pose.depth, found, rules),
-    firstDepth: describeDepth(pose.firstDepth, answer.first, rules),
-    provenance: { ...unsolved.provenance, measures: listUses(body, ranges) },
-  };
-  if (found.kind === 'cannot') {
-    return { ...known, problems: [describeFailure(request, answer, found)] };
-  }
-  return describeSolved(request, known, body, built, found);
-}
-
-const toTenths = (value: number | null): number | null =>
-  value === null ? null : Math.round(value * 10) / 10;
-
-const listUses = (body: Body, ranges: PlanningRanges): SetUp['provenance']['measures'] => [
-  ...body.uses,
-  ...[...ranges.values()].map((range) => range.use),
-];
-
-/** Names what stands in the way: the joints that would have to give, by how much. */
-function describeFailure(
-  { pose, side, rules }: Request,
-  { built: { task }, legsFrom }: PoseAnswer,
-  found: Extract<DepthAnswer, { kind: 'cannot' }>,
-): Problem {
-  const spare = found.because === 'to-spare' ? rules.minimumToSpareDeg : 0;
-  const { skeleton } = found.answer;
-  const joints = calcJointReports(skeleton, task.limits, side)
-    .filter((each) => each.toSpareDeg !== null && each.toSpareDeg < spare + AT_LIMIT_DEG)
-    .map((each) => {
-      const short = spare - (each.toSpareDeg ?? 0);
-      const name = nameJoint(each, side);
-      return short > AT_LIMIT_DEG
-        ? `${name} lacks ${short.toFixed(0)}°`
-        : `${name} is at its limit`;
-    });
-  const wishes = task.wishes
-    .filter((wish) => Math.abs(calcWishOff(wish, skeleton)) > WISH_STRETCH)
-    .map((wish) => `${getQuantity(wish.quantity).words} would be too far off`);
-  const reasons = [...joints, ...wishes];
-  if (reasons.length === 0) reasons.push('the lengths do not meet');
-  if (legsFrom !== null) reasons.unshift(`it stands on ${legsFrom.name}, which cannot be held`);
-  return found.because === 'musts'
-    ? problem('cannot-hold', 'pose', { reasons, swap: pose.easier })
-    : problem('too-little-to-spare', 'pose', { reasons, spare, swap: pose.easier });
-}
-
-const REASON_WORDS = {
-  step: () => 'less the step by experience',
-  'to-spare': (spareDeg: number) => `less what leaves ${String(spareDeg)}° to spare at every joint`,
-  deepest: () => 'settled just inside its edge',
-} as const;
-
-/** How deep, of how deep it may be, with the sum; null when the pose has no depth. */
-function describeDepth(
-  depth: DepthDefinition | null,
-  found: DepthAnswer | null,
-  rules: HouseRules,
-): DepthReport | null {
-  if (depth === null) return null;
-  const none = describeNoDepth(depth);
-  if (found === null) return none;
-  const deepest = toTenths(found.deepest);
-  if (found.kind === 'cannot' || found.depth === null || found.deepest === null) {
-    return { ...none, deepest };
-  }
-  const { reason } = found;
-  const spareDeg = reason.kind === 'to-spare' ? reason.spareDeg : 0;
-  const part = (text: string, value: number): WorkingStep =>
-    term(text, value.toFixed(2), value, none.unit);
-  return {
-    ...none,
-    deepest,
-    value: toTenths(found.depth),
-    recommended: rules.depth === 'recommended' ? toTenths(found.depth) : null,
-    working: closeSum(
-      depth.words,
-      [
-        part('deepest safe: the largest depth that keeps every limit', found.deepest),
-        part(REASON_WORDS[reason.kind](spareDeg), found.depth - found.deepest),
-      ],
-      none.unit,
-    ),
-  };
-}
-
-function describeLimits(joints: readonly JointReport[], side: Side): WorkingStep[] {
-  const told = joints.filter((each) => each.toSpareDeg !== null).slice(0, 3);
-  return told.map((each) =>
-    limitStep(`${nameJoint(each, side)}: has less asked`, each.askedDeg ?? 0, each.hasDeg ?? 0),
-  );
-}
-
-function judgeWishes(
-  request: Request,
-  built: BuiltTask,
-  skeleton: Skeleton,
-): { readonly degraded: boolean; readonly problems: Problem[] } {
-  const off = built.task.wishes.map((wish) => ({
-    wish,
-    sigmas: Math.abs(calcWishOff(wish, skeleton)),
-  }));
-  const broken = off.filter(({ sigmas }) => sigmas > WISH_STRETCH + 0.01);
-  const say = (
-    { wish, sigmas }: (typeof off)[number],
-    code: 'wish-far-off' | 'falls-short',
-  ): Problem => {
-    const { words, kind } = getQuantity(wish.quantity);
-    const unit = kind === 'angle' ? '°' : ' cm';
-    const sigma = toScaled(wish.quantity, wish.sigma);
-    return problem(code, wish.quantity, {
-      wish: words,
-      off: `${(sigma * sigmas).toFixed(0)}${unit}`,
-      sigma: `${sigma.toFixed(0)}${unit}`,
-      swap: request.pose.easier,
-    });
-  };
-  const short = off.filter(
-    (each) =>
-      each.wish.quantity === 'chest-turn' &&
-      !broken.includes(each) &&
-      toScaled('chest-turn', each.wish.sigma) * each.sigmas > FALLS_SHORT_DEG,
-  );
-  return {
-    degraded: broken.length > 0,
-    problems: [
-      ...broken.map((each) => say(each, 'wish-far-off')),
-      ...short.map((each) => say(each, 'falls-short')),
-    ],
-  };
-}
-
-function describeSolved(
-  request: Request,
-  known: SetUp,
-  body: Body,
-  built: BuiltTask,
-  found: HeldDepth,
-): SetUp {
-  const { pose, side, rules } = request;
-  const { figure, limits } = built.task;
-  const { skeleton } = found.answer;
-  const joints = calcJointReports(skeleton, limits, side);
-  const mat = layOnMat(figure, skeleton);
-  const told = describeLimits(joints, side);
-  const wishes = judgeWishes(request, built, skeleton);
-  const mirrored = side === 'left' ? -1 : 1;
-  const euler = toYawTiltList(skeleton.posture.pelvis);
-  const flat = (points: readonly (readonly [number, number])[]): (readonly [number, number])[] =>
-    points.map(([x, y]) => [toHundredthCm(x), toHundredthCm(y * mirrored)]);
-  return {
-    ...known,
-    status: wishes.degraded ? 'degraded' : 'solved',
-    settings: calcSettings({
-      ...built,
-      pose,
-      rules,
-      body,
-      figure,
-      skeleton,
-      mat,
-      depths: [known.firstDepth, known.depth],
-      limits: told,
-    }),
-    pelvis: {
-      yawDeg: toHundredths(degreesFromRadians(euler.yaw) * mirrored),
-      tiltDeg: toHundredths(degreesFromRadians(euler.tilt)),
-      listDeg: toHundredths(degreesFromRadians(euler.list) * mirrored),
-    },
-    landmarks: calcLandmarks(figure, skeleton, side),
-    joints,
-    limiting: findLimiting(joints),
-    balance: {
-      base: flat(skeleton.base),
-      nearestEdgeCm: toHundredths(cmFromMetres(skeleton.weightInside)),
-    },
-    mat: { lengthCm: mat.lengthCm, widthCm: mat.widthCm, fits: mat.fits },
-    footprints: {
-      front: flat(soleOutline(figure, skeleton.legs.front.foot)),
-      back: flat(soleOutline(figure, skeleton.legs.back.foot)),
-    },
-    problems: [...wishes.problems, ...findSideNotes(joints, mat)],
-  };
-}
-
-const toHundredths = (value: number): number => Math.round(value * 100) / 100 + 0;
-const toHundredthCm = (metres: number): number => toHundredths(cmFromMetres(metres));
-
-function findSideNotes(
-  joints: readonly JointReport[],
-  mat: ReturnType<typeof layOnMat>,
-): Problem[] {
-  const notes: Problem[] = [];
-  const inversion = joints.find(
-    (each) => each.motion === 'inversion' && (each.askedDeg ?? 0) > WIDE_ANKLE_DEG,
-  );
-  if (inversion !== undefined) {
-    notes.push(problem('wide-ankle', 'inversion', { asked: (inversion.askedDeg ?? 0).toFixed(0) }));
-  }
-  if (!mat.fits) {
-    const over = (mat.extentCm - mat.lengthCm).toFixed(1);
-    notes.push(problem('does-not-fit-mat', 'stance-length', { over }));
-  }
-  return notes;
+/**
+ * The same set-up with all that takes further solving: the bounds of its stance, what
+ * gives if it is pushed, and what the student does now judged by the same numbers.
+ */
+export function planInFull(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules> = {},
+  level: string | null = null,
+): Result<SetUp> {
+  const planned = planPose(record, poseId, side, rules, level);
+  if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
+  if (planned.kind === 'stopped') return { ok: true, value: planned.setUp };
+  return { ok: true, value: { ...planned.setUp, ...calcDetails(planned) } };
 }

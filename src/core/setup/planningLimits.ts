@@ -1,3 +1,4 @@
+import type { Adapted, RangeCut } from '../cautions/adapt.ts';
 import type { MeasureUse, Source } from '../body/body.ts';
 import { findValue, type MeasureSet } from '../measures/measureSet.ts';
 import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
@@ -69,20 +70,34 @@ export const findRange = (
  * reserve; stated defaults and provisional values as they stand.
  *
  * @param reserve share taken off measured ranges, 0 to 1
+ * @param cuts what cautions take off single ranges beside
  */
 export function calcPlanningRanges(
   set: MeasureSet,
   rules: HouseRules,
   reserve: number,
+  { cuts }: Pick<Adapted, 'cuts'> = { cuts: [] },
 ): PlanningRanges {
+  const cutFor = (measure: MeasureId, side: Side | null): RangeCut[] =>
+    cuts.filter((each) => each.measure === measure && each.side === side);
   const ranges = new Map<string, PlanningRange>();
+  const cut = (
+    value: number,
+    measure: MeasureId,
+    side: Side | null,
+    ownReserve: number,
+  ): number => {
+    const own = cutFor(measure, side);
+    const share = Math.max(ownReserve, ...own.map((each) => each.reserve));
+    return Math.min(value * (1 - share), ...own.map((each) => each.cap));
+  };
   const put = (measure: MeasureId, side: Side | null): void => {
     const own = findValue(set, measure, side);
     if (own !== null) {
       const { value, error, takenAt } = own;
       const use: MeasureUse = { measure, side, value, error, source: 'measured', takenAt };
-      const limit = (value - rules.limitMarginSem * error) * (1 - reserve);
-      ranges.set(rangeKey(measure, side), { use, limit });
+      const inside = value - rules.limitMarginSem * error;
+      ranges.set(rangeKey(measure, side), { use, limit: cut(inside, measure, side, reserve) });
       return;
     }
     const stated = STATED_DEFAULTS[measure];
@@ -91,7 +106,7 @@ export function calcPlanningRanges(
     if (value === undefined) return;
     const source: Source = stated === undefined ? 'provisional' : 'default';
     const use: MeasureUse = { measure, side, value, error: 0, source, takenAt: null };
-    ranges.set(rangeKey(measure, side), { use, limit: value });
+    ranges.set(rangeKey(measure, side), { use, limit: cut(value, measure, side, 0) });
   };
   for (const measure of RANGE_MEASURES) {
     for (const side of getProtocol(measure).sided ? SIDES : [null]) put(measure, side);

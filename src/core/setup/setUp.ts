@@ -3,6 +3,8 @@ import type { Side } from '../measures/protocol.ts';
 import type { Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Joint, Motion } from '../solver/limits.ts';
+import type { ToldAdaptation } from '../cautions/adapt.ts';
+import type { Give } from './pushed.ts';
 import type { WorkingStep } from './working.ts';
 
 export const SET_UP_FORMAT = 'stillwater.set-up';
@@ -63,6 +65,46 @@ export interface JointReport {
 /** [x, y, z] in cm, world frame: x along the mat to its front, y to its left, z up. */
 export type LandmarkCm = readonly [number, number, number];
 
+/** How far the weight point lies inside the base, cm: nearest edge, along the mat and across it. */
+export interface BalanceMargins {
+  readonly nearestEdgeCm: number;
+  readonly aheadCm: number;
+  readonly behindCm: number;
+  readonly toLeftCm: number;
+  readonly toRightCm: number;
+}
+
+/** What gravity asks of one joint. */
+export interface JointLoad {
+  readonly joint: 'knee' | 'hip';
+  readonly side: Side;
+  /** Horizontal distance along the mat from the weight line to the joint, cm. */
+  readonly lineArmCm: number;
+  /** From the weights above the joint, carried by this leg. */
+  readonly staticTorque: number;
+  /** Newton metres with body mass known, else a share of body weight times cm. */
+  readonly unit: 'N·m' | 'BW·cm';
+}
+
+/** One end of the stances that work. */
+export interface StanceBound {
+  readonly cm: number;
+  readonly reason: string;
+}
+
+export interface StanceBounds {
+  readonly shortest: StanceBound;
+  readonly longest: StanceBound;
+}
+
+/** A posture forced where it would not go by itself. */
+export interface PushedReport {
+  readonly to: string;
+  readonly gives: readonly Give[];
+  readonly joints: readonly JointReport[];
+  readonly sentence: string;
+}
+
 /** How deep, of how deep it may be. */
 export interface DepthReport {
   readonly id: string;
@@ -99,10 +141,15 @@ export interface SetUp {
   readonly landmarks: Readonly<Record<string, LandmarkCm>>;
   readonly joints: readonly JointReport[];
   readonly limiting: Omit<JointReport, 'askedDeg' | 'hasDeg'> | null;
-  readonly balance: {
-    readonly base: readonly (readonly [number, number])[];
-    readonly nearestEdgeCm: number;
-  } | null;
+  readonly balance:
+    ({ readonly base: readonly (readonly [number, number])[] } & BalanceMargins) | null;
+  readonly loads: readonly JointLoad[];
+  /** Shortest and longest stance that work at this depth; null = not looked for, or no stance. */
+  readonly bounds: StanceBounds | null;
+  /** What gives when the textbook depth is forced; null = not looked for, or it is reached. */
+  readonly ifPushed: PushedReport | null;
+  /** What the student does now, judged by the same numbers; null = not asked. */
+  readonly asFound: PushedReport | null;
   readonly mat: {
     readonly lengthCm: number;
     readonly widthCm: number;
@@ -117,6 +164,8 @@ export interface SetUp {
     readonly name: string;
     readonly advice: string;
   }[];
+  /** What a caution changed in this set-up, each with its reason. */
+  readonly adaptations: readonly ToldAdaptation[];
   readonly problems: readonly Problem[];
   readonly provenance: {
     readonly measures: readonly MeasureUse[];

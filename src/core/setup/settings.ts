@@ -43,15 +43,12 @@ function calcStanceTerms(solved: Solved): WorkingStep[] {
   }
   const isRule = metres !== null && Math.abs(metres - skeleton.posture.stance) < 1e-4;
   if (isRule && (definition.kind === 'times' || definition.kind === 'longest-up-to')) {
-    const unit = cmFromMetres(metres) / definition.factor;
+    const eased = solved.pose.stanceShare ?? 1;
+    const factor = definition.factor * eased;
+    const unit = cmFromMetres(metres) / factor;
     const name = definition.of === 'leg-length' ? 'front leg length' : 'wrist span';
     return [
-      term(
-        `${name} × the rule’s factor`,
-        `${unit.toFixed(2)} × ${String(definition.factor)}`,
-        cm,
-        'cm',
-      ),
+      term(`${name} × the rule’s factor`, `${unit.toFixed(2)} × ${String(factor)}`, cm, 'cm'),
     ];
   }
   const { front, back } = skeleton.legs;

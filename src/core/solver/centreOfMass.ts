@@ -7,7 +7,7 @@ type Joints = Pick<Skeleton, 'posture' | 'legs' | 'arms' | 'chestCentre' | 'head
 
 const LIMBS = 2;
 /** All shares of body mass together; the table's sum is not quite 1. */
-const WHOLE =
+export const WHOLE_MASS_SHARE =
   MASS_SHARE.trunk +
   MASS_SHARE.headAndNeck +
   LIMBS *
@@ -25,7 +25,7 @@ function addSegment(
   proximal: Vec3,
   distal: Vec3,
 ): void {
-  const mass = MASS_SHARE[segment] / WHOLE;
+  const mass = MASS_SHARE[segment] / WHOLE_MASS_SHARE;
   const toDistal = mass * CENTRE_FROM_PROXIMAL[segment];
   const toProximal = mass - toDistal;
   sum[0] += toProximal * proximal[0] + toDistal * distal[0];
@@ -35,7 +35,7 @@ function addSegment(
 
 /** Whole-body centre of mass, summed over the posed segments. World frame, metres. */
 export function calcCentreOfMass(joints: Joints): Vec3 {
-  const head = MASS_SHARE.headAndNeck / WHOLE;
+  const head = MASS_SHARE.headAndNeck / WHOLE_MASS_SHARE;
   const sum: [number, number, number] = [
     head * joints.head[0],
     head * joints.head[1],

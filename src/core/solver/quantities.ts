@@ -64,6 +64,12 @@ const calcMidFoot = ({ legs: { front } }: Skeleton): number =>
   front.foot.heel[0] + (front.foot.toe[0] - front.foot.heel[0]) * MID_FOOT_FROM_HEEL_CENTRE;
 const MID_FOOT_FROM_HEEL_CENTRE = (MID_FOOT - FOOT.heelCentre) / (FOOT.toe - FOOT.heelCentre);
 
+/** The heart lies this far from the pelvis to the middle of the shoulders. Our modelling choice. */
+const HEART_SHARE = 0.75;
+function calcHeadAboveHeart({ head, chestCentre, posture: { pelvisCentre } }: Skeleton): number {
+  return head[2] - (pelvisCentre[2] + (chestCentre[2] - pelvisCentre[2]) * HEART_SHARE);
+}
+
 /** A hooked elbow presses on the outside of the front knee, this far from its centre, metres. */
 const HOOK_OUTSIDE_KNEE = 0.08;
 function calcHookDistance({ legs: { front }, arms: { back } }: Skeleton): number {
@@ -159,6 +165,7 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   'spine-flexion': angle('the long back', (s) => s.posture.spineFlexion),
   'spine-side-bend': angle('the side bend', (s) => s.posture.spineSideBend),
   'spine-rotation': angle('the spine’s turn', (s) => s.posture.spineRotation),
+  'head-above-heart': lengthOf('the head above the heart', calcHeadAboveHeart),
   'hook-distance': lengthOf('the elbow to the outside of the front knee', calcHookDistance),
   'equal-arms': lengthOf(
     'the hip’s lever against the knee’s',

@@ -112,8 +112,14 @@ function placeBackEnd(
   [x, y]: Point2,
 ): BackEnd {
   switch (contact) {
-    case 'flat':
-      return { kind: 'foot', foot: placeFlatFoot(figure, [x, y, 0], backFootYaw) };
+    case 'flat': {
+      const foot = placeFlatFoot(figure, [x, y, 0], backFootYaw);
+      if (backHeelLift === 0) return { kind: 'foot', foot };
+      // Pushed too far, a heel that should be down comes up about its ball. Its place still
+      // counts for the base, so that the base does not leap when the heel leaves the floor.
+      const lifted = placeLiftedFoot(figure, foot.ball, backFootYaw, backHeelLift);
+      return { kind: 'foot', foot: { ...lifted, bearsFrom: 0 } };
+    }
     case 'ball':
       return { kind: 'foot', foot: placeLiftedFoot(figure, [x, y, 0], backFootYaw, backHeelLift) };
     case 'lifted':

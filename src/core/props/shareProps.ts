@@ -1,0 +1,123 @@
+import type { PropItem } from './propList.ts';
+import { findStacks, type Stack } from './stacks.ts';
+
+/** What one person needs in one slot of a class. */
+export interface PropNeed {
+  readonly person: string;
+  /** Height of the hand, cm. */
+  readonly heightCm: number;
+  /** Hands that rest at that height: each needs a stack of its own. */
+  readonly hands: 1 | 2;
+}
+
+export interface PropShare {
+  readonly person: string;
+  readonly stack: Stack;
+  /** How far the stack is off the height wanted, cm; + too high. */
+  readonly offCm: number;
+}
+
+/**
+ * Solves a mixed-integer program given as CPLEX LP text; injected, because the solver is a
+ * library that loads its own way in a worker and on a server.
+ *
+ * @returns the value of every variable that is not 0, or null when there is no solution
+ */
+export type SolveProgram = (program: string) => Promise<ReadonlyMap<string, number> | null>;
+
+/** A hand too low asks the back to give, so it costs this many times a hand too high. Our choice. */
+const TOO_LOW_COST = 3;
+/** Stacks of the same pieces and height are one choice; of the rest, this many nearest are offered. */
+const MOST_CHOICES = 12;
+
+interface Choice {
+  readonly variable: string;
+  readonly person: string;
+  readonly stack: Stack;
+  readonly offCm: number;
+  readonly cost: number;
+  /** Pieces taken of each prop. */
+  readonly takes: ReadonlyMap<string, number>;
+}
+
+const costOf = (offCm: number): number => (offCm < 0 ? -offCm * TOO_LOW_COST : offCm);
+
+/**
+ * Breaks ties the same way every time: a share of a thousandth of a centimetre that grows
+ * with the order of people and choices, too small to outweigh a millimetre.
+ */
+const tieBreak = (person: number, choice: number): number =>
+  1e-4 * (choice + 1) + 1e-6 * ((person * 7 + choice * 13) % 101);
+
+/** Every person's choices of stack, nearest first. */
+export function listChoices(needs: readonly PropNeed[], props: readonly PropItem[]): Choice[][] {
+  const stacks = findStacks(props);
+  return needs.map((need, p) => {
+    const ranked = stacks
+      .map((stack) => {
+        const offCm = stack.heightCm - need.heightCm;
+        return { stack, offCm, cost: costOf(offCm) * need.hands };
+      })
+      .sort((a, b) => a.cost - b.cost || a.stack.props.length - b.stack.props.length);
+    const floor = ranked.find((each) => each.stack.props.length === 0)!;
+    const offered = ranked.slice(0, MOST_CHOICES);
+    if (!offered.includes(floor)) offered.push(floor);
+    return offered.map(({ stack, offCm, cost }, c) => {
+      const takes = new Map<string, number>();
+      for (const { id } of stack.props) takes.set(id, (takes.get(id) ?? 0) + need.hands);
+      return {
+        variable: `x${String(p)}_${String(c)}`,
+        person: need.person,
+        stack,
+        offCm,
+        cost: cost + tieBreak(p, c),
+        takes,
+      };
+    });
+  });
+}
+
+/** The program as LP text: one choice a person, no more of a prop than there is, least total cost. */
+export function writeProgram(
+  choices: readonly (readonly Choice[])[],
+  props: readonly PropItem[],
+): string {
+  const all = choices.flat();
+  const sum = (terms: readonly string[]): string => terms.join(' + ');
+  const lines = ['Minimize', ` cost: ${sum(all.map((c) => `${c.cost.toFixed(8)} ${c.variable}`))}`];
+  lines.push('Subject To');
+  choices.forEach((own, p) => {
+    lines.push(` one${String(p)}: ${sum(own.map((c) => c.variable))} = 1`);
+  });
+  props.forEach(({ id, count }, i) => {
+    const terms = all.flatMap((c) => {
+      const taken = c.takes.get(id);
+      return taken === undefined ? [] : [`${String(taken)} ${c.variable}`];
+    });
+    if (terms.length > 0) lines.push(` has${String(i)}: ${sum(terms)} <= ${String(count)}`);
+  });
+  lines.push('Binary', ` ${all.map((c) => c.variable).join(' ')}`, 'End');
+  return `${lines.join('\n')}\n`;
+}
+
+/**
+ * Shares one cupboard among a class in one slot: least total shortfall, ties broken the
+ * same way every time.
+ *
+ * @returns one share a person in the order given; null when the solver found no answer
+ */
+export async function shareProps(
+  needs: readonly PropNeed[],
+  props: readonly PropItem[],
+  solve: SolveProgram,
+): Promise<readonly PropShare[] | null> {
+  if (needs.length === 0) return [];
+  const choices = listChoices(needs, props);
+  const values = await solve(writeProgram(choices, props));
+  if (values === null) return null;
+  return choices.map((own) => {
+    const chosen = own.find((choice) => (values.get(choice.variable) ?? 0) > 0.5)!;
+    const { person, stack, offCm } = chosen;
+    return { person, stack, offCm: Math.round(offCm * 100) / 100 };
+  });
+}

@@ -1,0 +1,89 @@
+import type { PropItem } from './propList.ts';
+
+/** One prop in a stack, standing at one of its heights. */
+export interface StackedProp {
+  readonly id: string;
+  readonly name: string;
+  readonly heightCm: number;
+}
+
+/** Props on top of each other, the lowest first; none = the floor. */
+export interface Stack {
+  readonly props: readonly StackedProp[];
+  readonly heightCm: number;
+}
+
+export const FLOOR: Stack = { props: [], heightCm: 0 };
+
+/** No stack is higher than this many pieces: more of them slide. Our choice. */
+const MOST_PIECES = 3;
+
+/**
+ * Whether one prop may stand on another under a hand that bears weight. Common practice,
+ * no source: a block lies on its broad face under another, and only a broad or middle face
+ * goes on top; nothing hard stands on anything soft; a chair carries a folded blanket.
+ */
+function mayStandOn(
+  top: PropItem,
+  topHeight: number,
+  below: PropItem,
+  belowHeight: number,
+): boolean {
+  const lowest = below.heightsCm[0];
+  if (below.kind === 'block') {
+    if (belowHeight !== lowest) return false;
+    return top.kind === 'block' ? topHeight !== top.heightsCm[2] : top.kind === 'blanket';
+  }
+  return below.kind === 'chair' && top.kind === 'blanket';
+}
+
+/** Books never bear a loaded hand, and straps, pads and wedges are not stood on. Common practice. */
+const BEARS_HAND: readonly PropItem['kind'][] = ['block', 'chair', 'blanket', 'bolster'];
+
+/**
+ * Every safe stack under a loaded hand, lowest first, fewest pieces first among equals.
+ *
+ * @param props what there is; no stack needs more of a kind than its count
+ */
+export function findStacks(props: readonly PropItem[]): Stack[] {
+  const stacks: Stack[] = [FLOOR];
+  const usable = props.filter((each) => BEARS_HAND.includes(each.kind) && each.count > 0);
+  const grow = (
+    pieces: readonly { readonly item: PropItem; readonly heightCm: number }[],
+  ): void => {
+    if (pieces.length > 0) {
+      stacks.push({
+        props: pieces.map(({ item, heightCm }) => ({ id: item.id, name: item.name, heightCm })),
+        heightCm: pieces.reduce((sum, each) => sum + each.heightCm, 0),
+      });
+    }
+    if (pieces.length === MOST_PIECES) return;
+    const below = pieces.at(-1);
+    for (const item of usable) {
+      const used = pieces.filter((each) => each.item === item).length;
+      if (used >= item.count) continue;
+      for (const heightCm of item.heightsCm) {
+        const fits = below === undefined || mayStandOn(item, heightCm, below.item, below.heightCm);
+        if (fits) grow([...pieces, { item, heightCm }]);
+      }
+    }
+  };
+  grow([]);
+  return stacks.sort((a, b) => a.heightCm - b.heightCm || a.props.length - b.props.length);
+}
+
+/** The nearest stack at or above a height; null when nothing is that high. */
+export function findNearestAbove(stacks: readonly Stack[], heightCm: number): Stack | null {
+  // Half of what can be set counts as reached.
+  return stacks.find((each) => each.heightCm >= heightCm - HALF_SETTABLE_CM) ?? null;
+}
+
+const HALF_SETTABLE_CM = 0.25;
+
+/** The shortest strap that is at least this long; null when none is. */
+export function findStrap(props: readonly PropItem[], lengthCm: number): PropItem | null {
+  const straps = props
+    .filter((each) => each.kind === 'strap' && (each.lengthCm ?? 0) >= lengthCm)
+    .sort((a, b) => (a.lengthCm ?? 0) - (b.lengthCm ?? 0));
+  return straps[0] ?? null;
+}

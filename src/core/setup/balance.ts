@@ -1,0 +1,41 @@
+import type { Point2 } from '../geometry/polygon.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import { cmFromMetres } from '../units/brands.ts';
+import type { BalanceMargins } from './setUp.ts';
+
+const toHundredths = (metres: number): number => Math.round(cmFromMetres(metres) * 100) / 100 + 0;
+
+/** Where a line through the weight point along one axis leaves the base: lower and upper end. */
+function findExits(base: readonly Point2[], at: Point2, axis: 0 | 1): readonly [number, number] {
+  const other = axis === 0 ? 1 : 0;
+  const exits: number[] = [];
+  base.forEach((a, i) => {
+    const b = base[(i + 1) % base.length]!;
+    const [from, to] = [a[other] - at[other], b[other] - at[other]];
+    if (from === to || from * to > 0) return;
+    exits.push(a[axis] + ((b[axis] - a[axis]) * from) / (from - to));
+  });
+  return exits.length === 0 ? [at[axis], at[axis]] : [Math.min(...exits), Math.max(...exits)];
+}
+
+/**
+ * How far the weight point lies inside the base, along the mat and across it.
+ *
+ * @param side the real side of the front leg: left in front is the mirror
+ */
+export function calcMargins(skeleton: Skeleton, side: Side): BalanceMargins {
+  const { base, centreOfMass, weightInside } = skeleton;
+  const at: Point2 = [centreOfMass[0], centreOfMass[1]];
+  const [behind, ahead] = findExits(base, at, 0);
+  const [low, high] = findExits(base, at, 1);
+  const toFrontSide = toHundredths(at[1] - low);
+  const toBackSide = toHundredths(high - at[1]);
+  return {
+    nearestEdgeCm: toHundredths(weightInside),
+    aheadCm: toHundredths(ahead - at[0]),
+    behindCm: toHundredths(at[0] - behind),
+    toLeftCm: side === 'right' ? toBackSide : toFrontSide,
+    toRightCm: side === 'right' ? toFrontSide : toBackSide,
+  };
+}

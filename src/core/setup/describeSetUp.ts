@@ -1,0 +1,297 @@
+import type { Body } from '../body/body.ts';
+import { findActiveCautions } from '../cautions/stopSigns.ts';
+import { toYawTiltList } from '../geometry/rotation.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
+import { problem, type Problem } from '../problems/problem.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import { soleOutline } from '../solver/foot.ts';
+import { getQuantity } from '../solver/quantities.ts';
+import { calcWishOff, toScaled, WISH_STRETCH } from '../solver/residuals.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
+import { calcMargins } from './balance.ts';
+import type { BuiltTask } from './buildTask.ts';
+import type { DepthAnswer, HeldDepth } from './findDepth.ts';
+import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
+import { calcLandmarks } from './landmarks.ts';
+import { calcLoads } from './loads.ts';
+import { layOnMat } from './mat.ts';
+import type { Request } from './request.ts';
+import { calcSettings } from './settings.ts';
+import {
+  SET_UP_FORMAT,
+  SET_UP_VERSION,
+  type DepthReport,
+  type JointReport,
+  type SetUp,
+} from './setUp.ts';
+import type { PoseAnswer } from './solvePose.ts';
+import { closeSum, limitStep, term, type WorkingStep } from './working.ts';
+
+/** A joint counts as at its limit when this little is left, degrees. */
+const AT_LIMIT_DEG = 0.5;
+/** Inversion of the back ankle that deserves a word, degrees. Our modelling choice. */
+const WIDE_ANKLE_DEG = 35;
+/** A chest that falls this short is worth a note, degrees. */
+const FALLS_SHORT_DEG = 1;
+
+const describeNoDepth = ({ quantity, textbook }: DepthDefinition): DepthReport => ({
+  id: quantity,
+  value: null,
+  unit: getQuantity(quantity).kind === 'length' ? 'cm' : 'deg',
+  recommended: null,
+  deepest: null,
+  textbook,
+  working: [],
+});
+
+/** What every set-up says before anything is solved. */
+export function describeUnsolved({
+  record,
+  pose,
+  level,
+  side,
+  rules,
+  reserve,
+  adapted,
+}: Request): SetUp {
+  return {
+    format: SET_UP_FORMAT,
+    version: SET_UP_VERSION,
+    pose: pose.id,
+    level,
+    side,
+    status: 'failed',
+    provisional: rules.provisional,
+    depth: pose.depth === null ? null : describeNoDepth(pose.depth),
+    firstDepth: pose.firstDepth === null ? null : describeNoDepth(pose.firstDepth),
+    settings: [],
+    pelvis: null,
+    landmarks: {},
+    joints: [],
+    limiting: null,
+    balance: null,
+    mat: null,
+    footprints: null,
+    cautions: findActiveCautions(record.person).map(({ entry, kind }) => ({
+      id: entry.id,
+      name: kind?.name ?? entry.id,
+      advice: kind?.advice ?? entry.note,
+    })),
+    adaptations: adapted.told,
+    loads: [],
+    bounds: null,
+    ifPushed: null,
+    asFound: null,
+    problems: [],
+    provenance: {
+      measures: [],
+      rules,
+      reserve,
+    },
+  };
+}
+
+export const describeStopped = (request: Request, problems: readonly Problem[]): SetUp => ({
+  ...describeUnsolved(request),
+  problems,
+});
+
+const toTenths = (value: number | null): number | null =>
+  value === null ? null : Math.round(value * 10) / 10;
+
+/** Names what stands in the way: the joints that would have to give, by how much. */
+export function describeFailure(
+  { pose, side, rules }: Request,
+  { built: { task }, legsFrom }: PoseAnswer,
+  found: Extract<DepthAnswer, { kind: 'cannot' }>,
+): Problem {
+  const spare = found.because === 'to-spare' ? rules.minimumToSpareDeg : 0;
+  const { skeleton } = found.answer;
+  const joints = calcJointReports(skeleton, task.limits, side)
+    .filter((each) => each.toSpareDeg !== null && each.toSpareDeg < spare + AT_LIMIT_DEG)
+    .map((each) => {
+      const short = spare - (each.toSpareDeg ?? 0);
+      const name = nameJoint(each, side);
+      return short > AT_LIMIT_DEG
+        ? `${name} lacks ${short.toFixed(0)}°`
+        : `${name} is at its limit`;
+    });
+  const wishes = task.wishes
+    .filter((wish) => Math.abs(calcWishOff(wish, skeleton)) > WISH_STRETCH)
+    .map((wish) => `${getQuantity(wish.quantity).words} would be too far off`);
+  const reasons = [...joints, ...wishes];
+  if (reasons.length === 0) reasons.push('the lengths do not meet');
+  if (legsFrom !== null) reasons.unshift(`it stands on ${legsFrom.name}, which cannot be held`);
+  return found.because === 'musts'
+    ? problem('cannot-hold', 'pose', { reasons, swap: pose.easier })
+    : problem('too-little-to-spare', 'pose', { reasons, spare, swap: pose.easier });
+}
+
+const REASON_WORDS = {
+  step: () => 'less the step by experience',
+  'to-spare': (spareDeg: number) => `less what leaves ${String(spareDeg)}° to spare at every joint`,
+  deepest: () => 'settled just inside its edge',
+} as const;
+
+/** How deep, of how deep it may be, with the sum; null when the pose has no depth. */
+export function describeDepth(
+  depth: DepthDefinition | null,
+  found: DepthAnswer | null,
+  rules: HouseRules,
+): DepthReport | null {
+  if (depth === null) return null;
+  const none = describeNoDepth(depth);
+  if (found === null) return none;
+  const deepest = toTenths(found.deepest);
+  if (found.kind === 'cannot' || found.depth === null || found.deepest === null) {
+    return { ...none, deepest };
+  }
+  const { reason } = found;
+  const spareDeg = reason.kind === 'to-spare' ? reason.spareDeg : 0;
+  const part = (text: string, value: number): WorkingStep =>
+    term(text, value.toFixed(2), value, none.unit);
+  return {
+    ...none,
+    deepest,
+    value: toTenths(found.depth),
+    recommended: rules.depth === 'recommended' ? toTenths(found.depth) : null,
+    working: closeSum(
+      depth.words,
+      [
+        part('deepest safe: the largest depth that keeps every limit', found.deepest),
+        part(REASON_WORDS[reason.kind](spareDeg), found.depth - found.deepest),
+      ],
+      none.unit,
+    ),
+  };
+}
+
+function describeLimits(joints: readonly JointReport[], side: Side): WorkingStep[] {
+  const told = joints.filter((each) => each.toSpareDeg !== null).slice(0, 3);
+  return told.map((each) =>
+    limitStep(`${nameJoint(each, side)}: has less asked`, each.askedDeg ?? 0, each.hasDeg ?? 0),
+  );
+}
+
+function judgeWishes(
+  request: Request,
+  built: BuiltTask,
+  skeleton: Skeleton,
+): { readonly degraded: boolean; readonly problems: Problem[] } {
+  const off = built.task.wishes.map((wish) => ({
+    wish,
+    sigmas: Math.abs(calcWishOff(wish, skeleton)),
+  }));
+  const broken = off.filter(({ sigmas }) => sigmas > WISH_STRETCH + 0.01);
+  const say = (
+    { wish, sigmas }: (typeof off)[number],
+    code: 'wish-far-off' | 'falls-short',
+  ): Problem => {
+    const { words, kind } = getQuantity(wish.quantity);
+    const unit = kind === 'angle' ? '°' : ' cm';
+    const sigma = toScaled(wish.quantity, wish.sigma);
+    return problem(code, wish.quantity, {
+      wish: words,
+      off: `${(sigma * sigmas).toFixed(0)}${unit}`,
+      sigma: `${sigma.toFixed(0)}${unit}`,
+      swap: request.pose.easier,
+    });
+  };
+  const short = off.filter(
+    (each) =>
+      each.wish.quantity === 'chest-turn' &&
+      !broken.includes(each) &&
+      toScaled('chest-turn', each.wish.sigma) * each.sigmas > FALLS_SHORT_DEG,
+  );
+  return {
+    degraded: broken.length > 0,
+    problems: [
+      ...broken.map((each) => say(each, 'wish-far-off')),
+      ...short.map((each) => say(each, 'falls-short')),
+    ],
+  };
+}
+
+export function describeSolved(
+  request: Request,
+  known: SetUp,
+  body: Body,
+  built: BuiltTask,
+  found: HeldDepth,
+): SetUp {
+  const { pose, side, rules } = request;
+  const { figure, limits } = built.task;
+  const { skeleton } = found.answer;
+  const joints = calcJointReports(skeleton, limits, side);
+  const mat = layOnMat(figure, skeleton);
+  const told = describeLimits(joints, side);
+  const wishes = judgeWishes(request, built, skeleton);
+  const mirrored = side === 'left' ? -1 : 1;
+  const euler = toYawTiltList(skeleton.posture.pelvis);
+  const flat = (points: readonly (readonly [number, number])[]): (readonly [number, number])[] =>
+    points.map(([x, y]) => [toHundredthCm(x), toHundredthCm(y * mirrored)]);
+  return {
+    ...known,
+    status: wishes.degraded ? 'degraded' : 'solved',
+    settings: calcSettings({
+      ...built,
+      pose,
+      rules,
+      body,
+      figure,
+      skeleton,
+      mat,
+      depths: [known.firstDepth, known.depth],
+      limits: told,
+    }),
+    pelvis: {
+      yawDeg: toHundredths(degreesFromRadians(euler.yaw) * mirrored),
+      tiltDeg: toHundredths(degreesFromRadians(euler.tilt)),
+      listDeg: toHundredths(degreesFromRadians(euler.list) * mirrored),
+    },
+    landmarks: calcLandmarks(figure, skeleton, side),
+    joints,
+    limiting: findLimiting(joints),
+    balance: { base: flat(skeleton.base), ...calcMargins(skeleton, side) },
+    loads: calcLoads(skeleton, side, request.record.person.bodyMassKg),
+    mat: { lengthCm: mat.lengthCm, widthCm: mat.widthCm, fits: mat.fits },
+    footprints: {
+      front: flat(soleOutline(figure, skeleton.legs.front.foot)),
+      back: flat(soleOutline(figure, skeleton.legs.back.foot)),
+    },
+    problems: [...wishes.problems, ...findSideNotes(pose, joints, mat, skeleton)],
+  };
+}
+
+const toHundredths = (value: number): number => Math.round(value * 100) / 100 + 0;
+const toHundredthCm = (metres: number): number => toHundredths(cmFromMetres(metres));
+
+/** Weight nearer to the edge than this asks for feet set wider, metres. Our modelling choice. */
+const SMALL_MARGIN = 0.03;
+
+function findSideNotes(
+  pose: PoseDefinition,
+  joints: readonly JointReport[],
+  mat: ReturnType<typeof layOnMat>,
+  skeleton: Skeleton,
+): Problem[] {
+  const notes: Problem[] = [];
+  const onTwoFeet = pose.backContact === 'flat' || pose.backContact === 'ball';
+  if (onTwoFeet && skeleton.weightInside < SMALL_MARGIN) {
+    const inside = cmFromMetres(skeleton.weightInside).toFixed(1);
+    notes.push(problem('small-margin', 'balance', { inside }));
+  }
+  const inversion = joints.find(
+    (each) => each.motion === 'inversion' && (each.askedDeg ?? 0) > WIDE_ANKLE_DEG,
+  );
+  if (inversion !== undefined) {
+    notes.push(problem('wide-ankle', 'inversion', { asked: (inversion.askedDeg ?? 0).toFixed(0) }));
+  }
+  if (!mat.fits) {
+    const over = (mat.extentCm - mat.lengthCm).toFixed(1);
+    notes.push(problem('does-not-fit-mat', 'stance-length', { over }));
+  }
+  return notes;
+}

@@ -1,0 +1,189 @@
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { AsFound } from '../rules/houseRules.ts';
+import type { PoseTask } from '../solver/poseTask.ts';
+import { getQuantity } from '../solver/quantities.ts';
+import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import { reachFarthest, settleAt, type Answer } from '../solver/solve.ts';
+import { cmFromMetres, metresFromCm, radiansFromDegrees } from '../units/brands.ts';
+import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
+import { calcPlanningRanges, toSolverLimits } from './planningLimits.ts';
+import type { Plan } from './planSetUp.ts';
+import { solvePushed, type Force, type Pushed } from './pushed.ts';
+import type { PushedReport, SetUp, StanceBound, StanceBounds } from './setUp.ts';
+
+/** Depths nearer to the textbook than this count as reached, degrees or cm. */
+const AT_TEXTBOOK = 0.5;
+
+const report = (to: string, { gives, joints, sentence }: Pushed): PushedReport => ({
+  to,
+  gives: gives.map((each) => ({ ...each, amount: round(each.amount), cost: round(each.cost) })),
+  joints,
+  sentence,
+});
+
+/**
+ * The task with limits as they were measured: a body that is pushed uses all it has, and
+ * no margin or reserve holds it back.
+ */
+function withBareLimits({ request, numbers, answer }: Plan): PoseTask {
+  const { rules, pose, side } = request;
+  const bare = calcPlanningRanges(numbers.set, { ...rules, limitMarginSem: 0 }, 0);
+  return { ...answer.built.task, limits: toSolverLimits(bare, side, pose) };
+}
+
+const round = (value: number): number => Math.round(value * 100) / 100 + 0;
+
+/** What gives when the pose is forced to its textbook depth. */
+function calcIfPushed(plan: Plan, planned: Skeleton): PushedReport | null {
+  const { pose, side } = plan.request;
+  const { depth } = pose;
+  const { found } = plan.answer;
+  if (depth === null || found.kind !== 'held' || found.deepest === null) return null;
+  if (found.deepest > depth.textbook - AT_TEXTBOOK) return null;
+  const unit = toScaled(depth.quantity, 1);
+  const value = depth.textbook / unit;
+  const force: Force = { parts: {}, quantities: [{ quantity: depth.quantity, value }] };
+  const said = getQuantity(depth.quantity).kind === 'length' ? ' cm' : '°';
+  const to = `${String(depth.textbook)}${said}, the textbook’s ${depth.words}`;
+  return report(to, solvePushed(withBareLimits(plan), pose, side, planned, force));
+}
+
+/** A given posture as a force; what was not noted stays as planned or free. */
+function toForce(asFound: AsFound, pose: PoseDefinition, planned: Skeleton): Force {
+  const parts: { -readonly [Name in keyof Force['parts']]: Force['parts'][Name] } = {};
+  const { stanceCm, widthCm, backFootDeg, depth, handCm } = asFound;
+  const hasStance = planned.legs.back.closure === 'must-close' && pose.backContact !== 'lifted';
+  if (stanceCm !== null && hasStance) parts.stance = metresFromCm(stanceCm);
+  const onFoot = pose.backContact === 'flat' || pose.backContact === 'ball';
+  if (backFootDeg !== null && onFoot) parts.backFootYaw = radiansFromDegrees(backFootDeg);
+  if (widthCm !== null) {
+    const { back, front } = planned.legs;
+    const ruled = back.foot.heel[1] - front.foot.heel[1] - planned.posture.widening;
+    parts.widening = metresFromCm(widthCm) - ruled;
+  }
+  const quantities: Force['quantities'][number][] = [];
+  if (depth !== null && pose.depth !== null) {
+    const { quantity } = pose.depth;
+    quantities.push({ quantity, value: depth / toScaled(quantity, 1) });
+  }
+  if (handCm !== null) quantities.push({ quantity: 'hand-height', value: metresFromCm(handCm) });
+  return { parts, quantities };
+}
+
+/** What the student does now, judged by the same numbers. */
+function calcAsFound(plan: Plan, planned: Skeleton): PushedReport | null {
+  const { asFound } = plan.request.rules;
+  if (asFound === null) return null;
+  const { pose, side } = plan.request;
+  const force = toForce(asFound, pose, planned);
+  return report('as found', solvePushed(withBareLimits(plan), pose, side, planned, force));
+}
+
+/** Below this share of what the limiting joint has, a stance asks too little to be worth it. */
+const TOO_LITTLE_WORK = 0.7;
+/** No stance is looked for beyond this, metres. */
+const LONGEST_STANCE = 2;
+const SHORTEST_STANCE = 0.1;
+const HALVINGS = 9;
+
+/**
+ * The shortest and longest stance that work at the planned depth, each with the joint or
+ * the reason that sets it.
+ */
+function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds | null {
+  const { pose, side, rules } = request;
+  const { found, built } = answer;
+  const standsOnBoth = pose.backContact === 'flat' || pose.backContact === 'ball';
+  if (found.kind !== 'held' || !standsOnBoth || built.stance.definition.kind === 'none')
+    return null;
+  const task: PoseTask = holdDepthOf(built.task, pose, planned);
+  const free = task.free.includes('stance') ? task.free : [...task.free, 'stance' as const];
+  const spare = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
+  const aim = {
+    toSpare: radiansFromDegrees(spare),
+    wishesWithin: found.wishesLetGo ? null : WISH_STRETCH,
+  };
+  const { posture } = planned;
+  const open: PoseTask = { ...task, free };
+  const reach = (to: number): Answer =>
+    reachFarthest(open, { quantity: 'stance', from: posture.stance, to }, aim, posture);
+  const name = (at: Answer): string => {
+    const limiting = findLimiting(calcJointReports(at.skeleton, open.limits, side));
+    const spareLeft = limiting?.toSpareDeg ?? Infinity;
+    if (limiting === null || spareLeft > spare + 1) return 'the legs cannot reach further';
+    return `the ${nameJoint(limiting, side)} runs out`;
+  };
+  const bound = (at: Answer, reason: string): StanceBound => ({
+    cm: Math.round(cmFromMetres(at.skeleton.posture.stance) * 10) / 10,
+    reason,
+  });
+  const longest = reach(LONGEST_STANCE);
+  const shortest = reach(SHORTEST_STANCE);
+  if (!longest.kept || !shortest.kept) return null;
+  const worked = findWorthwhile(open, aim, planned, shortest, side);
+  return {
+    shortest:
+      worked === null
+        ? bound(shortest, name(shortest))
+        : bound(worked.answer, `below it the ${worked.name} is asked too little to be worked`),
+    longest: bound(longest, name(longest)),
+  };
+}
+
+function holdDepthOf(task: PoseTask, { depth }: PoseDefinition, planned: Skeleton): PoseTask {
+  if (depth === null) return task;
+  const value = getQuantity(depth.quantity).calc(planned);
+  return {
+    ...task,
+    musts: [...task.musts, { quantity: depth.quantity, atLeast: value, atMost: value }],
+  };
+}
+
+/** The stance at which the limiting joint of the plan is asked just enough; null = even the shortest asks it. */
+function findWorthwhile(
+  task: PoseTask,
+  aim: { readonly toSpare: number; readonly wishesWithin: number | null },
+  planned: Skeleton,
+  shortest: Answer,
+  side: 'left' | 'right',
+): { readonly answer: Answer; readonly name: string } | null {
+  const limiting = findLimiting(calcJointReports(planned, task.limits, side));
+  if (limiting === null) return null;
+  const shareOf = (skeleton: Skeleton): number => {
+    const same = calcJointReports(skeleton, task.limits, side).find(
+      (each) =>
+        each.joint === limiting.joint &&
+        each.side === limiting.side &&
+        each.motion === limiting.motion,
+    );
+    return same === undefined || same.askedDeg === null || same.hasDeg === null || same.hasDeg <= 0
+      ? 1
+      : same.askedDeg / same.hasDeg;
+  };
+  if (shareOf(shortest.skeleton) >= TOO_LITTLE_WORK) return null;
+  let low = shortest.skeleton.posture.stance;
+  let high = planned.posture.stance;
+  let best: Answer | null = null;
+  for (let halving = 0; halving < HALVINGS; halving += 1) {
+    const middle = (low + high) / 2;
+    const answer = settleAt(task, 'stance', middle, aim, (best ?? shortest).skeleton.posture);
+    if (answer.kept && shareOf(answer.skeleton) >= TOO_LITTLE_WORK) {
+      best = answer;
+      high = middle;
+    } else low = middle;
+  }
+  return best === null ? null : { answer: best, name: nameJoint(limiting, side) };
+}
+
+/** All that takes further solving after a set-up. */
+export function calcDetails(plan: Plan): Pick<SetUp, 'bounds' | 'ifPushed' | 'asFound'> {
+  const { found } = plan.answer;
+  if (found.kind === 'cannot') return { bounds: null, ifPushed: null, asFound: null };
+  const planned = found.answer.skeleton;
+  return {
+    bounds: calcBounds(plan, planned),
+    ifPushed: calcIfPushed(plan, planned),
+    asFound: calcAsFound(plan, planned),
+  };
+}

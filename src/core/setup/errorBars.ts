@@ -1,0 +1,298 @@
+import { calcMeasureSet, measureKey, type MeasureSet } from '../measures/measureSet.ts';
+import type { MeasureValue } from '../measures/measureValue.ts';
+import { calcStandardError } from '../measures/readingErrors.ts';
+import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { MeasureUse } from '../body/body.ts';
+import { findLimiting, calcJointReports } from './jointReport.ts';
+import { layOnMat } from './mat.ts';
+import { calcNumbers, toPoseRequest, type Plan } from './planSetUp.ts';
+import { calcSettings } from './settings.ts';
+import type { SettingId } from './setUp.ts';
+import { solvePose, type PoseHints } from './solvePose.ts';
+
+/** Every number of a set-up by its id, the depth under `depth`; limits, and who limits. */
+interface Outcome {
+  readonly values: ReadonlyMap<SettingId | 'depth', number>;
+  readonly limiting: string;
+}
+
+/** One measure's part in the doubt of a set-up. */
+export interface Influence {
+  readonly measure: MeasureId;
+  readonly side: Side | null;
+  readonly error: number;
+  /** How far each number moves when the measure is one standard error larger. */
+  readonly moves: ReadonlyMap<SettingId | 'depth', number>;
+}
+
+export interface ErrorBars {
+  /** ± one standard error of each number, never below what a tape or an eye can tell. */
+  readonly plusMinus: ReadonlyMap<SettingId | 'depth', number>;
+  readonly influences: readonly Influence[];
+}
+
+/** No bar is told smaller than this. Our modelling choice. */
+const FLOOR = { cm: 0.3, deg: 0.5 } as const;
+/** A range with more than this many errors to spare moves nothing. */
+const OUT_OF_REACH_ERRORS = 4;
+
+/** The measure set with one value replaced; what was estimated stands in as if it were measured. */
+function replaceValue(
+  set: MeasureSet,
+  { measure, side, takenAt, error }: MeasureUse,
+  value: number,
+  newError = error,
+): MeasureSet {
+  const replaced: MeasureValue = {
+    measure,
+    side,
+    value,
+    error: newError,
+    readingIds: [],
+    spread: 0,
+    takenAt: takenAt ?? '',
+    state: null,
+  };
+  return new Map([...set, [measureKey(measure, side), replaced]]);
+}
+
+function hintsOf({ answer }: Plan): PoseHints {
+  const { found, first } = answer;
+  return { first: first?.hints ?? null, last: found.kind === 'held' ? found.hints : null };
+}
+
+/** The same plan with another measure set; null when it cannot be held any more. */
+function solveWith(plan: Plan, set: MeasureSet): Outcome | null {
+  const numbers = calcNumbers(set, plan.request);
+  if (!numbers.ok) return null;
+  const { body } = numbers.value;
+  const request = toPoseRequest(plan.request, numbers.value);
+  const { built, found } = solvePose(request, hintsOf(plan));
+  if (found.kind === 'cannot') return null;
+  const { skeleton } = found.answer;
+  const { figure, limits } = built.task;
+  const settings = calcSettings({
+    ...built,
+    pose: request.pose,
+    rules: request.rules,
+    body,
+    figure,
+    skeleton,
+    mat: layOnMat(figure, skeleton),
+    depths: [],
+    limits: [],
+  });
+  const values = new Map<SettingId | 'depth', number>();
+  // The unrounded total: tenths would swallow small moves.
+  for (const { id, working, value } of settings) {
+    values.set(id, working.find((step) => step.kind === 'total')?.value ?? value);
+  }
+  if (found.depth !== null) values.set('depth', found.depth);
+  const limiting = findLimiting(calcJointReports(skeleton, limits, request.side));
+  const { joint, side, motion } = limiting ?? { joint: '', side: null, motion: '' };
+  return { values, limiting: `${joint} ${side ?? ''} ${motion}` };
+}
+
+/** Measures that can move this set-up: every length, and every range that comes near its limit. */
+function findUncertain({ setUp, numbers }: Plan): MeasureUse[] {
+  const ranges = new Set([...numbers.ranges.values()].map((range) => range.use));
+  const nearest = new Map<string, number>();
+  for (const { joint, side, toSpareDeg } of setUp.joints) {
+    if (toSpareDeg === null) continue;
+    const key = `${joint} ${side ?? ''}`;
+    nearest.set(key, Math.min(nearest.get(key) ?? Infinity, toSpareDeg));
+  }
+  const spareOf = ({ measure, side }: MeasureUse): number => {
+    const joint = jointOf(measure);
+    const sides = joint === 'spine' ? ['left', 'right', ''] : [side ?? ''];
+    return Math.min(...sides.map((each) => nearest.get(`${joint} ${each}`) ?? Infinity));
+  };
+  return setUp.provenance.measures.filter((use) => {
+    if (use.error === 0) return false;
+    return !ranges.has(use) || spareOf(use) < OUT_OF_REACH_ERRORS * use.error;
+  });
+}
+
+function jointOf(measure: MeasureId): string {
+  if (measure.startsWith('trunk')) return 'spine';
+  if (measure.startsWith('ankle')) return 'ankle';
+  return measure.startsWith('knee') ? 'knee' : 'hip';
+}
+
+/**
+ * ± on every number, to first order: each measure is moved by its own standard error,
+ * the whole pose is solved again, and the moves add up as independent errors do.
+ *
+ * @returns null when nothing was solved
+ */
+export function calcErrorBars(plan: Plan): ErrorBars | null {
+  const base = solveWith(plan, plan.numbers.set);
+  if (base === null) return null;
+  const influences: Influence[] = [];
+  for (const use of findUncertain(plan)) {
+    const { measure, side, error, value } = use;
+    // A limit may cut in on one side only: the larger move of the two is the honest one.
+    const both = [value + error, value - error].map((moved) =>
+      solveWith(plan, replaceValue(plan.numbers.set, use, moved)),
+    );
+    const moves = new Map<SettingId | 'depth', number>();
+    for (const [id, at] of base.values) {
+      const up = (both[0]?.values.get(id) ?? at) - at;
+      const down = at - (both[1]?.values.get(id) ?? at);
+      moves.set(id, (up + down) / 2);
+    }
+    influences.push({ measure, side, error, moves });
+  }
+  return { plusMinus: addUp(plan, base, influences), influences };
+}
+
+function addUp(
+  { setUp }: Plan,
+  base: Outcome,
+  influences: readonly Influence[],
+): ErrorBars['plusMinus'] {
+  const units = new Map<string, 'cm' | 'deg'>(setUp.settings.map(({ id, unit }) => [id, unit]));
+  const bars = new Map<SettingId | 'depth', number>();
+  for (const id of base.values.keys()) {
+    const variance = influences.reduce((sum, { moves }) => sum + (moves.get(id) ?? 0) ** 2, 0);
+    const unit = id === 'depth' ? (setUp.depth?.unit ?? 'deg') : (units.get(id) ?? 'cm');
+    bars.set(id, Math.max(FLOOR[unit], Math.sqrt(variance)));
+  }
+  return bars;
+}
+
+/** What many made-up repeats of the same measuring would give. */
+export interface Band {
+  /** 5th, 50th and 95th of a hundred, and the standard deviation. */
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+  readonly sd: number;
+}
+
+export interface MonteCarlo {
+  readonly draws: number;
+  /** Draws in which the pose could be held. */
+  readonly held: number;
+  readonly bands: ReadonlyMap<SettingId | 'depth', Band>;
+  /** Share of the held draws in which the most frequent joint was the limiting one. */
+  readonly oneJointShare: number;
+}
+
+/**
+ * Draws every measure anew from its error and solves the pose for each draw. The same
+ * seed gives the same draws.
+ *
+ * @param random uniform in [0, 1)
+ */
+export function calcMonteCarlo(plan: Plan, draws: number, random: () => number): MonteCarlo {
+  const uncertain = findUncertain(plan);
+  const outcomes: Outcome[] = [];
+  for (let draw = 0; draw < draws; draw += 1) {
+    let { set } = plan.numbers;
+    for (const use of uncertain) {
+      set = replaceValue(set, use, use.value + use.error * drawNormal(random));
+    }
+    const outcome = solveWith(plan, set);
+    if (outcome !== null) outcomes.push(outcome);
+  }
+  const bands = new Map<SettingId | 'depth', Band>();
+  for (const id of outcomes[0]?.values.keys() ?? []) {
+    const sorted = outcomes.flatMap(({ values }) => values.get(id) ?? []).sort((a, b) => a - b);
+    bands.set(id, describeSorted(sorted));
+  }
+  const counts = new Map<string, number>();
+  for (const { limiting } of outcomes) counts.set(limiting, (counts.get(limiting) ?? 0) + 1);
+  const most = Math.max(0, ...counts.values());
+  return {
+    draws,
+    held: outcomes.length,
+    bands,
+    oneJointShare: outcomes.length === 0 ? 0 : most / outcomes.length,
+  };
+}
+
+/** Standard normal by Box and Muller. */
+function drawNormal(random: () => number): number {
+  const radius = Math.sqrt(-2 * Math.log(1 - random()));
+  return radius * Math.cos(2 * Math.PI * random());
+}
+
+function describeSorted(sorted: readonly number[]): Band {
+  const at = (share: number): number =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+  const mean = sorted.reduce((sum, each) => sum + each, 0) / sorted.length;
+  const variance = sorted.reduce((sum, each) => sum + (each - mean) ** 2, 0) / sorted.length;
+  return { low: at(0.05), middle: at(0.5), high: at(0.95), sd: Math.sqrt(variance) };
+}
+
+/** One reading that could be repeated, and what that would gain. */
+export interface RepeatGain {
+  readonly measure: MeasureId;
+  readonly side: Side | null;
+  readonly errorNow: number;
+  readonly errorThen: number;
+  /** How much further the depths come in all, degrees or cm, because less margin is taken. */
+  readonly depthGain: number;
+  /** How much the ± of the depths shrinks in all. */
+  readonly doubtGain: number;
+}
+
+/**
+ * Which reading to repeat next for a set of poses: each is given one reading more, the
+ * poses are solved again with the smaller error, and the gains are added up.
+ *
+ * @param plans of one person
+ * @param repeats how many readings there are of a measure and side now
+ */
+export function rankRepeats(
+  plans: readonly Plan[],
+  repeats: (measure: MeasureId, side: Side | null) => number,
+): RepeatGain[] {
+  const gains = new Map<string, RepeatGain>();
+  for (const plan of plans) {
+    const bars = calcErrorBars(plan);
+    const depth = plan.answer.found.kind === 'held' ? plan.answer.found.depth : null;
+    if (bars === null || depth === null) continue;
+    const doubt = Math.sqrt(
+      sumOfSquares(bars.influences.map((each) => each.moves.get('depth') ?? 0)),
+    );
+    for (const influence of bars.influences) {
+      const { measure, side, error, moves } = influence;
+      const use = plan.setUp.provenance.measures.find(
+        (each) => each.measure === measure && each.side === side,
+      );
+      if (use?.source !== 'measured') continue;
+      const kind = getProtocol(measure).errorKind;
+      const count = repeats(measure, side);
+      const share = calcStandardError(kind, count + 1) / calcStandardError(kind, count);
+      const errorThen = error * share;
+      const solved = solveWith(plan, replaceValue(plan.numbers.set, use, use.value, errorThen));
+      const others = doubt ** 2 - (moves.get('depth') ?? 0) ** 2;
+      const doubtThen = Math.sqrt(others + ((moves.get('depth') ?? 0) * share) ** 2);
+      const key = measureKey(measure, side);
+      const known = gains.get(key);
+      gains.set(key, {
+        measure,
+        side,
+        errorNow: error,
+        errorThen,
+        depthGain:
+          (known?.depthGain ?? 0) + Math.max(0, (solved?.values.get('depth') ?? depth) - depth),
+        doubtGain: (known?.doubtGain ?? 0) + (doubt - doubtThen),
+      });
+    }
+  }
+  const total = (gain: RepeatGain): number => gain.depthGain + gain.doubtGain;
+  return [...gains.values()].sort((a, b) => total(b) - total(a));
+}
+
+const sumOfSquares = (values: readonly number[]): number =>
+  values.reduce((sum, each) => sum + each * each, 0);
+
+/** How many readings a value rests on, for {@link rankRepeats}. */
+export function countReadings(plan: Plan): (measure: MeasureId, side: Side | null) => number {
+  const set = calcMeasureSet(plan.request.record.readings);
+  return (measure, side) => Math.max(1, set.get(measureKey(measure, side))?.readingIds.length ?? 1);
+}

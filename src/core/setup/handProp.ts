@@ -1,0 +1,74 @@
+import { PER_STATURE } from '../body/proportions.ts';
+import type { PropItem } from '../props/propList.ts';
+import { findNearestAbove, findStacks, FLOOR, type Stack } from '../props/stacks.ts';
+import type { SetUp } from './setUp.ts';
+
+/** What the hand rests on, and what that changes. */
+export interface HandProp {
+  readonly neededCm: number;
+  /** null = nothing in the cupboard is that high. */
+  readonly stack: Stack | null;
+  /** How far the stack stands above the hand's own height, cm. */
+  readonly aboveCm: number;
+  /** A stack that is a little high bends the elbow by this much, degrees. */
+  readonly elbowBendDeg: number;
+  /** A stack too high for that lifts the trunk instead, degrees. */
+  readonly trunkLiftDeg: number;
+  /** With nothing high enough: how far the highest stack stays below, cm. */
+  readonly shortCm: number;
+}
+
+/** An elbow takes up this much height; beyond it the trunk comes up. Our choice. */
+const MOST_FOR_ELBOW_CM = 8;
+const { upperArm, forearm, hand } = PER_STATURE;
+const UPPER_SHARE = upperArm / (upperArm + forearm + hand / 2);
+
+const distance = (a: readonly number[], b: readonly number[]): number =>
+  Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!, a[2]! - b[2]!);
+
+/** Bend of an elbow whose straight arm is shortened by this much. */
+function calcElbowBend(reach: number, shorter: number): number {
+  const [upper, lower] = [UPPER_SHARE * reach, (1 - UPPER_SHARE) * reach];
+  const span = reach - shorter;
+  const cosine = (upper ** 2 + lower ** 2 - span ** 2) / (2 * upper * lower);
+  return 180 - (Math.acos(Math.max(-1, Math.min(1, cosine))) * 180) / Math.PI;
+}
+
+/**
+ * The nearest safe stack at or above the hand of a set-up.
+ *
+ * @returns null when the pose has no hand on a prop or the floor
+ */
+export function findHandProp(setUp: SetUp, props: readonly PropItem[]): HandProp | null {
+  const neededCm = setUp.settings.find((each) => each.id === 'hand-height')?.value;
+  if (neededCm === undefined) return null;
+  const stacks = findStacks(props);
+  const highest = stacks.at(-1) ?? FLOOR;
+  const stack = findNearestAbove(stacks, neededCm);
+  const none = { aboveCm: 0, elbowBendDeg: 0, trunkLiftDeg: 0, shortCm: 0 };
+  if (stack === null) {
+    return { ...none, neededCm, stack, shortCm: round(neededCm - highest.heightCm) };
+  }
+  const { landmarks } = setUp;
+  const sides = ['Left', 'Right'] as const;
+  const side = sides.reduce((low, each) =>
+    landmarks[`hand${each}`]![2] < landmarks[`hand${low}`]![2] ? each : low,
+  );
+  const shoulder = landmarks[`shoulder${side}`]!;
+  const reach = distance(shoulder, landmarks[`hand${side}`]!);
+  const above = Math.max(0, stack.heightCm - neededCm);
+  const byElbow = Math.min(above, MOST_FOR_ELBOW_CM);
+  const left = above - byElbow;
+  const hips = landmarks.pelvisCentre!;
+  const arm = Math.max(1, Math.hypot(shoulder[0] - hips[0], shoulder[1] - hips[1]));
+  return {
+    neededCm,
+    stack,
+    aboveCm: round(above),
+    elbowBendDeg: round(calcElbowBend(reach, byElbow)),
+    trunkLiftDeg: round((Math.atan2(left, arm) * 180) / Math.PI),
+    shortCm: 0,
+  };
+}
+
+const round = (value: number): number => Math.round(value * 10) / 10 + 0;
