@@ -4,10 +4,10 @@ import { parseArgs } from 'node:util';
 import { readJson } from '../src/core/formats/personFile.ts';
 import { checkSetUpRequest } from '../src/core/formats/setUpRequest.ts';
 import type { Problem } from '../src/core/problems/problem.ts';
-import { planSetUp } from '../src/core/setup/planSetUp.ts';
+import { planInFull } from '../src/core/setup/planInFull.ts';
 
 const USAGE =
-  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--rules FILE.json]';
+  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID] [--rules FILE.json]';
 
 function stopWithUsage(reason: string): never {
   process.stderr.write(`${reason}\n${USAGE}\n`);
@@ -22,8 +22,9 @@ function stopWithProblems(problems: readonly Problem[]): never {
 function readArguments() {
   try {
     const option = { type: 'string' } as const;
-    return parseArgs({ options: { person: option, pose: option, side: option, rules: option } })
-      .values;
+    return parseArgs({
+      options: { person: option, pose: option, side: option, level: option, rules: option },
+    }).values;
   } catch (error) {
     return stopWithUsage(error instanceof Error ? error.message : String(error));
   }
@@ -40,17 +41,23 @@ function readFile(path: string): unknown {
   return json.ok ? json.value : stopWithProblems(json.problems);
 }
 
-const { person, pose, side, rules } = readArguments();
+const { person, pose, side, level, rules } = readArguments();
 if (person === undefined || pose === undefined || side === undefined) {
   stopWithUsage('--person, --pose and --side are needed.');
 }
 if (side !== 'left' && side !== 'right') stopWithUsage('--side is left or right.');
 const request = checkSetUpRequest(
-  { person: readFile(person), pose, side, rules: rules === undefined ? {} : readFile(rules) },
+  {
+    person: readFile(person),
+    pose,
+    side,
+    level: level ?? null,
+    rules: rules === undefined ? {} : readFile(rules),
+  },
   new Date().toISOString(),
 );
 if (!request.ok) stopWithProblems(request.problems);
 const { value } = request;
-const planned = planSetUp(value.person, value.pose, value.side, value.rules);
+const planned = planInFull(value.person, value.pose, value.side, value.rules, value.level);
 if (!planned.ok) stopWithProblems(planned.problems);
 process.stdout.write(`${JSON.stringify(planned.value, null, 2)}\n`);

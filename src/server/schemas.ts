@@ -1,9 +1,10 @@
 import person from '../../docs/formats/person.schema.json' with { type: 'json' };
+import props from '../../docs/formats/props.schema.json' with { type: 'json' };
 import rules from '../../docs/formats/rules.schema.json' with { type: 'json' };
 import setUp from '../../docs/formats/set-up.schema.json' with { type: 'json' };
 import { refuse } from './problemAnswer.ts';
 
-const SCHEMAS = new Map<string, unknown>(Object.entries({ person, 'set-up': setUp, rules }));
+const SCHEMAS = new Map<string, unknown>(Object.entries({ person, 'set-up': setUp, rules, props }));
 
 /** `GET /api/schemas/{name}`: the JSON Schema of a format. */
 export function answerSchema(name: string | undefined): Response {

@@ -1,28 +1,25 @@
-import { readJson } from '../core/formats/personFile.ts';
 import { checkSetUpRequest } from '../core/formats/setUpRequest.ts';
+import { planInFull } from '../core/setup/planInFull.ts';
 import { planSetUp } from '../core/setup/planSetUp.ts';
 import { answerJson, refuse } from './problemAnswer.ts';
-import { MOST_BYTES, readBody } from './readBody.ts';
+import { readJsonBody } from './readJsonBody.ts';
 
-/** `POST /api/set-up`: `{person, pose, side, rules?}` in, a set-up out. */
+/** `POST /api/set-up`: `{person, pose, side, rules?, level?, props?, detail?}` in, a set-up out. */
 export async function answerSetUp(request: Request): Promise<Response> {
-  const type = request.headers.get('content-type') ?? '';
-  if (!/^application\/json\s*(;|$)/i.test(type)) {
-    return refuse(415, 'Send the request as application/json.');
-  }
-  const text = await readBody(request);
-  if (text === null) {
-    return refuse(413, `A request may have at most ${String(MOST_BYTES)} bytes.`);
-  }
-  const json = readJson(text);
-  if (!json.ok) return refuse(400, 'The body is not JSON.', json.problems);
+  const json = await readJsonBody(request);
+  if (json instanceof Response) return json;
   const checked = checkSetUpRequest(json.value, new Date().toISOString());
   if (!checked.ok) return refuse(400, 'Some fields are wrong.', checked.problems);
-  const { person, pose, side, rules } = checked.value;
-  const planned = planSetUp(person, pose, side, rules);
+  const { person, pose, side, rules, level, props, detail } = checked.value;
+  const planned =
+    detail === 'quick'
+      ? planSetUp(person, pose, side, rules, level)
+      : planInFull(person, pose, side, rules, level, props);
   if (planned.ok) return answerJson(planned.value);
-  const unknownPose = planned.problems.some((each) => each.code === 'unknown-pose');
-  return unknownPose
+  const unknown = planned.problems.some(
+    ({ code }) => code === 'unknown-pose' || code === 'unknown-level',
+  );
+  return unknown
     ? refuse(400, 'Some fields are wrong.', planned.problems)
     : refuse(422, 'A measure is missing, or measures contradict each other.', planned.problems);
 }

@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { POSES } from '../../src/core/poses/catalogue/index.ts';
+import { answerClassProps } from '../../src/server/classPropsEndpoint.ts';
+import { answerPoses } from '../../src/server/posesEndpoint.ts';
 import { answerSchema } from '../../src/server/schemas.ts';
 import { answerSetUp } from '../../src/server/setUpEndpoint.ts';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
@@ -113,6 +116,7 @@ describe('POST /api/set-up', () => {
       pose: 'pyramid',
       side: 'right',
       rules: { stance: 'fixed' },
+      detail: 'quick',
     });
     const seen = new Map<number, number>();
     for (let i = 0; i < 600; i += 1) {
@@ -140,12 +144,65 @@ describe('POST /api/set-up', () => {
 
 describe('GET /api/schemas', () => {
   it('serves each schema and refuses other names', async () => {
-    for (const name of ['person', 'set-up', 'rules']) {
+    for (const name of ['person', 'set-up', 'rules', 'props']) {
       expect(await answerSchema(name).json()).toMatchObject({
         $schema: 'https://json-schema.org/draft/2020-12/schema',
       });
     }
     expect(answerSchema('nothing').status).toBe(404);
     expect(answerSchema('__proto__').status).toBe(404);
+  });
+});
+
+describe('POST /api/class-props', () => {
+  const ask = (body: unknown): Promise<Response> =>
+    answerClassProps(
+      new Request('http://localhost/api/class-props', {
+        method: 'POST',
+        body: JSON.stringify(body),
+        headers: { 'content-type': 'application/json' },
+      }),
+    );
+
+  it('gives the one tall block to whom it fits best', async () => {
+    const block = { id: 'block', kind: 'block', name: 'Block', heightsCm: [23, 7.5, 15] };
+    const response = await ask({
+      props: [{ ...block, lengthCm: null, count: 1 }],
+      needs: [
+        { person: 'Vesna', heightCm: 22, hands: 1 },
+        { person: 'Tove', heightCm: 3, hands: 1 },
+      ],
+    });
+    expect(response.status).toBe(200);
+    const { shares } = (await response.json()) as {
+      shares: { person: string; offCm: number; stack: { heightCm: number } }[];
+    };
+    expect(shares.map(({ person, stack, offCm }) => [person, stack.heightCm, offCm])).toEqual([
+      ['Vesna', 23, 1],
+      ['Tove', 0, -3],
+    ]);
+  });
+
+  it('names every wrong field', async () => {
+    const { problems, status } = await refused(
+      ask({ props: [], needs: [{ person: 'Vesna', heightCm: -4, hands: 3 }] }),
+    );
+    expect(status).toBe(400);
+    expect(problems.map((each) => each.path).sort()).toEqual([
+      'needs[0].hands',
+      'needs[0].heightCm',
+    ]);
+  });
+});
+
+describe('GET /api/poses', () => {
+  it('lists every pose with its levels and the measures it needs', async () => {
+    const { poses } = (await answerPoses().json()) as {
+      poses: { id: string; levels: { id: string }[]; needs: string[] }[];
+    };
+    expect(poses).toHaveLength(POSES.length);
+    const twist = poses.find((each) => each.id === 'revolved-side-angle');
+    expect(twist?.levels.map((each) => each.id)).toEqual(['heel-up', 'hook']);
+    expect(twist?.needs).toContain('trunk-rotation');
   });
 });

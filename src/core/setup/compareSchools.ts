@@ -5,7 +5,8 @@ import { withLevel } from '../poses/level.ts';
 import { findPose } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
 import { BOOK_STANCE_CM, type HouseRules, type RuleId } from '../rules/houseRules.ts';
-import { planInFull, planPose, planSetUp } from './planSetUp.ts';
+import { calcDetails } from './details.ts';
+import { planPose, planSetUp } from './planSetUp.ts';
 import type { PushedReport, SetUp } from './setUp.ts';
 import { cmFromMetres } from '../units/brands.ts';
 
@@ -96,8 +97,8 @@ function judge(
     depth: own.depth?.value ?? null,
     handCm: null,
   };
-  const judged = planInFull(record, own.pose, own.side, { ...rules, asFound }, own.level);
-  return judged.ok ? judged.value.asFound : null;
+  const judged = planPose(record, own.pose, own.side, { ...rules, asFound }, own.level);
+  return judged.kind === 'planned' ? calcDetails(judged).asFound : null;
 }
 
 /** The stance that a school sets by its rule, even where nobody could stand in it. */

@@ -43,6 +43,7 @@ const describeNoDepth = ({ quantity, textbook }: DepthDefinition): DepthReport =
   recommended: null,
   deepest: null,
   textbook,
+  plusMinus: null,
   working: [],
 });
 
@@ -84,6 +85,7 @@ export function describeUnsolved({
     bounds: null,
     ifPushed: null,
     asFound: null,
+    handProp: null,
     problems: [],
     provenance: {
       measures: [],

@@ -15,7 +15,6 @@ import {
   describeStopped,
   describeUnsolved,
 } from './describeSetUp.ts';
-import { calcDetails } from './details.ts';
 import { calcPlanningRanges, findMissingMeasures, type PlanningRanges } from './planningLimits.ts';
 import type { Request } from './request.ts';
 import { getReserve } from './reserve.ts';
@@ -154,21 +153,4 @@ export function planSetUp(
   return planned.kind === 'problems'
     ? { ok: false, problems: planned.problems }
     : { ok: true, value: planned.setUp };
-}
-
-/**
- * The same set-up with all that takes further solving: the bounds of its stance, what
- * gives if it is pushed, and what the student does now judged by the same numbers.
- */
-export function planInFull(
-  record: PersonRecord,
-  poseId: string,
-  side: Side,
-  rules: Partial<HouseRules> = {},
-  level: string | null = null,
-): Result<SetUp> {
-  const planned = planPose(record, poseId, side, rules, level);
-  if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
-  if (planned.kind === 'stopped') return { ok: true, value: planned.setUp };
-  return { ok: true, value: { ...planned.setUp, ...calcDetails(planned) } };
 }

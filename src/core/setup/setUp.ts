@@ -4,6 +4,7 @@ import type { Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Joint, Motion } from '../solver/limits.ts';
 import type { ToldAdaptation } from '../cautions/adapt.ts';
+import type { HandProp } from './handProp.ts';
 import type { Give } from './pushed.ts';
 import type { WorkingStep } from './working.ts';
 
@@ -46,8 +47,8 @@ export interface Setting {
   readonly unit: 'cm' | 'deg';
   readonly from: string;
   readonly to: string;
-  /** null until error bars are computed: never a placeholder. */
-  readonly plusMinus: null;
+  /** One standard error; null until error bars are computed: never a placeholder. */
+  readonly plusMinus: number | null;
   readonly working: readonly WorkingStep[];
 }
 
@@ -114,6 +115,8 @@ export interface DepthReport {
   readonly recommended: number | null;
   readonly deepest: number | null;
   readonly textbook: number;
+  /** One standard error; null until error bars are computed. */
+  readonly plusMinus: number | null;
   readonly working: readonly WorkingStep[];
 }
 
@@ -164,6 +167,8 @@ export interface SetUp {
     readonly name: string;
     readonly advice: string;
   }[];
+  /** What the hand rests on; null = no hand on anything, or not looked for. */
+  readonly handProp: HandProp | null;
   /** What a caution changed in this set-up, each with its reason. */
   readonly adaptations: readonly ToldAdaptation[];
   readonly problems: readonly Problem[];

@@ -246,7 +246,7 @@ function calcSlopesTimes(slopes: LinearModel, residuals: Residuals): Float64Arra
  * can only creep. Learnt from step to step by the secant update of Dennis, Gay and
  * Welsch (1981, "An adaptive nonlinear least-squares algorithm"; from memory).
  */
-class Bending {
+export class Bending {
   readonly matrix: Float64Array;
 
   constructor(private readonly n: number) {
@@ -294,12 +294,14 @@ class Bending {
  * one-sided. Deterministic. Meant for about a dozen unknowns.
  *
  * @param smallestGain stop when a step lowers the cost by less than this
+ * @param bending learnt from a like task before; it goes on learning
  * @returns the best state found
  */
 export function minimise<State>(
   task: LeastSquaresTask<State>,
   start: State,
   smallestGain: number,
+  bending = new Bending(task.unknowns),
 ): State {
   let state = start;
   let residuals = task.residuals(state);
@@ -308,7 +310,6 @@ export function minimise<State>(
   let model = new LinearModel(task.unknowns, residuals);
   let nextModel = new LinearModel(task.unknowns, residuals);
   linearise(task, state, residuals, model);
-  const bending = new Bending(task.unknowns);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
     addBending(model, bending);
     let step: Float64Array | null = null;

@@ -1,5 +1,5 @@
 import type { QuantityId } from '../poses/quantityId.ts';
-import { minimise, type Residuals } from './leastSquares.ts';
+import { Bending, minimise, type Residuals } from './leastSquares.ts';
 import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
 import { countUnknowns, stepPosture, type Posture } from './posture.ts';
@@ -25,7 +25,7 @@ const HEAVIEST = 100;
 /** A must broken by one degree or centimetre costs this many tolerances of a wish, at first. */
 const MUST_WEIGHT = 3;
 /** A run stops when a step lowers the cost by less than this, in squared tolerances. */
-const SMALLEST_GAIN = { first: 1e-2, corrected: 1e-7 } as const;
+const SMALLEST_GAIN = { first: 1e-2, corrected: 1e-6 } as const;
 
 export interface Answer {
   readonly skeleton: Skeleton;
@@ -82,8 +82,10 @@ class Run {
     let musts = this.calcMusts(posture);
     let shift = addBreach(NO_SHIFT, musts);
     let excess = findLargestExcess(musts);
+    // One correction's curvature is nearly the next one's.
+    const bending = new Bending(countUnknowns(this.task.free));
     for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
-      posture = this.minimise(posture, { shift, weight }, SMALLEST_GAIN.corrected);
+      posture = this.minimise(posture, { shift, weight }, SMALLEST_GAIN.corrected, bending);
       musts = this.calcMusts(posture);
       const left = findLargestExcess(musts);
       if (left <= CORRECTED_WITHIN) break;
@@ -134,7 +136,12 @@ class Run {
     };
   }
 
-  private minimise(start: Posture, pressure: Pressure, smallestGain: number): Posture {
+  private minimise(
+    start: Posture,
+    pressure: Pressure,
+    smallestGain: number,
+    bending?: Bending,
+  ): Posture {
     const { free } = this.task;
     return minimise<Posture>(
       {
@@ -144,6 +151,7 @@ class Run {
       },
       start,
       smallestGain,
+      bending,
     );
   }
 }

@@ -1,0 +1,50 @@
+import type { Side } from '../measures/protocol.ts';
+import type { PersonRecord } from '../person/person.ts';
+import type { Result } from '../problems/problem.ts';
+import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import { calcDetails } from './details.ts';
+import { calcErrorBars, type ErrorBars } from './errorBars.ts';
+import { findHandProp } from './handProp.ts';
+import { planPose } from './planSetUp.ts';
+import type { DepthReport, SetUp } from './setUp.ts';
+
+const toHundredths = (value: number | undefined): number | null =>
+  value === undefined ? null : Math.round(value * 100) / 100;
+
+function withErrorBars(setUp: SetUp, bars: ErrorBars | null): SetUp {
+  if (bars === null) return setUp;
+  const depth: DepthReport | null =
+    setUp.depth === null
+      ? null
+      : { ...setUp.depth, plusMinus: toHundredths(bars.plusMinus.get('depth')) };
+  const settings = setUp.settings.map((setting) => ({
+    ...setting,
+    plusMinus: toHundredths(bars.plusMinus.get(setting.id)),
+  }));
+  return { ...setUp, depth, settings };
+}
+
+/**
+ * A set-up with all that takes further solving: ± on every number, the bounds of its
+ * stance, what gives if it is pushed, what the student does now judged by the same
+ * numbers, and the prop under the hand. Arguments and answers as planSetUp.ts.
+ *
+ * @param props what the studio has
+ */
+export function planInFull(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules> = {},
+  level: string | null = null,
+  props: readonly PropItem[] = USUAL_PROPS,
+): Result<SetUp> {
+  const planned = planPose(record, poseId, side, rules, level);
+  if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
+  const { setUp } = planned;
+  if (planned.kind === 'stopped' || setUp.status === 'failed') return { ok: true, value: setUp };
+  const barred = withErrorBars(setUp, calcErrorBars(planned));
+  const handProp = findHandProp(setUp, props);
+  return { ok: true, value: { ...barred, ...calcDetails(planned), handProp } };
+}
