@@ -1,3 +1,4 @@
+import { withLevel } from '../poses/level.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { LandmarkCm, SetUp, SettingId } from '../setup/setUp.ts';
 import { METRES_PER_INCH } from '../units/brands.ts';
@@ -6,7 +7,7 @@ import { drawFigure } from './figure.ts';
 import { boxOfPoints, boxOfText, choosePlace, type Box } from './placement.ts';
 import type { Drawing, Point, Shape } from './shapes.ts';
 import { writeDegrees, writeSettable } from './units.ts';
-import { findView, toElevation, toPlan, type View } from './view.ts';
+import { facesLongEdge, findView, FRONT_VIEW, toElevation, toPlan, type View } from './view.ts';
 
 /** How a set-up is to be drawn. */
 export interface SheetOptions {
@@ -139,7 +140,8 @@ function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const backEdge = toElevation(view, [heelMark - mat.lengthCm, 0, 0])[0];
   const shapes: Shape[] = [line('floor', [frontEdge, 0], [backEdge, 0])];
   shapes.push(...drawProp(sheet));
-  shapes.push(...drawFigure(view, setUp, pose.family === 'open'));
+  shapes.push(...drawWall(sheet, pose), ...drawPad(sheet, pose));
+  shapes.push(...drawFigure(view, setUp, facesLongEdge(pose)));
   for (const name of ['hip', 'knee', 'ankle']) {
     for (const side of ['Left', 'Right']) {
       const centre = toElevation(view, mark(setUp, `${name}${side}`));
@@ -150,13 +152,55 @@ function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
   return shapes;
 }
 
+/** The hand that rests on something: the lower of the two. */
+const lowerHand = (setUp: SetUp): 'handLeft' | 'handRight' =>
+  mark(setUp, 'handLeft')[2] < mark(setUp, 'handRight')[2] ? 'handLeft' : 'handRight';
+
+const PAD_CM = { half: 9, height: 2.5 } as const;
+const HALF_CALF_CM = 6;
+
+const isKneeling = ({ backContact }: PoseDefinition): boolean =>
+  backContact !== 'flat' &&
+  backContact !== 'ball' &&
+  backContact !== 'lifted' &&
+  backContact !== 'on-front-leg';
+
+/** The pad under a knee that is down. */
+function drawPad({ setUp, view }: Sheet, pose: PoseDefinition): Shape[] {
+  if (!isKneeling(pose)) return [];
+  const [x] = toElevation(view, mark(setUp, `knee${sideName(setUp, 'back')}`));
+  const { half, height } = PAD_CM;
+  return [
+    {
+      kind: 'polygon',
+      role: 'prop',
+      points: [
+        [x - half, 0],
+        [x - half, -height],
+        [x + half, -height],
+        [x + half, 0],
+      ],
+    },
+  ];
+}
+
+/** The wall behind a shin that stands up it. */
+function drawWall({ setUp, view }: Sheet, pose: PoseDefinition): Shape[] {
+  if (pose.backContact !== 'shin-on-wall') return [];
+  const [knee, ankle] = ['knee', 'ankle'].map((name) =>
+    mark(setUp, `${name}${sideName(setUp, 'back')}`),
+  ) as [LandmarkCm, LandmarkCm];
+  const x = toElevation(view, [knee[0] - HALF_CALF_CM, 0, 0])[0];
+  return [line('floor', [x, 0], [x, -ankle[2] - 20])];
+}
+
 /** The prop under the hand, as tall as it has to be; its width is a block's. */
 function drawProp(sheet: Sheet): Shape[] {
   const { setUp, view, options } = sheet;
   const height = getValue(setUp, 'hand-height');
   if (height === null) return [];
   const label = options.labelMm;
-  const [x] = toElevation(view, mark(setUp, `hand${sideName(setUp, 'front')}`));
+  const [x] = toElevation(view, mark(setUp, lowerHand(setUp)));
   const away = toElevation(view, [1, 0, 0])[0];
   const lineX = x + away * 13;
   const shapes: Shape[] = [];
@@ -227,11 +271,12 @@ function drawHeelLift(sheet: Sheet): Shape[] {
 /** Stance length between the elevation and the mat, from heel to heel. */
 function drawStance(sheet: Sheet, y: number): Shape[] {
   const { setUp, view, options } = sheet;
-  const stance = getValue(setUp, 'stance-length') ?? 0;
+  const stance = getValue(setUp, 'stance-length');
+  if (stance === null) return [];
   const label = options.labelMm;
   const [front] = toElevation(view, mark(setUp, `heel${sideName(setUp, 'front')}`));
-  const isUp = getValue(setUp, 'back-heel-lift') !== null;
-  const backPoint = `${isUp ? 'ball' : 'heel'}${sideName(setUp, 'back')}`;
+  const backPart = BACK_PARTS[findBackMark(setUp) ?? 'back-heel-from-mat-edge'];
+  const backPoint = `${backPart}${sideName(setUp, 'back')}`;
   const [back] = toElevation(view, mark(setUp, backPoint));
   const middle = (front + back) / 2;
   const gap = label * STANCE_SIZE * 1.45;
@@ -253,21 +298,21 @@ function drawStance(sheet: Sheet, y: number): Shape[] {
       'middle',
       'stance-length',
     ),
-    text(
-      sheet,
-      'label',
-      [middle, y + label * 2.45],
-      `${options.unit}, heel to ${isUp ? 'ball' : 'heel'}`,
-      1,
-    ),
+    text(sheet, 'label', [middle, y + label * 2.45], `${options.unit}, heel to ${backPart}`, 1),
   ];
 }
 
-/** The back foot is marked at its heel, or at its ball when the heel is up. */
-const findBackMark = (setUp: SetUp): SettingId =>
-  getValue(setUp, 'back-heel-lift') === null
-    ? 'back-heel-from-mat-edge'
-    : 'back-ball-from-mat-edge';
+const BACK_PARTS = {
+  'back-heel-from-mat-edge': 'heel',
+  'back-ball-from-mat-edge': 'ball',
+  'back-knee-from-mat-edge': 'knee',
+} as const;
+type BackMark = keyof typeof BACK_PARTS;
+const BACK_MARKS = Object.keys(BACK_PARTS) as BackMark[];
+
+/** What the back end is marked at: heel, ball or knee; null when only one foot stands. */
+const findBackMark = (setUp: SetUp): BackMark | null =>
+  BACK_MARKS.find((id) => getValue(setUp, id) !== null) ?? null;
 
 const toCmStep = (unit: LengthUnit, ticks: number): number =>
   unit === 'cm' ? ticks * 10 : ticks * 6 * CM_PER_INCH;
@@ -280,19 +325,22 @@ function drawRuler(sheet: Sheet): Shape[] {
   const shapes: Shape[] = [];
   const at = (fromEdge: number): number => onPlan(sheet, heelMark - fromEdge, 0)[0];
   const backMark = findBackMark(sheet.setUp);
-  const marks = [heelMark, getValue(sheet.setUp, backMark) ?? 0];
+  const marks = [heelMark, ...(backMark === null ? [] : [getValue(sheet.setUp, backMark) ?? 0])];
   for (let tick = 0; toCmStep(options.unit, tick) <= mat.lengthCm + 0.1; tick += 1) {
     const cm = toCmStep(options.unit, tick);
     const x = at(cm);
     const named = tick % 2 === 0;
     shapes.push(line('tick', [x, edgeY], [x, edgeY - (named ? 3.2 : 1.8)]));
-    const nearMark = marks.some((each) => Math.abs(each - cm) < label * 2.6);
+    const nearMark = marks.some((each) => Math.abs(each - cm) < label * 3.4);
     if (named && !nearMark) {
       const number = writeSettable(cm, options.unit);
       shapes.push(text(sheet, 'ruler', [x, edgeY + label * 1.1], number, 0.9));
     }
   }
-  const heelMarks: readonly SettingId[] = ['front-heel-from-mat-edge', backMark];
+  const heelMarks: readonly SettingId[] = [
+    'front-heel-from-mat-edge',
+    ...(backMark === null ? [] : [backMark]),
+  ];
   for (const setting of heelMarks) {
     const cm = getValue(sheet.setUp, setting) ?? 0;
     const x = at(cm);
@@ -368,17 +416,19 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): 
     centre[0] + (facing[0] / size) * reach,
     centre[1] + (facing[1] / size) * reach,
   ];
-  const square =
-    pose.family === 'open' ? toPlan(view, 0, setUp.side === 'right' ? 1 : -1) : toPlan(view, 1, 0);
+  const square = facesLongEdge(pose)
+    ? toPlan(view, 0, setUp.side === 'right' ? 1 : -1)
+    : toPlan(view, 1, 0);
   const squareTip: Point = [centre[0] + square[0] * reach, centre[1] + square[1] * reach];
-  const short = getValue(setUp, 'pelvis-short-of-square') ?? 0;
+  const stacked = getValue(setUp, 'pelvis-short-of-stacked');
+  const short = stacked ?? getValue(setUp, 'pelvis-short-of-square') ?? 0;
   const shapes: Shape[] = [
     line('pelvis-bar', left, right),
     line('pelvis-bar inner', left, right),
     line('pelvis-pointer', centre, tip),
     { kind: 'circle', role: 'pelvis-tip', centre: tip, radius: 1.3 },
   ];
-  if (Math.abs(short) >= 1) {
+  if (stacked === null && Math.abs(short) >= 1) {
     shapes.push(line('square', centre, squareTip), {
       kind: 'arc',
       role: 'dimension',
@@ -389,7 +439,7 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): 
     });
   }
   const number = writeDegrees(Math.abs(short));
-  const words = 'short of square';
+  const words = stacked === null ? 'short of square' : 'short of stacked';
   const obstacles: Box[] = [
     ...taken,
     boxOfPoints([left, right]),
@@ -399,14 +449,25 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): 
   const [first, ...others] = ringOfPlaces(sheet, tip, degreesBetween(centre, tip), number, words);
   if (first === undefined) return shapes;
   const place = choosePlace([first, ...others], obstacles);
-  shapes.push(...labelled(sheet, place.at, number, words, place.anchor, 'pelvis-short-of-square'));
+  shapes.push(
+    ...labelled(
+      sheet,
+      place.at,
+      number,
+      words,
+      place.anchor,
+      stacked === null ? 'pelvis-short-of-square' : 'pelvis-short-of-stacked',
+    ),
+  );
   return shapes;
 }
 
 /** The back foot's turn against the mat's line, told beside it. */
 function drawBackFoot(sheet: Sheet, taken: readonly Box[]): Shape[] {
   const { setUp } = sheet;
-  const angle = getValue(setUp, 'back-foot-angle') ?? 0;
+  const angle = getValue(setUp, 'back-foot-angle');
+  // Feet side by side point where the mat does: nothing to tell.
+  if (angle === null || getValue(setUp, 'stance-length') === null) return [];
   const side = sideName(setUp, 'back');
   const [hx, hy] = mark(setUp, `heel${side}`);
   const heel = onPlan(sheet, hx, hy);
@@ -472,15 +533,21 @@ function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   }
   const line0 = onPlan(sheet, heelMark, 0);
   shapes.push(line('heel-line', line0, onPlan(sheet, heelMark - mat.lengthCm, 0)));
-  for (const place of ['front', 'back'] as const) {
+  const standing = (['front', 'back'] as const).filter(
+    (place) => (setUp.footprints?.[place] ?? []).length > 0,
+  );
+  for (const place of standing) {
     shapes.push({ kind: 'polygon', role: `footprint ${place}`, points: footprint(sheet, place) });
+  }
+  if (isKneeling(pose)) {
+    const knee = onPlan(sheet, ...planPoint(setUp, `knee${sideName(setUp, 'back')}`));
+    shapes.push({ kind: 'circle', role: 'footprint back', centre: knee, radius: 5 });
   }
   const hands = findHandPlaces(sheet, pose);
   for (const points of hands) shapes.push({ kind: 'polygon', role: 'prop', points });
   const weight = onPlan(sheet, ...planPoint(setUp, 'centreOfMass'));
   const prints = [
-    boxOfPoints(footprint(sheet, 'front')),
-    boxOfPoints(footprint(sheet, 'back')),
+    ...standing.map((place) => boxOfPoints(footprint(sheet, place))),
     ...hands.map(boxOfPoints),
     boxOfPoints([
       [weight[0] - 4, weight[1] - 4],
@@ -599,23 +666,15 @@ const cross = ([x, y]: Point): Shape[] => [
  * @returns null when there is no posture to draw (a failed set-up)
  */
 export function drawSheet(
-  pose: PoseDefinition,
+  usual: PoseDefinition,
   setUp: SetUp,
   options: SheetOptions,
 ): Drawing | null {
-  if (setUp.mat === null || setUp.footprints === null) return null;
-  const view = findView(pose, setUp);
-  const label = options.labelMm;
-  const stanceY = label * 2.6;
-  const planTop = stanceY + label * 3.3;
-  const sheet: Sheet = {
-    setUp,
-    view,
-    options,
-    mat: setUp.mat,
-    planY: planTop + setUp.mat.widthCm / 2,
-    heelMark: getValue(setUp, 'front-heel-from-mat-edge') ?? 0,
-  };
+  const stanceY = options.labelMm * 2.6;
+  const pose = withLevel(usual, setUp.level);
+  const sheet = laySheet(pose, setUp, options, stanceY + options.labelMm * 3.3);
+  if (sheet === null) return null;
+  const { view } = sheet;
   const [cx, , cz] = mark(setUp, 'centreOfMass');
   const weight = toElevation(view, [cx, 0, cz]);
   const shapes = [
@@ -625,35 +684,178 @@ export function drawSheet(
     ...cross(weight),
     ...drawStance(sheet, stanceY),
   ];
-  const [front, rear] = [sheet.heelMark, sheet.heelMark - sheet.mat.lengthCm].map(
-    (x) => toElevation(view, [x, 0, 0])[0],
-  ) as [number, number];
-  const bodyXs = Object.values(setUp.landmarks).map((point) => toElevation(view, point)[0]);
-  const highest = Math.max(...Object.values(setUp.landmarks).map(([, , z]) => z)) + HEADROOM;
-  const leftEdge = Math.min(
-    front - MAT_MARGIN,
-    rear - MAT_MARGIN,
-    ...bodyXs.map((x) => x - FINGERS),
-  );
-  const rightEdge = Math.max(
-    front + MAT_MARGIN,
-    rear + MAT_MARGIN,
-    ...bodyXs.map((x) => x + FINGERS),
-  );
-  const width = rightEdge - leftEdge;
-  const height = highest + sheet.planY + sheet.mat.widthCm / 2 + label * 3;
+  const [left, top, width] = boxOfElevation(sheet);
+  const height = -top + sheet.planY + sheet.mat.widthCm / 2 + options.labelMm * 3;
+  return { box: [left, top, width, height], shapes, caption: describe(pose, setUp, view, options) };
+}
+
+/** The mat from above, alone. */
+export function drawFromAbove(
+  usual: PoseDefinition,
+  setUp: SetUp,
+  options: SheetOptions,
+): Drawing | null {
+  const pose = withLevel(usual, setUp.level);
+  const stanceY = options.labelMm * 2.6;
+  const sheet = laySheet(pose, setUp, options, stanceY + options.labelMm * 3.3);
+  if (sheet === null) return null;
+  const [left, , width] = boxOfElevation(sheet);
+  const bottom = sheet.planY + sheet.mat.widthCm / 2 + options.labelMm * 3;
   return {
-    box: [leftEdge, -highest, width, height],
-    shapes,
-    caption: describe(pose, setUp, view, options),
+    box: [left, 0, width, bottom],
+    shapes: [...drawPlan(sheet, pose), ...drawStance(sheet, stanceY)],
+    caption: describe(pose, setUp, sheet.view, options),
   };
 }
 
+/** The body from the side, alone. */
+export function drawFromSide(
+  usual: PoseDefinition,
+  setUp: SetUp,
+  options: SheetOptions,
+): Drawing | null {
+  const pose = withLevel(usual, setUp.level);
+  const sheet = laySheet(pose, setUp, options, 0);
+  if (sheet === null) return null;
+  const [cx, , cz] = mark(setUp, 'centreOfMass');
+  const weight = toElevation(sheet.view, [cx, 0, cz]);
+  const stanceY = options.labelMm * 2.6;
+  return {
+    box: extendBelow(boxOfElevation(sheet), options.labelMm * 6),
+    shapes: [
+      ...drawElevation(sheet, pose),
+      line('weight-line', weight, [weight[0], 0]),
+      ...cross(weight),
+      ...drawStance({ ...sheet, planY: stanceY + sheet.mat.widthCm / 2 }, stanceY),
+    ],
+    caption: describe(pose, setUp, sheet.view, options),
+  };
+}
+
+/** The body from the front edge of the mat: the pelvis's level, the front knee over its foot. */
+export function drawFromFront(
+  usual: PoseDefinition,
+  setUp: SetUp,
+  options: SheetOptions,
+): Drawing | null {
+  const pose = withLevel(usual, setUp.level);
+  const sheet = laySheet(pose, setUp, options, 0);
+  if (sheet === null) return null;
+  const front: Sheet = { ...sheet, view: FRONT_VIEW };
+  const at = (name: string): Point => toElevation(FRONT_VIEW, mark(setUp, name));
+  const side = sideName(setUp, 'front');
+  const half = sheet.mat.widthCm / 2;
+  const middle = matMiddle(setUp);
+  const [weight, hipLeft, hipRight] = [at('centreOfMass'), at('hipLeft'), at('hipRight')];
+  const hipsMiddle: Point = [(hipLeft[0] + hipRight[0]) / 2, (hipLeft[1] + hipRight[1]) / 2];
+  const label = options.labelMm;
+  const level = getValue(setUp, 'pelvis-level') ?? 0;
+  const box = boxOfElevation(front);
+  const labelAt: Point = [box[0] + box[2] - label, hipsMiddle[1] - label * 3];
+  return {
+    box: extendBelow(box, label * 2.5),
+    shapes: [
+      line('floor', [middle - half, 0], [middle + half, 0]),
+      ...tickWidths(front, middle, half),
+      ...drawFigure(FRONT_VIEW, setUp, true),
+      ...['hip', 'knee', 'ankle'].flatMap((name) =>
+        ['Left', 'Right'].map((each): Shape => ({
+          kind: 'circle',
+          role: 'joint',
+          centre: at(`${name}${each}`),
+          radius: 1.1,
+        })),
+      ),
+      line('pelvis-bar', hipLeft, hipRight),
+      line('pelvis-bar inner', hipLeft, hipRight),
+      line('plumb', at(`knee${side}`), [at(`knee${side}`)[0], 0]),
+      line('weight-line', weight, [weight[0], 0]),
+      ...cross(weight),
+      ...labelled(
+        front,
+        labelAt,
+        writeDegrees(Math.abs(level)),
+        'off level',
+        'end',
+        'pelvis-level',
+      ),
+    ],
+    caption: `${pose.name}, ${setUp.side} foot in front, ${FRONT_VIEW.words}. Pelvis ${writeDegrees(Math.abs(level))} off level.`,
+  };
+}
+
+/** A tick every ten centimetres across the mat. */
+function tickWidths(sheet: Sheet, middle: number, half: number): Shape[] {
+  const { options } = sheet;
+  const ticks: Shape[] = [];
+  for (let across = 0; across <= 2 * half; across += 10) {
+    const x = middle - half + across;
+    ticks.push(line('tick', [x, 0], [x, 2]));
+    if (across % 20 === 0) {
+      const number = writeSettable(across, options.unit);
+      ticks.push(text(sheet, 'ruler', [x, options.labelMm * 1.7], number, 0.9));
+    }
+  }
+  return ticks;
+}
+
+/** Everything that shapes are drawn from; null when there is no posture. */
+function laySheet(
+  pose: PoseDefinition,
+  setUp: SetUp,
+  options: SheetOptions,
+  planTop: number,
+): Sheet | null {
+  if (setUp.mat === null || setUp.footprints === null) return null;
+  return {
+    setUp,
+    view: findView(pose, setUp),
+    options,
+    mat: setUp.mat,
+    planY: planTop + setUp.mat.widthCm / 2,
+    heelMark: getValue(setUp, 'front-heel-from-mat-edge') ?? 0,
+  };
+}
+
+/** Room for the whole body and the whole mat, as seen; ends at the floor. */
+function boxOfElevation({ view, setUp, mat, heelMark }: Sheet): Drawing['box'] {
+  const points = Object.values(setUp.landmarks);
+  const bodyXs = points.map((point) => toElevation(view, point)[0]);
+  const middle = matMiddle(setUp);
+  const edges =
+    view.axis === 'front'
+      ? [middle - mat.widthCm / 2, middle + mat.widthCm / 2]
+      : [heelMark, heelMark - mat.lengthCm].map((x) => toElevation(view, [x, 0, 0])[0]);
+  const highest = Math.max(...points.map(([, , z]) => z)) + HEADROOM;
+  const left = Math.min(...edges.map((x) => x - MAT_MARGIN), ...bodyXs.map((x) => x - FINGERS));
+  const right = Math.max(...edges.map((x) => x + MAT_MARGIN), ...bodyXs.map((x) => x + FINGERS));
+  return [left, -highest, right - left, highest];
+}
+
+const extendBelow = ([left, top, width, height]: Drawing['box'], by: number): Drawing['box'] => [
+  left,
+  top,
+  width,
+  height + by,
+];
+
 function describe(pose: PoseDefinition, setUp: SetUp, view: View, options: SheetOptions): string {
-  const cm = (id: SettingId): string =>
-    `${writeSettable(getValue(setUp, id) ?? 0, options.unit)} ${options.unit}`;
-  const degrees = (id: SettingId): string => writeDegrees(getValue(setUp, id) ?? 0);
-  const hand =
-    getValue(setUp, 'hand-height') === null ? '' : ` Hand ${cm('hand-height')} above the mat.`;
-  return `${pose.name}, ${setUp.side} foot in front, ${view.words}, above the mat from above. Stance ${cm('stance-length')}, back foot ${degrees('back-foot-angle')}, front knee ${degrees('front-knee-bend')}, pelvis ${degrees('pelvis-short-of-square')} short of square.${hand}`;
+  const told: string[] = [
+    `${pose.name}, ${setUp.side} foot in front, ${view.words}, above the mat from above.`,
+  ];
+  const tell = (id: SettingId, words: (value: string) => string): void => {
+    const setting = setUp.settings.find((each) => each.id === id);
+    if (setting === undefined) return;
+    const { value, unit } = setting;
+    const cm = `${writeSettable(value, options.unit)} ${options.unit}`;
+    told.push(words(unit === 'deg' ? writeDegrees(value) : cm));
+  };
+  tell('stance-length', (value) => `Stance ${value}.`);
+  tell('back-foot-angle', (value) => `Back foot ${value}.`);
+  tell('front-knee-bend', (value) => `Front knee ${value}.`);
+  tell('pelvis-short-of-square', (value) => `Pelvis ${value} short of square.`);
+  tell('pelvis-short-of-stacked', (value) => `Pelvis ${value} short of stacked.`);
+  tell('lifted-leg', (value) => `Back leg lifted ${value}.`);
+  tell('hand-height', (value) => `Hand ${value} above the mat.`);
+  return told.join(' ');
 }

@@ -8,16 +8,18 @@ import type { Point } from './shapes.ts';
  * that the chest faces, closed ones from the front leg's side.
  */
 export interface View {
+  readonly axis: 'side' | 'front';
   /** +1 = from the mat's left edge, −1 = from its right edge. */
   readonly from: 1 | -1;
   readonly words: string;
 }
 
 export function findView(pose: PoseDefinition, setUp: SetUp): View {
-  const open = pose.family === 'open';
+  const open = facesLongEdge(pose);
   const fromLeft = open === (setUp.side === 'right');
   const edge = fromLeft ? 'left' : 'right';
   return {
+    axis: 'side',
     from: fromLeft ? 1 : -1,
     words: open
       ? `seen from the ${edge} edge of the mat, which the chest faces`
@@ -25,11 +27,24 @@ export function findView(pose: PoseDefinition, setUp: SetUp): View {
   };
 }
 
-/** A point of the body as seen from the side; the floor is y = 0. */
-export const toElevation = ({ from }: View, [x, , z]: LandmarkCm): Point => [-x * from, -z];
+/** Whether the chest looks at a long edge of the mat, so that the pose is seen best from there. */
+export const facesLongEdge = (pose: PoseDefinition): boolean =>
+  pose.pelvisFaces === 'long-edge' || pose.pelvisFaces === 'stacked';
+
+/** From the mat's front edge, looking back along it. */
+export const FRONT_VIEW: View = {
+  axis: 'front',
+  from: 1,
+  words: 'seen from the front edge of the mat',
+};
+
+/** A point of the body as seen from the side or the front; the floor is y = 0. */
+export const toElevation = ({ axis, from }: View, [x, y, z]: LandmarkCm): Point =>
+  axis === 'front' ? [y, -z] : [-x * from, -z];
 
 /** Distance toward the viewer, for what covers what. */
-export const depthOf = ({ from }: View, [, y]: LandmarkCm): number => y * from;
+export const depthOf = ({ axis, from }: View, [x, y]: LandmarkCm): number =>
+  axis === 'front' ? x : y * from;
 
 /** A point of the mat as seen from above, the viewer's edge at the bottom. */
 export const toPlan = ({ from }: View, x: number, y: number): Point => [-x * from, y * from];

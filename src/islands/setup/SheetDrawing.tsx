@@ -1,19 +1,8 @@
 import type { Drawing, Shape } from '../../core/drawing/shapes.ts';
+import { arcPath } from '../../core/drawing/svg.ts';
 
 const pointList = (points: readonly (readonly [number, number])[]): string =>
   points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
-
-/** The shorter way round from one direction to another, as an SVG path. */
-function arcPath({ centre, radius, fromDeg, toDeg }: Extract<Shape, { kind: 'arc' }>): string {
-  const turn = ((((toDeg - fromDeg) % 360) + 540) % 360) - 180;
-  const at = (deg: number): string => {
-    const angle = (deg * Math.PI) / 180;
-    const x = centre[0] + radius * Math.cos(angle);
-    const y = centre[1] + radius * Math.sin(angle);
-    return `${x.toFixed(2)} ${y.toFixed(2)}`;
-  };
-  return `M ${at(fromDeg)} A ${String(radius)} ${String(radius)} 0 0 ${turn > 0 ? '1' : '0'} ${at(fromDeg + turn)}`;
-}
 
 function ShapeElement({ shape }: { shape: Shape }) {
   const className = shape.role;
