@@ -1,4 +1,5 @@
 import { POSES } from '../core/poses/catalogue/index.ts';
+import { LYING_POSES } from '../core/poses/lyingCatalogue.ts';
 import { answerJson } from './problemAnswer.ts';
 
 /** `GET /api/poses`: every pose with its levels, depth and the measures it needs. */
@@ -17,4 +18,5 @@ export const answerPoses = (): Response =>
         easier,
       }),
     ),
+    lying: LYING_POSES,
   });

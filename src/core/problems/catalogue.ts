@@ -157,6 +157,11 @@ const entries = {
     message: 'The back ankle is asked about {asked}° of inversion.',
     hint: 'The outer edge may lift and the arch fall: press the outer edge of the back foot.',
   },
+  'not-lying-flat': {
+    severity: 'warning',
+    message: '{caution}: no long lying flat on the back late in it.',
+    hint: 'Raise head and chest on a bolster, or turn to the left side.',
+  },
   'small-margin': {
     severity: 'note',
     message: 'The weight point lies only {inside} cm inside the base.',

@@ -1,11 +1,13 @@
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import type { Result } from '../problems/problem.ts';
+import { findLyingPose } from '../poses/lyingCatalogue.ts';
 import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';
 import { calcErrorBars, type ErrorBars } from './errorBars.ts';
 import { findHandProp } from './handProp.ts';
+import { planLying } from './planLying.ts';
 import { planPose } from './planSetUp.ts';
 import type { DepthReport, SetUp } from './setUp.ts';
 
@@ -40,6 +42,8 @@ export function planInFull(
   level: string | null = null,
   props: readonly PropItem[] = USUAL_PROPS,
 ): Result<SetUp> {
+  const lying = findLyingPose(poseId);
+  if (lying !== null) return planLying(record, lying, side, rules);
   const planned = planPose(record, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
   const { setUp } = planned;

@@ -5,6 +5,7 @@ import { calcMeasureSet, type MeasureSet } from '../measures/measureSet.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose, POSES } from '../poses/catalogue/index.ts';
+import { findLyingPose, LYING_POSES } from '../poses/lyingCatalogue.ts';
 import { withLevel } from '../poses/level.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { DEFAULT_RULES, type HouseRules } from '../rules/houseRules.ts';
@@ -16,6 +17,7 @@ import {
   describeUnsolved,
 } from './describeSetUp.ts';
 import { calcPlanningRanges, findMissingMeasures, type PlanningRanges } from './planningLimits.ts';
+import { planLying } from './planLying.ts';
 import type { Request } from './request.ts';
 import { getReserve } from './reserve.ts';
 import type { SetUp } from './setUp.ts';
@@ -55,7 +57,7 @@ function makeRequest(
 ): Result<Request> {
   const usual = findPose(poseId);
   if (usual === null) {
-    const known = POSES.map((each) => each.id);
+    const known = [...POSES, ...LYING_POSES].map((each) => each.id);
     return { ok: false, problems: [problem('unknown-pose', 'pose', { text: poseId, known })] };
   }
   if (level !== null && !usual.levels.some((each) => each.id === level)) {
@@ -149,6 +151,8 @@ export function planSetUp(
   rules: Partial<HouseRules> = {},
   level: string | null = null,
 ): Result<SetUp> {
+  const lying = findLyingPose(poseId);
+  if (lying !== null) return planLying(record, lying, side, rules);
   const planned = planPose(record, poseId, side, rules, level);
   return planned.kind === 'problems'
     ? { ok: false, problems: planned.problems }

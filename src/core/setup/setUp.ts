@@ -38,7 +38,21 @@ export type SettingId =
   | 'lifted-ankle-height'
   | 'sole-height'
   | 'knee-out'
-  | 'hips-ahead-of-back-knee';
+  | 'hips-ahead-of-back-knee'
+  | 'hips-off-wall'
+  | 'heel-marks'
+  | 'knee-support'
+  | 'back-heel-block'
+  | 'pelvis-turn'
+  | 'bolster-height'
+  | 'head-support'
+  | 'leg-angle'
+  | 'strap-length'
+  | 'door-frame-distance'
+  | 'loop-length'
+  | 'strap-to-own'
+  | 'foot-height'
+  | 'seat-height';
 
 /** One number to set. Same sign on both sides. */
 export interface Setting {
