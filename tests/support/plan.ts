@@ -1,4 +1,5 @@
 import type { Side } from '../../src/core/measures/protocol.ts';
+import type { Person } from '../../src/core/person/person.ts';
 import type { HouseRules } from '../../src/core/rules/houseRules.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 import type { DepthReport, LandmarkCm, SettingId, SetUp } from '../../src/core/setup/setUp.ts';
@@ -10,8 +11,16 @@ export function planPlain(
   pose: string,
   side: Side = 'right',
   rules: Partial<HouseRules> = {},
+  level: string | null = null,
+  person: Partial<Person> = {},
 ): SetUp {
-  const planned = planSetUp(recordOf(measures), pose, side, { ...PLAIN_RULES, ...rules });
+  const planned = planSetUp(
+    recordOf(measures, person),
+    pose,
+    side,
+    { ...PLAIN_RULES, ...rules },
+    level,
+  );
   if (!planned.ok) throw new Error(planned.problems.map((each) => each.message).join(' '));
   return planned.value;
 }
