@@ -97,7 +97,10 @@ export interface LevelDefinition {
   readonly changes: Partial<Omit<PoseDefinition, 'id' | 'levels'>>;
 }
 
-/** The motion that should run out first in three made-up bodies; a test holds the pose to it. */
+/**
+ * The motions of which one should run out first in three made-up bodies, or “the textbook
+ * shape” when that is reached, or “cannot be held”; a test holds the pose to it.
+ */
 export interface ExpectedLimits {
   readonly reference: readonly string[];
   readonly stiff: readonly string[];

@@ -84,7 +84,11 @@ export const chair: PoseDefinition = {
     'ankle-dorsiflexion-bent',
     'ankle-dorsiflexion-straight',
   ],
-  expected: null,
+  expected: {
+    reference: ['the textbook shape'],
+    stiff: ['the textbook shape'],
+    supple: ['the textbook shape'],
+  },
   levels: [
     {
       id: 'arms-forward',

@@ -79,7 +79,11 @@ export const halfMoon: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['the textbook shape'],
+    stiff: ['the textbook shape'],
+    supple: ['the textbook shape'],
+  },
   levels: [],
   easier: 'half moon with the back at a wall and the hand on a chair',
   lookAt: [

@@ -63,7 +63,11 @@ export const highLunge: PoseDefinition = {
     'hip-internal-rotation',
     'ankle-dorsiflexion-straight',
   ],
-  expected: null,
+  expected: {
+    reference: ['back hip extension', 'spine extension'],
+    stiff: ['back hip extension', 'spine extension'],
+    supple: ['back hip extension', 'spine extension'],
+  },
   levels: [],
   easier: 'low lunge, with the back knee down',
   lookAt: [

@@ -75,7 +75,16 @@ export const lizard: PoseDefinition = {
     'hip-external-rotation',
     'hip-internal-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['front hip flexion', 'front hip external rotation', 'spine flexion'],
+    stiff: [
+      'front hip flexion',
+      'front hip abduction',
+      'front hip external rotation',
+      'spine flexion',
+    ],
+    supple: ['front hip flexion', 'spine flexion'],
+  },
   levels: [
     {
       id: 'knee-up',

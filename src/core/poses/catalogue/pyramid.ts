@@ -64,7 +64,11 @@ export const pyramid: PoseDefinition = {
     'hip-internal-rotation',
     'ankle-dorsiflexion-straight',
   ],
-  expected: null,
+  expected: {
+    reference: ['front hip flexion'],
+    stiff: ['front hip flexion', 'back ankle dorsiflexion'],
+    supple: ['front hip flexion'],
+  },
   levels: [],
   easier: 'lying pyramid',
   lookAt: [

@@ -59,7 +59,23 @@ export const reverseTriangle: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: [
+      'front hip external rotation',
+      'back hip extension',
+      'spine extension',
+      'spine rotation to the left',
+      'spine side bend',
+    ],
+    stiff: [
+      'front hip external rotation',
+      'back hip extension',
+      'spine extension',
+      'spine rotation to the left',
+      'spine side bend',
+    ],
+    supple: ['front hip external rotation', 'back hip extension', 'spine side bend'],
+  },
   levels: [],
   easier: 'standing upright in the same stance',
   lookAt: [

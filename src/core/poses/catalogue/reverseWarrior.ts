@@ -61,7 +61,17 @@ export const reverseWarrior: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['front hip abduction', 'back hip extension', 'spine extension'],
+    stiff: [
+      'front hip external rotation',
+      'back hip extension',
+      'spine extension',
+      'back hip external rotation',
+      'front hip abduction',
+    ],
+    supple: ['front hip abduction', 'back hip extension', 'spine extension', 'spine side bend'],
+  },
   levels: [],
   easier: 'warrior II with the front arm raised',
   lookAt: [

@@ -84,7 +84,27 @@ export const revolvedHalfMoon: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: [
+      'spine rotation to the right',
+      'front hip flexion',
+      'back hip adduction',
+      'spine side bend',
+    ],
+    stiff: [
+      'front hip flexion',
+      'front hip external rotation',
+      'back hip extension',
+      'back hip abduction',
+      'spine rotation to the right',
+    ],
+    supple: [
+      'spine rotation to the right',
+      'front hip adduction',
+      'back hip adduction',
+      'spine side bend',
+    ],
+  },
   levels: [],
   easier: 'revolved half moon with the hand on a chair at the wall, or the lying crossed twist',
   lookAt: [

@@ -79,7 +79,11 @@ export const revolvedSideAngle: PoseDefinition = {
     'hip-abduction',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['the textbook shape'],
+    stiff: ['the textbook shape'],
+    supple: ['the textbook shape'],
+  },
   levels: [
     {
       id: 'heel-up',

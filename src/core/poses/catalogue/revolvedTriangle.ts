@@ -77,7 +77,11 @@ export const revolvedTriangle: PoseDefinition = {
     'ankle-dorsiflexion-straight',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['front hip flexion', 'spine rotation to the right'],
+    stiff: ['front hip flexion', 'back ankle dorsiflexion', 'spine rotation to the right'],
+    supple: ['front hip flexion', 'spine rotation to the right', 'spine flexion'],
+  },
   levels: [],
   easier: 'revolved triangle with the hand on a chair, or the lying crossed twist',
   lookAt: [

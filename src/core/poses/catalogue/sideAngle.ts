@@ -77,7 +77,24 @@ export const sideAngle: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: [
+      'front hip flexion',
+      'front hip abduction',
+      'back hip extension',
+      'back ankle dorsiflexion',
+    ],
+    stiff: [
+      'front hip flexion',
+      'front hip abduction',
+      'back hip external rotation',
+      'spine flexion',
+      'spine rotation to the left',
+      'back ankle dorsiflexion',
+      'back hip extension',
+    ],
+    supple: ['front hip flexion', 'spine flexion', 'spine rotation to the left'],
+  },
   levels: [],
   easier: 'side angle with the forearm on the thigh, or lying side angle',
   lookAt: [

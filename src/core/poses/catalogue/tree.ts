@@ -45,7 +45,11 @@ export const tree: PoseDefinition = {
     { pelvisTurn: 0, pelvisTilt: 0, pelvisList: 0, spineRotation: 0, kneeBend: 1, stanceShare: 1 },
   ],
   needs: ['hip-opening', 'hip-abduction', 'hip-flexion', 'hip-external-rotation'],
-  expected: null,
+  expected: {
+    reference: ['back hip external rotation'],
+    stiff: ['back hip external rotation'],
+    supple: ['back hip external rotation'],
+  },
   levels: [
     { id: 'toes-down', name: 'Heel at the ankle, toes on the floor', changes: { soleAt: 'ankle' } },
     { id: 'thigh', name: 'Sole high on the inner thigh', changes: { soleAt: 'thigh' } },

@@ -89,7 +89,11 @@ export const triangle: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['front hip flexion', 'spine rotation to the left'],
+    stiff: ['front hip flexion', 'front hip abduction', 'spine rotation to the left'],
+    supple: ['back hip adduction'],
+  },
   levels: [],
   easier: 'triangle with the hand on a chair',
   lookAt: [

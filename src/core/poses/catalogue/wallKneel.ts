@@ -62,7 +62,11 @@ export const wallKneel: PoseDefinition = {
     'hip-internal-rotation',
     'hip-abduction',
   ],
-  expected: null,
+  expected: {
+    reference: ['the textbook shape'],
+    stiff: ['cannot be held'],
+    supple: ['the textbook shape'],
+  },
   levels: [],
   easier: 'low lunge',
   lookAt: [

@@ -69,7 +69,18 @@ export const warriorOne: PoseDefinition = {
     'ankle-dorsiflexion-straight',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['the textbook shape'],
+    stiff: [
+      'front hip abduction',
+      'back hip extension',
+      'back ankle dorsiflexion',
+      'back hip external rotation',
+      'spine extension',
+      'spine rotation to the right',
+    ],
+    supple: ['the textbook shape'],
+  },
   levels: [],
   easier: 'high lunge, which lifts the back heel',
   lookAt: [

@@ -70,7 +70,11 @@ export const warriorThree: PoseDefinition = {
     'hip-external-rotation',
     'hip-internal-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['the textbook shape'],
+    stiff: ['front hip flexion', 'back hip extension', 'spine flexion'],
+    supple: ['the textbook shape'],
+  },
   levels: [
     {
       id: 'hands-on-blocks',

@@ -83,7 +83,22 @@ export const warriorTwo: PoseDefinition = {
     'hip-internal-rotation',
     'trunk-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: [
+      'front hip abduction',
+      'back hip extension',
+      'spine extension',
+      'back ankle dorsiflexion',
+    ],
+    stiff: [
+      'front hip abduction',
+      'back hip extension',
+      'back ankle dorsiflexion',
+      'back hip external rotation',
+      'spine rotation to the left',
+    ],
+    supple: ['the textbook shape'],
+  },
   levels: [],
   easier: 'lying warrior II',
   lookAt: [

@@ -56,7 +56,11 @@ export const wideFold: PoseDefinition = {
     'hip-external-rotation',
     'hip-internal-rotation',
   ],
-  expected: null,
+  expected: {
+    reference: ['front hip flexion', 'back hip flexion'],
+    stiff: ['front hip flexion', 'back hip flexion'],
+    supple: ['front hip flexion', 'back hip flexion'],
+  },
   levels: [],
   easier: 'wide fold with the hands on a chair',
   lookAt: [
