@@ -126,7 +126,12 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   },
   {
     caution: 'hip-replacement-back',
-    caps: { 'hip-flexion': 90, 'hip-adduction': 0, 'hip-internal-rotation': 0 },
+    caps: {
+      'hip-flexion': 90,
+      'straight-leg-raise': 90,
+      'hip-adduction': 0,
+      'hip-internal-rotation': 0,
+    },
     change: 'That hip not past 90° of flexion, no crossing, no turning in.',
     reason: 'Usual limits after a back approach; that clinic’s own written limits come first.',
   },

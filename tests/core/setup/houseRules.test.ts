@@ -144,3 +144,60 @@ describe('how far inside', () => {
     expect(depth({ minimumToSpareDeg: 8 })).toBeLessThanOrEqual(depth({ minimumToSpareDeg: 0 }));
   });
 });
+
+describe('twist', () => {
+  it('turns the pelvis most when it may turn fully, least when it is fixed', () => {
+    const turn = (twist: HouseRules['twist']): number =>
+      Math.abs(settingOf(plan('revolved-triangle', { twist }, SUPPLE), 'pelvis-short-of-square'));
+    expect(turn('pelvis-fixed')).toBeLessThanOrEqual(2.1);
+    expect(turn('full')).toBeGreaterThan(turn('pelvis-fixed') + 3);
+  });
+
+  it('leaves more to the spine when the pelvis is fixed', () => {
+    const chest = (twist: HouseRules['twist']): number =>
+      depthOf(plan('revolved-side-angle', { twist })).value!;
+    const spine = (twist: HouseRules['twist']): number =>
+      Math.abs(settingOf(plan('revolved-side-angle', { twist }), 'spine-share-of-twist'));
+    expect(chest('full')).toBeGreaterThanOrEqual(chest('pelvis-fixed') - 0.5);
+    expect(spine('pelvis-fixed')).toBeGreaterThan(spine('full') + 1);
+  });
+});
+
+describe('chair style', () => {
+  const arms = (chairStyle: HouseRules['chairStyle']): { knee: number; hip: number } => {
+    const { loads } = plan('chair', { chairStyle });
+    const of = (joint: string): number => loads.find((each) => each.joint === joint)!.lineArmCm;
+    return { knee: of('knee'), hip: of('hip') };
+  };
+
+  it('equal arms puts the weight line midway between knee and hip', () => {
+    const { knee, hip } = arms('equal-arms');
+    expect(Math.abs(knee - hip)).toBeLessThan(0.3);
+  });
+
+  it('hips back gives the hip twice the arm of the knee', () => {
+    const { knee, hip } = arms('hips-back');
+    expect(hip / knee).toBeCloseTo(2, 1);
+  });
+
+  it('knees forward bends the ankle as far as it goes', () => {
+    const { joints } = plan('chair', { chairStyle: 'knees-forward' });
+    const ankle = joints.find((each) => each.motion === 'dorsiflexion')!;
+    expect(ankle.toSpareDeg).toBeLessThan(2);
+    expect(arms('knees-forward').knee).toBeGreaterThan(arms('hips-back').knee + 3);
+  });
+});
+
+describe('easing and the balance prop', () => {
+  it('eases the high lunge by a shorter stance when asked to', () => {
+    const stance = (easing: HouseRules['easing']): number =>
+      settingOf(plan('high-lunge', { easing, depth: 'recommended' }, SUPPLE), 'stance-length');
+    expect(stance('shorter')).toBeLessThan(stance('as-named') - 1);
+  });
+
+  it('brings the half moon’s hand lower when it goes to the floor', () => {
+    const hand = (balanceProp: HouseRules['balanceProp']): number =>
+      settingOf(plan('half-moon', { balanceProp }, SUPPLE), 'hand-height');
+    expect(hand('floor')).toBeLessThan(hand('tallest-face') - 5);
+  });
+});

@@ -2,33 +2,29 @@ import { describe, expect, it } from 'vitest';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
-import { makeRandom } from '../../support/random.ts';
-import { recordOf, REFERENCE, type Measures } from '../../support/people.ts';
+import fc from 'fast-check';
+import { mirrorMeasures, recordOf, REFERENCE, type Measures } from '../../support/people.ts';
 import { depthOf, distanceCm, markOf, planPlain } from '../../support/plan.ts';
 
-const random = makeRandom(414);
-const between = (low: number, high: number): number => low + (high - low) * random();
+/** A pair of sides around a middle, each its own. */
+const twice = (low: number, high: number, apart: number) =>
+  fc
+    .tuple(range(low, high), range(-apart, apart), range(-apart, apart))
+    .map(([middle, left, right]) => ({ left: middle + left, right: middle + right }));
+const range = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
-/** A made-up body in the plausible bands, each side its own. */
-function makeBody(): Measures {
-  const stature = between(150, 192);
-  const leg = stature * between(0.5, 0.545);
-  const twice = (low: number, high: number, apart: number) => {
-    const middle = between(low, high);
-    return { left: middle + between(-apart, apart), right: middle + between(-apart, apart) };
-  };
-  const trochanter = { left: leg + between(-1, 1), right: leg + between(-1, 1) };
-  return {
-    stature,
-    'trochanter-height': trochanter,
-    'knee-height': { left: trochanter.left * 0.53, right: trochanter.right * 0.53 },
-    'leg-length': { left: trochanter.left * 0.92, right: trochanter.right * 0.92 },
-    'ankle-height': between(6, 8),
-    'foot-length': stature * between(0.14, 0.16),
-    'hip-bone-width': between(20, 27),
-    'shoulder-height': stature * between(0.8, 0.83),
-    'shoulder-width': between(32, 42),
-    'arm-reach': twice(stature * 0.35, stature * 0.39, 0.5),
+/** Made-up bodies in the plausible bands, each side its own, legs up to 2 cm apart. */
+const anyBody: fc.Arbitrary<Measures> = fc
+  .record({
+    stature: range(150, 192),
+    legShare: range(0.5, 0.545),
+    unequal: range(-1, 1),
+    ankle: range(6, 8),
+    footShare: range(0.14, 0.16),
+    'hip-bone-width': range(20, 27),
+    shoulderShare: range(0.8, 0.83),
+    'shoulder-width': range(32, 42),
+    armShare: range(0.35, 0.39),
     'hip-flexion': twice(105, 140, 5),
     'straight-leg-raise': twice(60, 115, 6),
     'hip-extension': twice(10, 28, 3),
@@ -40,18 +36,31 @@ function makeBody(): Measures {
     'ankle-dorsiflexion-bent': twice(35, 48, 2),
     'ankle-dorsiflexion-straight': twice(26, 42, 2),
     'trunk-rotation': twice(35, 60, 5),
-    'trunk-extension': between(15, 30),
+    'trunk-extension': range(15, 30),
     'trunk-side-bend': twice(20, 38, 3),
     'knee-flexion': twice(130, 158, 3),
     'thigh-foot-angle': twice(-3, 16, 4),
-  };
-}
+  })
+  .map(({ legShare, unequal, ankle, footShare, shoulderShare, armShare, ...ranges }) => {
+    const leg = ranges.stature * legShare;
+    const trochanter = { left: leg + unequal, right: leg - unequal };
+    return {
+      ...ranges,
+      'trochanter-height': trochanter,
+      'knee-height': { left: trochanter.left * 0.53, right: trochanter.right * 0.53 },
+      'leg-length': { left: trochanter.left * 0.92, right: trochanter.right * 0.92 },
+      'ankle-height': ankle,
+      'foot-length': ranges.stature * footShare,
+      'shoulder-height': ranges.stature * shoulderShare,
+      'arm-reach': ranges.stature * armShare,
+    };
+  });
 
 const BALANCES = ['half-moon', 'tree', 'warrior-three', 'revolved-half-moon'];
 /** Demanding enough that fewer than half of ordinary people can stand in them. */
 const DEMANDING = ['wall-kneel'];
 
-const BODIES = Array.from({ length: 24 }, makeBody);
+const BODIES = fc.sample(anyBody, { numRuns: 24, seed: 414 });
 
 function expectSound(setUp: SetUp, measures: Measures): void {
   // No NaN or Infinity anywhere: JSON would write them as null.
@@ -145,4 +154,80 @@ describe('a taller copy of the same body', () => {
       setUp.settings.find((each) => each.id === 'stance-length')!.value;
     expect(stance(tall) / stance(small)).toBeCloseTo(1.1, 2);
   });
+});
+
+const anyPose = fc.constantFrom(...POSES.map((pose) => pose.id));
+const anySide = fc.constantFrom('left' as const, 'right' as const);
+
+/** Ranges that more of can only help: each is an upper end, in one direction. */
+const MORE_HELPS = [
+  'hip-flexion',
+  'straight-leg-raise',
+  'hip-extension',
+  'hip-external-rotation',
+  'ankle-dorsiflexion-straight',
+  'trunk-rotation',
+] as const;
+
+describe('laws, on made-up bodies by fast-check', () => {
+  it('every limit, length and the floor are kept, and nothing is NaN: 1,000 bodies', () => {
+    fc.assert(
+      fc.property(anyBody, anyPose, anySide, (measures, pose, side) => {
+        const setUp = planPlain(measures, pose, side);
+        if (setUp.status !== 'failed') expectSound(setUp, measures);
+      }),
+      { numRuns: 1000, seed: 11 },
+    );
+  }, 300_000);
+
+  it('the mirrored body has the mirrored set-up, number for number: 150 bodies', () => {
+    fc.assert(
+      fc.property(anyBody, anyPose, (measures, pose) => {
+        const right = planPlain(measures, pose, 'right');
+        const left = planPlain(mirrorMeasures(measures), pose, 'left');
+        const numbers = ({ settings }: SetUp) => settings.map(({ id, value }) => [id, value]);
+        expect(numbers(left)).toEqual(numbers(right));
+      }),
+      { numRuns: 150, seed: 12 },
+    );
+  }, 120_000);
+
+  it('the same input gives the same bytes: 60 bodies', () => {
+    fc.assert(
+      fc.property(anyBody, anyPose, anySide, (measures, pose, side) => {
+        const [first, second] = [1, 2].map(() => JSON.stringify(planPlain(measures, pose, side)));
+        expect(second).toBe(first);
+      }),
+      { numRuns: 60, seed: 13 },
+    );
+  }, 120_000);
+
+  it('more range never gives a shallower pose: 200 bodies', () => {
+    // Poses of one depth on legs of their own: what an earlier depth takes, a later one lacks.
+    const single = POSES.filter(
+      ({ depth, firstDepth, restsOn, stance }) =>
+        depth !== null &&
+        firstDepth === null &&
+        restsOn === undefined &&
+        !JSON.stringify(stance).includes('longest-up-to'),
+    ).map((pose) => pose.id);
+    fc.assert(
+      fc.property(
+        anyBody,
+        fc.constantFrom(...single),
+        fc.constantFrom(...MORE_HELPS),
+        (measures, pose, measure) => {
+          const less = planPlain(measures, pose);
+          if (less.status !== 'solved') return;
+          const { left, right } = measures[measure] as { left: number; right: number };
+          const wider = { ...measures, [measure]: { left: left + 6, right: right + 6 } };
+          const more = planPlain(wider, pose);
+          expect(depthOf(more).deepest!, `${pose} ${measure}`).toBeGreaterThanOrEqual(
+            depthOf(less).deepest! - 0.6,
+          );
+        },
+      ),
+      { numRuns: 200, seed: 14 },
+    );
+  }, 240_000);
 });

@@ -29,6 +29,12 @@ export const highLunge: PoseDefinition = {
   ],
   eases: [
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
+    // Made easier by a shorter stance rather than by the knee down.
+    {
+      quantity: 'stance',
+      goal: 50,
+      sigma: { rule: 'easing', options: { 'as-named': 10_000, shorter: 5 } },
+    },
     { quantity: 'spine-side-bend', goal: 0, sigma: 20 },
     { quantity: 'spine-rotation', goal: 0, sigma: 20 },
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
