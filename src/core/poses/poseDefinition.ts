@@ -91,7 +91,7 @@ export interface DepthDefinition {
 }
 
 /** A level of a pose: another support or shape, as changes to some of its data. */
-export interface LevelDefinition {
+interface LevelDefinition {
   readonly id: string;
   readonly name: string;
   readonly changes: Partial<Omit<PoseDefinition, 'id' | 'levels'>>;
@@ -101,7 +101,7 @@ export interface LevelDefinition {
  * The motions of which one should run out first in three made-up bodies, or “the textbook
  * shape” when that is reached, or “cannot be held”; a test holds the pose to it.
  */
-export interface ExpectedLimits {
+interface ExpectedLimits {
   readonly reference: readonly string[];
   readonly stiff: readonly string[];
   readonly supple: readonly string[];

@@ -1,6 +1,5 @@
 /** Kinds of props; what stacks on what depends on the kind alone. */
-export type PropKind =
-  'block' | 'book' | 'chair' | 'blanket' | 'bolster' | 'pad' | 'wedge' | 'strap';
+type PropKind = 'block' | 'book' | 'chair' | 'blanket' | 'bolster' | 'pad' | 'wedge' | 'strap';
 
 /** One kind of thing in a studio's cupboard. */
 export interface PropItem {

@@ -78,10 +78,7 @@ export function listChoices(needs: readonly PropNeed[], props: readonly PropItem
 }
 
 /** The program as LP text: one choice a person, no more of a prop than there is, least total cost. */
-export function writeProgram(
-  choices: readonly (readonly Choice[])[],
-  props: readonly PropItem[],
-): string {
+function writeProgram(choices: readonly (readonly Choice[])[], props: readonly PropItem[]): string {
   const all = choices.flat();
   const sum = (terms: readonly string[]): string => terms.join(' + ');
   const lines = ['Minimize', ` cost: ${sum(all.map((c) => `${c.cost.toFixed(8)} ${c.variable}`))}`];

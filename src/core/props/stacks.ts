@@ -1,7 +1,7 @@
 import type { PropItem } from './propList.ts';
 
 /** One prop in a stack, standing at one of its heights. */
-export interface StackedProp {
+interface StackedProp {
   readonly id: string;
   readonly name: string;
   readonly heightCm: number;

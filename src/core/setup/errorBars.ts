@@ -18,7 +18,7 @@ interface Outcome {
 }
 
 /** One measure's part in the doubt of a set-up. */
-export interface Influence {
+interface Influence {
   readonly measure: MeasureId;
   readonly side: Side | null;
   readonly error: number;
@@ -163,7 +163,7 @@ function addUp(
 }
 
 /** What many made-up repeats of the same measuring would give. */
-export interface Band {
+interface Band {
   /** 5th, 50th and 95th of a hundred, and the standard deviation. */
   readonly low: number;
   readonly middle: number;

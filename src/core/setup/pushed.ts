@@ -45,7 +45,7 @@ const GIVING: readonly QuantityId[] = [
   'trunk-lean',
 ];
 
-export type GiveId =
+type GiveId =
   'pelvis-drops' | 'pelvis-turns' | 'heel-lifts' | 'knee-drifts' | 'back-rounds' | 'chest-short';
 
 /** One thing that gave, in degrees or centimetres. */

@@ -92,7 +92,7 @@ export function hangFoot(figure: Figure, ankle: Vec3, forward: Vec3, up: Vec3): 
 }
 
 /** A pad under a knee, and the knee's centre above it, metres. Our modelling choice. */
-export const KNEE_PAD = 0.025;
+const KNEE_PAD = 0.025;
 const KNEE_ABOVE_PAD = 0.05;
 /** The ankle of a foot that lies flat behind its knee, metres. Our modelling choice. */
 const LYING_ANKLE = 0.04;

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { WorkingStep } from '../../../src/core/setup/working.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
-import { depthOf, planPlain } from '../../support/plan.ts';
+import { POSES } from '../../../src/core/poses/catalogue/index.ts';
+import { planPlain } from '../../support/plan.ts';
 import { calcExpression } from '../../support/expression.ts';
 
 /** Adds up a working's terms with a pencil: from what is written, not from what was computed. */
@@ -13,7 +14,7 @@ function addUp(steps: readonly WorkingStep[]): number {
 }
 
 describe('workings', () => {
-  it.each(['warrior-two', 'triangle', 'pyramid', 'warrior-one', 'high-lunge'])(
+  it.each(POSES.map((each) => each.id))(
     '%s: every number follows from its own written steps within 0.1',
     (pose) => {
       let checked = 0;
@@ -33,7 +34,7 @@ describe('workings', () => {
             { stance: 'leg-length' as const },
             { stance: 'fixed' as const },
           ]) {
-            const setUp = planPlain(measures, pose, side, rules);
+            const setUp = planPlain({ ...measures, 'knee-flexion': 160 }, pose, side, rules);
             for (const setting of setUp.settings) {
               expect(
                 Math.abs(addUp(setting.working) - setting.value),
@@ -43,14 +44,14 @@ describe('workings', () => {
               expect(Math.abs((total?.value ?? NaN) - setting.value)).toBeLessThanOrEqual(0.051);
               checked += 1;
             }
-            const { value, working } = depthOf(setUp);
+            const { value = null, working = [] } = setUp.depth ?? {};
             if (value !== null) {
               expect(Math.abs(addUp(working) - value)).toBeLessThanOrEqual(0.1);
             }
           }
         }
       }
-      expect(checked).toBeGreaterThan(150);
+      expect(checked).toBeGreaterThan(75);
     },
   );
 

@@ -90,8 +90,11 @@ const load = (xml: string): InstanceType<Mujoco['MjModel']> => {
     '/model.xml',
     xml,
   );
-  return mujoco.MjModel.loadFromXML('/model.xml')!;
+  return mujoco.MjModel.loadFromXML('/model.xml');
 };
+
+/** Its arrays live in the module's memory and have no types of their own. */
+const numbers = (array: unknown): Float64Array => array as Float64Array;
 
 /** Random feet, pelvis and spine such that both legs reach their feet. */
 function randomSkeletons(count: number): Skeleton[] {
@@ -134,7 +137,7 @@ describe('against MuJoCo', () => {
       mujoco.mj_name2id(model, mujoco.mjtObj.mjOBJ_BODY.value, name);
     const positionOf = (name: string): Vec3 => {
       const at = 3 * idOf(name);
-      return [data.xpos[at]!, data.xpos[at + 1]!, data.xpos[at + 2]!];
+      return [numbers(data.xpos)[at]!, numbers(data.xpos)[at + 1]!, numbers(data.xpos)[at + 2]!];
     };
     const apart = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
     let farthestJoint = 0;
@@ -150,7 +153,7 @@ describe('against MuJoCo', () => {
       const spine = [posture.spineFlexion, posture.spineSideBend, posture.spineRotation];
       const q = [...posture.pelvisCentre, ...toQuaternion(posture.pelvis), ...hinges, ...spine];
       q.forEach((value, i) => {
-        data.qpos[i] = value;
+        numbers(data.qpos)[i] = value;
       });
       mujoco.mj_forward(model, data);
       for (const name of names) {
@@ -164,8 +167,8 @@ describe('against MuJoCo', () => {
       }
       farthestJoint = Math.max(farthestJoint, apart(positionOf('head'), skeleton.head));
       // Feet carry no hinge of ours: their two masses are added where the soles are.
-      const rest = [0, 1, 2].map((axis) => data.subtree_com[3 * idOf('pelvis') + axis]!);
-      const restMass = model.body_subtreemass[idOf('pelvis')]!;
+      const rest = [0, 1, 2].map((axis) => numbers(data.subtree_com)[3 * idOf('pelvis') + axis]!);
+      const restMass = numbers(model.body_subtreemass)[idOf('pelvis')]!;
       const feet = [legs.back.foot, legs.front.foot];
       const whole = rest.map((centre, axis) => {
         const sum = feet.reduce((all, foot) => all + (foot.heel[axis]! + foot.toe[axis]!) / 2, 0);
@@ -231,9 +234,9 @@ describe('against MuJoCo', () => {
           </body></body></body></worldbody></mujoco>`);
     const data = new mujoco.MjData(model);
     mujoco.mj_forward(model, data);
-    for (let i = 0; i < 3; i += 1) data.qacc[i] = 0;
+    for (let i = 0; i < 3; i += 1) numbers(data.qacc)[i] = 0;
     mujoco.mj_inverse(model, data);
-    const torques = { knee: data.qfrc_inverse[1]!, hip: data.qfrc_inverse[2]! };
+    const torques = { knee: numbers(data.qfrc_inverse)[1]!, hip: numbers(data.qfrc_inverse)[2]! };
     for (const load_ of setUp.loads) {
       const theirs = Math.abs(torques[load_.joint]) / 2;
       expect(load_.unit).toBe('N·m');

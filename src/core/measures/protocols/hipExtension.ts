@@ -7,7 +7,7 @@ export const hipExtension = {
   unit: 'deg',
   errorKind: 'range',
   sided: true,
-  usual: [5, 35],
+  usual: [0, 40],
   possible: [-15, 50],
   posture: 'lying face down',
   landmarks: 'thigh against the trunk line, knee straight',

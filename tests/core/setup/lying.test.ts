@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { LYING_POSES } from '../../../src/core/poses/lyingCatalogue.ts';
+import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
+import { calcExpression } from '../../support/expression.ts';
+import { recordOf, REFERENCE, STIFF } from '../../support/people.ts';
+import { planPlain, settingOf } from '../../support/plan.ts';
+
+describe('lying and seated forms', () => {
+  it('lying warrior II: the wall is the floor, worked by hand', () => {
+    const setUp = planPlain(REFERENCE, 'lying-warrior-two');
+    // Shin level to the wall: shank 40 and the ankle's 7.
+    expect(settingOf(setUp, 'hips-off-wall')).toBe(47);
+    // 42 · sin 55° + √(82² − 40²) + 17 − 0.15 · 24.5
+    expect(settingOf(setUp, 'heel-marks')).toBeCloseTo(34.4 + 71.58 + 17 - 3.68, 1);
+    // 9 + 42 · cos 55° − 8
+    expect(settingOf(setUp, 'knee-support')).toBeCloseTo(25.1, 1);
+    expect(settingOf(setUp, 'back-heel-block')).toBe(5);
+  });
+
+  it('lying triangle stands the hips off the wall as high as straight legs hold them', () => {
+    const setUp = planPlain(REFERENCE, 'lying-triangle');
+    // 7 + √(82² − ((82 − 17) / 2)²)
+    expect(settingOf(setUp, 'hips-off-wall')).toBeCloseTo(7 + Math.sqrt(82 ** 2 - 32.5 ** 2), 1);
+  });
+
+  it('a seat is what the leg raise lacks, the floor when nothing does, 25 cm at most', () => {
+    // 82 · sin 5° − 3.5
+    expect(settingOf(planPlain(REFERENCE, 'staff'), 'seat-height')).toBeCloseTo(3.6, 1);
+    expect(
+      settingOf(planPlain({ ...REFERENCE, 'straight-leg-raise': 95 }, 'staff'), 'seat-height'),
+    ).toBe(0);
+    const stiff = planPlain(STIFF, 'staff');
+    expect(settingOf(stiff, 'seat-height')).toBe(25);
+    expect(settingOf(stiff, 'knee-support')).toBeGreaterThan(0);
+  });
+
+  it('a strap for the raised foot is there and back between sole and hand', () => {
+    const setUp = planPlain(REFERENCE, 'lying-hand-to-foot');
+    const along = 89 * Math.cos((85 * Math.PI) / 180) + 50;
+    const up = 9 + 89 * Math.sin((85 * Math.PI) / 180);
+    expect(settingOf(setUp, 'strap-length')).toBeCloseTo(2 * (Math.hypot(along, up) - 62), 0);
+    expect(settingOf(setUp, 'door-frame-distance')).toBeCloseTo(
+      82 * Math.cos((85 * Math.PI) / 180),
+      1,
+    );
+  });
+
+  it.each(LYING_POSES.map((pose) => pose.id))(
+    '%s: every number names its contact points and follows from its written steps',
+    (id) => {
+      for (const measures of [REFERENCE, STIFF]) {
+        const { settings, status } = planPlain(measures, id);
+        expect(status).toBe('solved');
+        expect(settings.length).toBeGreaterThan(0);
+        for (const { value, working, from, to } of settings) {
+          const terms = working.filter((step) => step.kind === 'term');
+          const sum = terms.reduce((all, step) => all + calcExpression(step.expression!), 0);
+          expect(Math.abs(sum - value)).toBeLessThanOrEqual(0.1);
+          expect(from.length).toBeGreaterThan(2);
+          expect(to.length).toBeGreaterThan(2);
+        }
+      }
+    },
+  );
+
+  it('names a missing measure, and stops at a stop sign', () => {
+    const missing = planSetUp(recordOf({ stature: 170 }), 'staff', 'left');
+    expect(missing).toMatchObject({ ok: false });
+    expect(!missing.ok && missing.problems.map((each) => each.path)).toEqual([
+      'straight-leg-raise left',
+      'straight-leg-raise right',
+    ]);
+  });
+});
