@@ -2,7 +2,15 @@
 import { readFileSync } from 'node:fs';
 import { checkPersonFile } from '../src/core/formats/personFile.ts';
 import { POSES } from '../src/core/poses/catalogue/index.ts';
-import { planSetUp } from '../src/core/setup/planSetUp.ts';
+import loadHighs from 'highs';
+import { SIDES } from '../src/core/measures/protocol.ts';
+import type { PersonRecord } from '../src/core/person/person.ts';
+import { USUAL_PROPS } from '../src/core/props/propList.ts';
+import { readSolution } from '../src/core/props/readSolution.ts';
+import { shareProps } from '../src/core/props/shareProps.ts';
+import { calcErrorBars } from '../src/core/setup/errorBars.ts';
+import { planPose, planSetUp } from '../src/core/setup/planSetUp.ts';
+import { settleAt } from '../src/core/solver/solve.ts';
 
 const WARM_UP = 6;
 const ROUNDS = 25;
@@ -26,20 +34,87 @@ function measure(run: () => void): {
   return { median: quantile(times, 0.5), low: quantile(times, 0.1), high: quantile(times, 0.9) };
 }
 
-const all: number[] = [];
-for (const id of PEOPLE) {
+const show = (name: string, { median, low, high }: ReturnType<typeof measure>): void => {
+  const words = [median, low, high].map((each) => each.toFixed(1).padStart(8));
+  console.log(
+    `${name.padEnd(44)} median${words[0] ?? ''} ms, 10–90 %${words[1] ?? ''} –${words[2] ?? ''} ms`,
+  );
+};
+
+function readPerson(id: string): PersonRecord {
   const checked = checkPersonFile(JSON.parse(readFileSync(`public/demo/${id}.json`, 'utf8')), null);
   if (!checked.ok) throw new Error(checked.problems[0]?.message);
+  return checked.value.file;
+}
+
+const all: number[] = [];
+for (const id of PEOPLE) {
+  const person = readPerson(id);
   for (const pose of POSES) {
-    const { median, low, high } = measure(() => {
-      planSetUp(checked.value.file, pose.id, 'right');
+    const timed = measure(() => {
+      planSetUp(person, pose.id, 'right');
     });
-    all.push(median);
-    const words = [median, low, high].map((each) => each.toFixed(1).padStart(7));
-    console.log(
-      `${id.padEnd(14)} ${pose.id.padEnd(12)} median${words[0] ?? ''} ms, 10–90 %${words[1] ?? ''} –${words[2] ?? ''} ms`,
-    );
+    all.push(timed.median);
+    show(`${id} ${pose.id}`, timed);
   }
 }
 all.sort((a, b) => a - b);
 console.log(`one set-up: median of medians ${quantile(all, 0.5).toFixed(1)} ms`);
+
+const person = readPerson(PEOPLE[0]!);
+const round = measure(() => {
+  for (const pose of POSES) for (const side of SIDES) planSetUp(person, pose.id, side);
+});
+show('both sides of all standing poses', round);
+
+const plan = planPose(person, 'high-lunge', 'right');
+if (plan.kind === 'planned') {
+  show(
+    'error bars of one set-up',
+    measure(() => {
+      calcErrorBars(plan);
+    }),
+  );
+  const { found, built } = plan.answer;
+  if (found.kind === 'held') {
+    const { skeleton } = found.answer;
+    show(
+      'one foot moved by 2 cm, solved from there',
+      measure(() => {
+        settleAt(
+          built.task,
+          'stance',
+          skeleton.posture.stance - 0.02,
+          { toSpare: 0, wishesWithin: null },
+          skeleton.posture,
+        );
+      }),
+    );
+  }
+}
+
+const solver = await loadHighs();
+const needs = Array.from({ length: 20 }, (_, i) => ({
+  person: `Person ${String(i)}`,
+  heightCm: (i * 7) % 46,
+  hands: i % 4 === 0 ? (2 as const) : (1 as const),
+}));
+const shared: number[] = [];
+for (let i = 0; i < WARM_UP + ROUNDS; i += 1) {
+  const start = performance.now();
+  await shareProps(needs, USUAL_PROPS, (program) =>
+    Promise.resolve(readSolution(solver.solve(program))),
+  );
+  if (i >= WARM_UP) shared.push(performance.now() - start);
+}
+shared.sort((a, b) => a - b);
+show('props shared among 20 people', {
+  median: quantile(shared, 0.5),
+  low: quantile(shared, 0.1),
+  high: quantile(shared, 0.9),
+});
+
+const before = process.memoryUsage().heapUsed;
+for (let i = 0; i < 2000; i += 1) planSetUp(person, 'high-lunge', i % 2 === 0 ? 'left' : 'right');
+const grown = (process.memoryUsage().heapUsed - before) / 2 ** 20;
+console.log(`heap after 2,000 more solves: ${grown >= 0 ? '+' : ''}${grown.toFixed(1)} MB`);

@@ -1,13 +1,22 @@
-/** Prints one set-up as JSON. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
+/** Prints one set-up as JSON, or its drawing as SVG. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { drawFromAbove, drawFromFront, drawFromSide } from '../src/core/drawing/sheet.ts';
+import { writeSvg } from '../src/core/drawing/svg.ts';
+import { findPose } from '../src/core/poses/catalogue/index.ts';
 import { readJson } from '../src/core/formats/personFile.ts';
 import { checkSetUpRequest } from '../src/core/formats/setUpRequest.ts';
 import type { Problem } from '../src/core/problems/problem.ts';
 import { planInFull } from '../src/core/setup/planInFull.ts';
 
+const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
+  above: drawFromAbove,
+  side: drawFromSide,
+  front: drawFromFront,
+};
+
 const USAGE =
-  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID] [--rules FILE.json]';
+  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID] [--rules FILE.json] [--svg above|side|front]';
 
 function stopWithUsage(reason: string): never {
   process.stderr.write(`${reason}\n${USAGE}\n`);
@@ -23,7 +32,14 @@ function readArguments() {
   try {
     const option = { type: 'string' } as const;
     return parseArgs({
-      options: { person: option, pose: option, side: option, level: option, rules: option },
+      options: {
+        person: option,
+        pose: option,
+        side: option,
+        level: option,
+        rules: option,
+        svg: option,
+      },
     }).values;
   } catch (error) {
     return stopWithUsage(error instanceof Error ? error.message : String(error));
@@ -41,7 +57,7 @@ function readFile(path: string): unknown {
   return json.ok ? json.value : stopWithProblems(json.problems);
 }
 
-const { person, pose, side, level, rules } = readArguments();
+const { person, pose, side, level, rules, svg } = readArguments();
 if (person === undefined || pose === undefined || side === undefined) {
   stopWithUsage('--person, --pose and --side are needed.');
 }
@@ -60,4 +76,14 @@ if (!request.ok) stopWithProblems(request.problems);
 const { value } = request;
 const planned = planInFull(value.person, value.pose, value.side, value.rules, value.level);
 if (!planned.ok) stopWithProblems(planned.problems);
-process.stdout.write(`${JSON.stringify(planned.value, null, 2)}\n`);
+if (svg === undefined) {
+  process.stdout.write(`${JSON.stringify(planned.value, null, 2)}\n`);
+} else {
+  const draw = VIEWS[svg];
+  if (draw === undefined) stopWithUsage('--svg is above, side or front.');
+  const standing = findPose(value.pose);
+  const drawing =
+    standing === null ? null : draw(standing, planned.value, { unit: 'cm', labelMm: 4 });
+  if (drawing === null) stopWithUsage('There is no posture to draw: see the answer without --svg.');
+  process.stdout.write(writeSvg(drawing));
+}

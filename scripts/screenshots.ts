@@ -12,6 +12,10 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['pyramid', '/set-up?id=pell-krossing&pose=pyramid&side=right'],
   ['warrior-one', '/set-up?id=marit-sollen&pose=warrior-one&side=left'],
   ['high-lunge', '/set-up?id=oda-brask&pose=high-lunge&side=right'],
+  ['half-moon', '/set-up?id=sanna-tveit&pose=half-moon&side=right'],
+  ['warrior-three', '/set-up?id=marit-sollen&pose=warrior-three&side=left&level=hands-on-blocks'],
+  ['revolved-triangle', '/set-up?id=oda-brask&pose=revolved-triangle&side=right'],
+  ['lying-warrior-two', '/set-up?id=marit-sollen&pose=lying-warrior-two&side=right'],
   ['stop-sign', '/set-up?id=juno-pardew'],
   ['files', '/files'],
 ];

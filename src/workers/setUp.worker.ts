@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
+import { planInFull } from '../core/setup/planInFull.ts';
 import { planSetUp } from '../core/setup/planSetUp.ts';
 
-const api = { planSetUp };
+const api = { planSetUp, planInFull };
 export type SetUpWorker = typeof api;
 
 expose(api);

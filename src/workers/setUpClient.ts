@@ -33,13 +33,14 @@ function stop(): void {
 }
 
 /** Answers lately given, so that the shelf and the sheet share one solve. */
-const MOST_KEPT = 24;
+const MOST_KEPT = 80;
 const kept = new Map<string, Promise<Result<SetUp>>>();
 
 /**
  * Plans a set-up in the worker, or hands out the answer it gave to the same question.
  *
  * @param key what the answer depends on, as one text
+ * @param detail `full` takes longer: ± on every number, bounds, what gives if pushed
  */
 export function planInWorker(
   key: string,
@@ -47,11 +48,14 @@ export function planInWorker(
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
+  level: string | null = null,
+  detail: 'quick' | 'full' = 'quick',
 ): Promise<Result<SetUp>> {
-  const known = kept.get(key);
+  const ownKey = `${detail} ${key}`;
+  const known = kept.get(ownKey);
   if (known !== undefined) return known;
-  const answer = askWorker(record, poseId, side, rules);
-  kept.set(key, answer);
+  const answer = askWorker(record, poseId, side, rules, level, detail);
+  kept.set(ownKey, answer);
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
   return answer;
 }
@@ -65,6 +69,8 @@ async function askWorker(
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
+  level: string | null,
+  detail: 'quick' | 'full',
 ): Promise<Result<SetUp>> {
   running ??= start();
   const { remote, died } = running;
@@ -76,7 +82,9 @@ async function askWorker(
   });
   try {
     const outcome = await Promise.race([
-      remote.planSetUp(record, poseId, side, rules),
+      detail === 'full'
+        ? remote.planInFull(record, poseId, side, rules, level)
+        : remote.planSetUp(record, poseId, side, rules, level),
       died.then(() => 'worker-stopped' as const),
       tooLong,
     ]);

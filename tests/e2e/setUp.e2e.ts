@@ -126,3 +126,38 @@ test('at 390 × 844 nothing scrolls sideways and targets are large enough', asyn
     ).toEqual([]);
   }
 });
+
+test('a level changes the pose, and stands in the link', async ({ page }) => {
+  await page.goto('/set-up?id=marit-sollen&pose=warrior-three&side=left');
+  await expect(page.getByRole('img', { name: /Warrior III, left foot/ })).toBeVisible();
+  await expect(page.getByText(/^hand .* above the mat/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Hands on two tall blocks' }).click();
+  await expect(page.getByText(/^hand .* above the mat/)).toBeVisible();
+  await expect(page).toHaveURL(/level=hands-on-blocks/);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Hands on two tall blocks' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expectAccessible(page);
+});
+
+test('what is further known is worked out when it is opened', async ({ page }) => {
+  await page.goto('/set-up?id=marit-sollen&pose=triangle');
+  await page.getByText('How sure, how far, and what gives').click();
+  await expect(page.getByText(/^The low back rounds/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('Under the hand')).toBeVisible();
+  await expect(page.getByText(/^hand height .* ± /)).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('a lying form is told in marks and supports, each with its arithmetic', async ({ page }) => {
+  await page.goto('/set-up?id=marit-sollen');
+  await page.getByRole('button', { name: 'Lying warrior II', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Lying warrior II' })).toBeVisible();
+  await page.locator('summary', { hasText: /^hips .* off the wall/ }).click();
+  await expect(page.locator('#setting-hips-off-wall table')).toContainText(
+    'front shank level to the wall',
+  );
+  await expectAccessible(page);
+});

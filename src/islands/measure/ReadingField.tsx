@@ -44,13 +44,16 @@ export function ReadingField(props: ReadingFieldProps) {
   const ordinal = ['first', 'second', 'third'][row] ?? `${String(row + 1)}th`;
   const id = `reading-${side ?? 'only'}-${String(row)}`;
 
-  /** Saves what was typed; false when it cannot be read, and then it stays in the field. */
-  const save = async (): Promise<boolean> => {
+  /**
+   * Takes what was typed; false when it cannot be read, and then it stays in the field.
+   * The store is written behind it, so that quick hands never wait for it.
+   */
+  const take = (): boolean => {
     const text = untaken.current;
     if (text === null) return problem?.severity !== 'error';
     untaken.current = null;
     if (text.trim() === '') {
-      if (reading !== null) await removeReading(personId, reading.id);
+      if (reading !== null) void removeReading(personId, reading.id);
       setDraft(null);
       setProblem(null);
       return true;
@@ -61,7 +64,7 @@ export function ReadingField(props: ReadingFieldProps) {
       : typed.problems;
     setProblem(found[0] ?? null);
     if (!typed.ok || found.some((each) => each.severity === 'error')) return false;
-    await saveReading(personId, {
+    void saveReading(personId, {
       id: reading?.id ?? newId,
       measure: protocol.id,
       side,
@@ -73,17 +76,17 @@ export function ReadingField(props: ReadingFieldProps) {
       state: reading?.state ?? state,
       takenAt: reading?.takenAt ?? new Date().toISOString(),
       note: '',
+    }).then(() => {
+      // What was typed meanwhile stays in the field.
+      setDraft((now) => (now === text ? null : now));
     });
-    // What was typed meanwhile stays in the field.
-    setDraft((now) => (now === text ? null : now));
     return true;
   };
 
-  const onKeyDown = async (event: KeyboardEvent<HTMLInputElement>): Promise<void> => {
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key !== 'Enter') return;
     event.preventDefault();
-    const field = event.currentTarget;
-    if (await save()) onEnter(field);
+    if (take()) onEnter(event.currentTarget);
   };
 
   return (
@@ -105,8 +108,8 @@ export function ReadingField(props: ReadingFieldProps) {
           untaken.current = event.target.value;
           setDraft(event.target.value);
         }}
-        onKeyDown={(event) => void onKeyDown(event)}
-        onBlur={() => void save()}
+        onKeyDown={onKeyDown}
+        onBlur={take}
       />
       <p id={`${id}-state`} className="field-state" role="status">
         {problem !== null ? (

@@ -1,3 +1,4 @@
+import { LYING_POSES } from '../../core/poses/lyingCatalogue.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Side } from '../../core/measures/protocol.ts';
@@ -15,6 +16,7 @@ interface ShelfProps {
 const FAMILIES = [
   { family: 'open', words: 'hips open' },
   { family: 'closed', words: 'hips closed' },
+  { family: 'neutral', words: 'both feet alike' },
 ] as const;
 
 /** All poses by family; a line shows how deep each goes for this person. */
@@ -42,6 +44,24 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
           </ul>
         </div>
       ))}
+      <div>
+        <p className="shelf-family">lying and seated</p>
+        <ul>
+          {LYING_POSES.map((pose) => (
+            <li key={pose.id}>
+              <button
+                type="button"
+                aria-current={pose.id === poseId ? 'true' : undefined}
+                onClick={() => {
+                  onChoose(pose.id);
+                }}
+              >
+                {pose.name}
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
     </nav>
   );
 }
@@ -49,18 +69,21 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
 type DepthLineProps = Omit<ShelfProps, 'onChoose'>;
 
 function DepthLine(request: DepthLineProps) {
-  const { result } = usePlanned(request);
+  const { result } = usePlanned({ ...request, level: null }, true);
   const depth = result?.ok === true ? result.value.depth : null;
   const share = (value: number | null | undefined): string =>
     `${String(Math.round((100 * (value ?? 0)) / (depth?.textbook ?? 1)))}%`;
+  const unit = depth?.unit === 'cm' ? ' cm' : '°';
   const words =
     result === null
       ? 'working'
-      : depth === null
+      : !result.ok
         ? 'not measured'
-        : depth.value === null
+        : result.value.status === 'failed'
           ? 'no set-up'
-          : `${depth.value.toFixed(0)}° of ${depth.textbook.toFixed(0)}°`;
+          : depth?.value == null
+            ? 'one set-up'
+            : `${depth.value.toFixed(0)}${unit} of ${depth.textbook.toFixed(0)}${unit}`;
   return (
     <>
       <span className="depth-line" aria-hidden>

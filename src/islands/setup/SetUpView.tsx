@@ -1,10 +1,11 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { drawSheet } from '../../core/drawing/sheet.ts';
 import { getProtocol, isMeasureId } from '../../core/measures/protocols/index.ts';
 import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
+import { findLyingPose, type LyingPose } from '../../core/poses/lyingCatalogue.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
@@ -17,6 +18,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord, useUnit } from '../shared/useRecord.ts';
+import { FurtherView } from './FurtherView.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
 import { SettingsList, Working } from './SettingsList.tsx';
 import { SheetDrawing } from './SheetDrawing.tsx';
@@ -28,7 +30,9 @@ import { Vessels } from './Vessels.tsx';
 export function SetUpView() {
   const [query, setQuery] = useQuery();
   const record = useRecord(query.get('id'));
+  const lying = findLyingPose(query.get('pose') ?? '');
   const pose = findPose(query.get('pose') ?? '') ?? POSES[0]!;
+  const level = pose.levels.find((each) => each.id === query.get('level'))?.id ?? null;
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
   const deepest = query.get('depth') === 'deepest';
   const provisional = query.get('provisional') === 'yes';
@@ -40,10 +44,13 @@ export function SetUpView() {
       setQuery({ depth: deepest ? null : 'deepest' });
     },
     n: () => {
-      setQuery({ pose: POSES[(POSES.indexOf(pose) + 1) % POSES.length]!.id });
+      setQuery({ pose: POSES[(POSES.indexOf(pose) + 1) % POSES.length]!.id, level: null });
     },
     p: () => {
-      setQuery({ pose: POSES[(POSES.indexOf(pose) + POSES.length - 1) % POSES.length]!.id });
+      setQuery({
+        pose: POSES[(POSES.indexOf(pose) + POSES.length - 1) % POSES.length]!.id,
+        level: null,
+      });
     },
   });
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
@@ -57,18 +64,22 @@ export function SetUpView() {
       <div className="set-up">
         <PoseShelf
           record={record}
-          poseId={pose.id}
+          poseId={lying?.id ?? pose.id}
           side={side}
           rules={rules}
           onChoose={(id) => {
-            setQuery({ pose: id });
+            setQuery({ pose: id, level: null });
           }}
         />
         <Planned
           record={record}
-          pose={pose}
+          pose={lying ?? pose}
           side={side}
           rules={rules}
+          level={lying === null ? level : null}
+          onLevel={(id) => {
+            setQuery({ level: id });
+          }}
           onSide={() => {
             setQuery({ side: otherSide(side) });
           }}
@@ -103,17 +114,21 @@ function useShortcuts(actions: Readonly<Record<string, () => void>>): void {
 
 interface PlannedProps {
   record: PersonRecord;
-  pose: PoseDefinition;
+  pose: PoseDefinition | LyingPose;
   side: Side;
   rules: Partial<HouseRules>;
+  level: string | null;
+  onLevel: (level: string | null) => void;
   onSide: () => void;
   onDepth: () => void;
   onProvisional: (on: boolean) => void;
 }
 
 function Planned(props: PlannedProps) {
-  const { record, pose, side, rules, onSide, onDepth, onProvisional } = props;
-  const { result, working } = usePlanned({ record, poseId: pose.id, side, rules });
+  const { record, pose, side, rules, level, onLevel, onSide, onDepth, onProvisional } = props;
+  const request = { record, poseId: pose.id, side, rules, level };
+  const { result, working } = usePlanned(request);
+  const isStanding = 'starts' in pose;
   const setUp = result?.ok === true && result.value.pose === pose.id ? result.value : null;
   const problems = result?.ok === false ? result.problems : [];
   const isDeepest = rules.depth === 'deepest';
@@ -128,14 +143,19 @@ function Planned(props: PlannedProps) {
         </div>
         <p className="sheet-sentence">
           <button type="button" className="word-button" onClick={onSide}>
-            {side} foot in front<span className="sr-only">, change to {otherSide(side)}</span>
+            {isStanding ? saySide(pose, side) : `${side} leg`}
+            <span className="sr-only">, change to {otherSide(side)}</span>
           </button>
-          {', '}
-          <button type="button" className="word-button" onClick={onDepth}>
-            {isDeepest ? 'the deepest safe set-up' : 'as recommended'}
-            <span className="sr-only">, change to {isDeepest ? 'recommended' : 'deepest'}</span>
-          </button>
-          {setUp !== null && <DepthWords setUp={setUp} pose={pose} />}
+          {isStanding && (
+            <>
+              {', '}
+              <button type="button" className="word-button" onClick={onDepth}>
+                {isDeepest ? 'the deepest safe set-up' : 'as recommended'}
+                <span className="sr-only">, change to {isDeepest ? 'recommended' : 'deepest'}</span>
+              </button>
+            </>
+          )}
+          {setUp !== null && isStanding && <DepthWords setUp={setUp} pose={pose} />}
           {rules.provisional === true && (
             <>
               {' '}
@@ -152,6 +172,7 @@ function Planned(props: PlannedProps) {
             </>
           )}
         </p>
+        {isStanding && <Levels pose={pose} level={level} onLevel={onLevel} />}
         {setUp === null ? (
           <NoSetUp
             personId={record.person.id}
@@ -162,16 +183,63 @@ function Planned(props: PlannedProps) {
             }}
           />
         ) : (
-          <Sheet personId={record.person.id} pose={pose} setUp={setUp} faded={working} />
+          <Sheet
+            personId={record.person.id}
+            pose={isStanding ? pose : null}
+            setUp={setUp}
+            faded={working}
+          />
         )}
       </section>
-      {setUp !== null && <Beside pose={pose} setUp={setUp} record={record} />}
+      {setUp !== null && (
+        <Beside
+          pose={isStanding ? pose : null}
+          setUp={setUp}
+          record={record}
+          onward={isStanding ? <FurtherView request={request} /> : null}
+        />
+      )}
     </>
   );
 }
 
+/** “left foot in front”, or “standing on the left leg”. */
+const saySide = (pose: PoseDefinition, side: Side): string =>
+  pose.backContact === 'lifted' || pose.backContact === 'on-front-leg'
+    ? `standing on the ${side} leg`
+    : `${side} foot in front`;
+
+interface LevelsProps {
+  pose: PoseDefinition;
+  level: string | null;
+  onLevel: (level: string | null) => void;
+}
+
+/** The levels of a pose, the usual one first. */
+function Levels({ pose, level, onLevel }: LevelsProps) {
+  if (pose.levels.length === 0) return null;
+  const choices = [{ id: null, name: 'As usual' }, ...pose.levels];
+  return (
+    <p className="levels" role="group" aria-label="Level">
+      {choices.map(({ id, name }) => (
+        <button
+          key={id ?? 'usual'}
+          type="button"
+          className="word-button"
+          aria-pressed={id === level}
+          onClick={() => {
+            onLevel(id);
+          }}
+        >
+          {name}
+        </button>
+      ))}
+    </p>
+  );
+}
+
 function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
-  if (setUp.depth?.value == null) return null;
+  if (setUp.depth?.value == null) return <>.</>;
   const { value, deepest, textbook, unit } = setUp.depth;
   const write = (number: number): string => `${number.toFixed(0)}${unit === 'deg' ? '°' : ' cm'}`;
   return (
@@ -184,7 +252,8 @@ function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
 
 interface SheetProps {
   personId: string;
-  pose: PoseDefinition;
+  /** null = a lying or seated form, which is told in numbers. */
+  pose: PoseDefinition | null;
   setUp: SetUp;
   faded: boolean;
 }
@@ -192,7 +261,9 @@ interface SheetProps {
 function Sheet({ personId, pose, setUp, faded }: SheetProps) {
   const unit = useUnit();
   const narrow = useIsNarrow();
-  const drawing = drawSheet(pose, setUp, { unit, labelMm: narrow ? 8.5 : 5.3 });
+  if (pose === null && setUp.status !== 'failed') return <NumbersOnly setUp={setUp} unit={unit} />;
+  const drawing =
+    pose === null ? null : drawSheet(pose, setUp, { unit, labelMm: narrow ? 8.5 : 5.3 });
   if (drawing === null) {
     return (
       <div
@@ -216,20 +287,30 @@ function Sheet({ personId, pose, setUp, faded }: SheetProps) {
   return <SheetDrawing drawing={drawing} faded={faded} />;
 }
 
-function Beside({
-  pose,
-  setUp,
-  record,
-}: {
-  pose: PoseDefinition;
+/** Marks, supports and straps of a lying or seated form. */
+function NumbersOnly({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
+  return (
+    <div className="numbers-only">
+      <SettingsList setUp={setUp} unit={unit} />
+      {setUp.problems.length > 0 && <ProblemList problems={setUp.problems} />}
+    </div>
+  );
+}
+
+interface BesideProps {
+  pose: PoseDefinition | null;
   setUp: SetUp;
   record: PersonRecord;
-}) {
+  /** What is looked up only when it is opened. */
+  onward: ReactNode;
+}
+
+function Beside({ pose, setUp, record, onward }: BesideProps) {
   const unit = useUnit();
   const solved = setUp.status !== 'failed';
   return (
     <aside className="beside">
-      {solved && (
+      {solved && pose !== null && (
         <>
           <h2>What it asks, and what is left</h2>
           <Vessels joints={setUp.joints} side={setUp.side} />
@@ -244,6 +325,19 @@ function Beside({
           )}
         </>
       )}
+      {setUp.adaptations.length > 0 && (
+        <>
+          <h2>Changed for this person</h2>
+          <ul className="plain-list">
+            {setUp.adaptations.map((each) => (
+              <li key={each.caution}>
+                <strong>{each.name}.</strong> {each.change}{' '}
+                <span className="quiet">{each.reason}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       {setUp.cautions.length > 0 && (
         <>
           <h2>With this person</h2>
@@ -256,7 +350,8 @@ function Beside({
           </ul>
         </>
       )}
-      {solved && <More pose={pose} setUp={setUp} record={record} />}
+      {solved && onward}
+      {solved && pose !== null && <More pose={pose} setUp={setUp} record={record} />}
     </aside>
   );
 }

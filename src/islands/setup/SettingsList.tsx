@@ -31,15 +31,48 @@ const ORDER: readonly {
   {
     id: 'front-knee-bend',
     say: (value, raw) =>
-      raw < 5 ? 'front knee straight' : `front knee bent ${value}, over its ankle`,
+      raw < 5
+        ? 'front knee straight'
+        : raw < 12
+          ? `front knee soft, ${value}`
+          : `front knee bent ${value}, over its ankle`,
   },
-  { id: 'pelvis-short-of-square', say: (value) => `let the pelvis rest ${value} short of square` },
+  {
+    id: 'pelvis-short-of-square',
+    say: (value, raw) =>
+      Math.abs(raw) < 0.5 ? 'pelvis square' : `let the pelvis rest ${value} short of square`,
+  },
+  { id: 'hips-off-wall', say: (value) => `hips ${value} off the wall` },
+  { id: 'heel-marks', say: (value) => `heel marks ${value} apart on the wall` },
+  {
+    id: 'knee-support',
+    say: (value, raw, to) =>
+      raw < 0.5 ? 'no support under the knee' : `support ${value} high under the ${to}`,
+  },
+  { id: 'back-heel-block', say: (value) => `block ${value} high under the back heel` },
   {
     id: 'chest-short-of-target',
     say: (value, raw, _to, from) =>
       raw < 2 ? `chest facing the ${from}` : `chest about ${value} short of the ${from}`,
   },
   { id: 'back-heel-lift', say: (value) => `back heel lifted ${value}, toes under` },
+  { id: 'back-knee-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  { id: 'lifted-leg', say: (value) => `back leg lifted ${value} from hanging` },
+  { id: 'lifted-ankle-height', say: (value) => `its ankle ${value} above the mat` },
+  { id: 'sole-height', say: (value) => `toes of the lifted foot ${value} above the mat` },
+  { id: 'knee-out', say: (value) => `its knee turned out ${value} from straight ahead` },
+  { id: 'pelvis-tilt', say: (value) => `pelvis tipped forward ${value}` },
+  { id: 'trunk-lean', say: (value) => `trunk leaning ${value} from upright` },
+  { id: 'chest-turned', say: (value) => `chest turned ${value} from facing the floor` },
+  { id: 'spine-share-of-twist', say: (value) => `${value} of that from the spine` },
+  {
+    id: 'pelvis-short-of-stacked',
+    say: (value) => `let the upper hip rest ${value} short of stacked`,
+  },
+  {
+    id: 'hips-ahead-of-back-knee',
+    say: (value) => `hips ${value} ahead of the back knee`,
+  },
   {
     id: 'hand-height',
     say: (value, raw) => (raw < 0.5 ? 'hand on the floor' : `hand ${value} above the mat`),
@@ -68,29 +101,32 @@ function writeSetting({ value, unit }: Setting, lengthUnit: LengthUnit): string 
 
 /** The set-up as a recipe; each line opens to its arithmetic. */
 export function SettingsList({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
+  const ordered = ORDER.flatMap(({ id }) => setUp.settings.filter((each) => each.id === id));
+  const others = setUp.settings.filter((each) => !ordered.includes(each) && !UNTOLD.has(each.id));
   return (
     <ol className="recipe">
-      {ORDER.flatMap(({ id, say }) => {
-        const setting = setUp.settings.find((each) => each.id === id);
-        if (setting === undefined) return [];
-        return [
-          <li key={id} id={`setting-${id}`}>
-            <details>
-              <summary>
-                {say(
-                  writeSetting(setting, unit),
-                  setting.value,
-                  spoken(setting.to),
-                  spoken(setting.from),
-                )}
-              </summary>
-              <Working steps={setting.working} />
-            </details>
-          </li>,
-        ];
-      })}
+      {[...ordered, ...others].map((setting) => (
+        <li key={setting.id} id={`setting-${setting.id}`}>
+          <details>
+            <summary>{saySetting(setting, unit)}</summary>
+            <Working steps={setting.working} />
+          </details>
+        </li>
+      ))}
     </ol>
   );
+}
+
+/** Told by the drawing or by another line. */
+const UNTOLD: ReadonlySet<SettingId> = new Set(['pelvis-level', 'back-knee-bend']);
+
+function saySetting(setting: Setting, unit: LengthUnit): string {
+  const { id, value, from, to } = setting;
+  const written = writeSetting(setting, unit);
+  const own = ORDER.find((each) => each.id === id);
+  return own === undefined
+    ? `${spoken(id)} ${written}, ${spoken(from)} to ${spoken(to)}`
+    : own.say(written, value, spoken(to), spoken(from));
 }
 
 const writeStepValue = ({ value, unit }: WorkingStep): string =>

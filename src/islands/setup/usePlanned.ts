@@ -11,6 +11,7 @@ export interface PlanRequest {
   readonly poseId: string;
   readonly side: Side;
   readonly rules: Partial<HouseRules>;
+  readonly level: string | null;
 }
 
 interface Planned {
@@ -19,14 +20,19 @@ interface Planned {
 }
 
 /** What an answer depends on, so that a stale one is known. */
-const keyOf = ({ record, poseId, side, rules }: PlanRequest): string =>
-  JSON.stringify([record, poseId, side, rules]);
+export const keyOf = ({ record, poseId, side, rules, level }: PlanRequest): string =>
+  JSON.stringify([record, poseId, side, rules, level]);
 
 /**
  * The set-up of a request from the worker. While a new one is worked on the last one
  * stays, marked; an answer to an older request never lands.
+ *
+ * @param later lets what is looked at now be asked for first
  */
-export function usePlanned(request: PlanRequest): {
+export function usePlanned(
+  request: PlanRequest,
+  later = false,
+): {
   readonly result: Result<SetUp> | null;
   readonly working: boolean;
 } {
@@ -34,15 +40,20 @@ export function usePlanned(request: PlanRequest): {
   const [planned, setPlanned] = useState<Planned | null>(null);
   useEffect(() => {
     let wanted = true;
-    const { record, poseId, side, rules } = request;
-    void planInWorker(key, record, poseId, side, rules).then((result) => {
-      if (wanted) setPlanned({ key, result });
-    });
+    const { record, poseId, side, rules, level } = request;
+    const ask = (): void => {
+      void planInWorker(key, record, poseId, side, rules, level).then((result) => {
+        if (wanted) setPlanned({ key, result });
+      });
+    };
+    const timer = later ? setTimeout(ask, 0) : null;
+    if (!later) ask();
     return () => {
       wanted = false;
+      if (timer !== null) clearTimeout(timer);
     };
     // The key holds everything the request says.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  }, [key, later]);
   return { result: planned?.result ?? null, working: planned?.key !== key };
 }

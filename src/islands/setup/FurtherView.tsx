@@ -1,0 +1,134 @@
+import { useState } from 'react';
+import type { Result } from '../../core/problems/problem.ts';
+import type { Setting, SetUp } from '../../core/setup/setUp.ts';
+import { planInWorker } from '../../workers/setUpClient.ts';
+import { metresFromCm } from '../../core/units/brands.ts';
+import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { keyOf, type PlanRequest } from './usePlanned.ts';
+
+interface Asked {
+  readonly key: string;
+  readonly result: Result<SetUp>;
+}
+
+/** How sure each number is, the bounds, what gives and the prop: worked out when it is opened. */
+export function FurtherView({ request }: { request: PlanRequest }) {
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const [isOpen, setIsOpen] = useState(false);
+  const key = keyOf(request);
+  const ask = (): void => {
+    const { record, poseId, side, rules, level } = request;
+    void planInWorker(key, record, poseId, side, rules, level, 'full').then((result) => {
+      setAsked({ key, result });
+    });
+  };
+  const current = asked?.key === key ? asked.result : null;
+  return (
+    <details
+      className="more"
+      open={isOpen}
+      onToggle={(event) => {
+        const { open } = event.currentTarget;
+        setIsOpen(open);
+        if (open && current === null) ask();
+      }}
+    >
+      <summary>How sure, how far, and what gives</summary>
+      {current === null ? (
+        <p className="quiet">
+          {isOpen && asked !== null ? (
+            <button type="button" className="word-button" onClick={ask}>
+              Work it out for this set-up
+            </button>
+          ) : (
+            'Working it out…'
+          )}
+        </p>
+      ) : (
+        current.ok && <Further setUp={current.value} />
+      )}
+    </details>
+  );
+}
+
+const write = (cm: number, unit: LengthUnit): string => writeLength(metresFromCm(cm), unit, 1);
+
+function writeBar({ value, unit, plusMinus }: Setting, lengthUnit: LengthUnit): string {
+  if (plusMinus === null) return '';
+  return unit === 'deg'
+    ? `${value.toFixed(0)}° ± ${plusMinus.toFixed(1)}°`
+    : `${write(value, lengthUnit)} ± ${write(plusMinus, lengthUnit)}`;
+}
+
+function Further({ setUp }: { setUp: SetUp }) {
+  const unit = useUnit();
+  const { bounds, ifPushed, handProp, balance } = setUp;
+  const unsure = setUp.settings.filter(
+    (each) => (each.plusMinus ?? 0) > (each.unit === 'cm' ? 0.35 : 0.6),
+  );
+  return (
+    <dl className="further">
+      {bounds !== null && (
+        <>
+          <dt>Stance</dt>
+          <dd>
+            Works from {write(bounds.shortest.cm, unit)} ({bounds.shortest.reason}) to{' '}
+            {write(bounds.longest.cm, unit)} ({bounds.longest.reason}).
+          </dd>
+        </>
+      )}
+      {ifPushed !== null && (
+        <>
+          <dt>If pushed to {ifPushed.to}</dt>
+          <dd>{ifPushed.sentence}</dd>
+        </>
+      )}
+      {handProp !== null && (
+        <>
+          <dt>Under the hand</dt>
+          <dd>{sayProp(handProp, unit)}</dd>
+        </>
+      )}
+      {balance !== null && (
+        <>
+          <dt>Balance</dt>
+          <dd>
+            The weight point lies {write(balance.nearestEdgeCm, unit)} inside the base:{' '}
+            {write(balance.aheadCm, unit)} to its front, {write(balance.behindCm, unit)} to its
+            back, {write(balance.toLeftCm, unit)} to the left, {write(balance.toRightCm, unit)} to
+            the right.
+          </dd>
+        </>
+      )}
+      {unsure.length > 0 && (
+        <>
+          <dt>One standard error</dt>
+          <dd>
+            <ul className="plain-list">
+              {unsure.map((each) => (
+                <li key={each.id}>
+                  {each.id.replaceAll('-', ' ')} {writeBar(each, unit)}
+                </li>
+              ))}
+            </ul>
+          </dd>
+        </>
+      )}
+    </dl>
+  );
+}
+
+function sayProp(
+  { stack, shortCm, aboveCm, elbowBendDeg, trunkLiftDeg }: NonNullable<SetUp['handProp']>,
+  unit: LengthUnit,
+): string {
+  if (stack === null)
+    return `Nothing in the cupboard is high enough: ${write(shortCm, unit)} short.`;
+  if (stack.props.length === 0) return 'The floor.';
+  const pieces = stack.props.map((each) => `${each.name} at ${write(each.heightCm, unit)}`);
+  const bends = elbowBendDeg >= 1 ? ` The elbow bends ${elbowBendDeg.toFixed(0)}°.` : '';
+  const lifts = trunkLiftDeg >= 1 ? ` The trunk lifts ${trunkLiftDeg.toFixed(0)}°.` : '';
+  const above = aboveCm >= 0.5 ? `, ${write(aboveCm, unit)} above the hand’s own height` : '';
+  return `${pieces.join(' on ')}${above}.${bends}${lifts}`;
+}
