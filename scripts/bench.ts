@@ -1,8 +1,10 @@
 /** Median time of one set-up, in this Node.js; reported, never asserted. */
 import { readFileSync } from 'node:fs';
 import { checkPersonFile } from '../src/core/formats/personFile.ts';
-import { POSES } from '../src/core/poses/catalogue/index.ts';
+import { findPose, POSES } from '../src/core/poses/catalogue/index.ts';
 import loadHighs from 'highs';
+import { calcBody } from '../src/core/body/body.ts';
+import { calcMeasureSet } from '../src/core/measures/measureSet.ts';
 import { SIDES } from '../src/core/measures/protocol.ts';
 import type { PersonRecord } from '../src/core/person/person.ts';
 import { USUAL_PROPS } from '../src/core/props/propList.ts';
@@ -10,6 +12,9 @@ import { readSolution } from '../src/core/props/readSolution.ts';
 import { shareProps } from '../src/core/props/shareProps.ts';
 import { calcErrorBars } from '../src/core/setup/errorBars.ts';
 import { planPose, planSetUp } from '../src/core/setup/planSetUp.ts';
+import { PLAIN_RULES, recordOf, REFERENCE } from '../tests/support/people.ts';
+import { makeRandom } from '../tests/support/random.ts';
+import { searchSlowly } from '../tests/support/slowSearch.ts';
 import { settleAt } from '../src/core/solver/solve.ts';
 
 const WARM_UP = 6;
@@ -20,13 +25,16 @@ function quantile(sorted: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
 }
 
-function measure(run: () => void): {
+function measure(
+  run: () => void,
+  rounds = ROUNDS,
+): {
   readonly median: number;
   readonly low: number;
   readonly high: number;
 } {
-  for (let i = 0; i < WARM_UP; i += 1) run();
-  const times = Array.from({ length: ROUNDS }, () => {
+  for (let i = 0; i < Math.min(WARM_UP, rounds); i += 1) run();
+  const times = Array.from({ length: rounds }, () => {
     const start = performance.now();
     run();
     return performance.now() - start;
@@ -91,6 +99,25 @@ if (plan.kind === 'planned') {
       }),
     );
   }
+}
+
+const reference = recordOf(REFERENCE);
+const body = calcBody(calcMeasureSet(reference.readings));
+const lunge = findPose('high-lunge');
+if (body.ok && lunge !== null) {
+  const { hipCentreDistance } = body.value;
+  const slowTask = {
+    pose: lunge,
+    body: body.value,
+    ranges: REFERENCE,
+    stance: null,
+    width: () => hipCentreDistance,
+  };
+  const slow = measure(() => searchSlowly(slowTask, makeRandom(1)), 3);
+  const ours = measure(() => planSetUp(reference, lunge.id, 'right', PLAIN_RULES));
+  show('high lunge by the slow multi-start search', slow);
+  show('the same high lunge by the solver', ours);
+  console.log(`the solver is ${(slow.median / ours.median).toFixed(0)} times as fast`);
 }
 
 const solver = await loadHighs();
