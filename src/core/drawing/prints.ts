@@ -1,0 +1,77 @@
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { SetUp } from '../setup/setUp.ts';
+import type { Point } from './shapes.ts';
+import { getValue, mark, onPlan, sideName, type Sheet } from './sheetFrame.ts';
+
+/** A sole's outline seen from above, from the foot's landmarks: heel, waist, ball and toes. */
+const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
+  [0.0, -0.12],
+  [0.02, -0.26],
+  [0.12, -0.34],
+  [0.3, -0.3],
+  [0.5, -0.36],
+  [0.7, -0.5],
+  [0.84, -0.46],
+  [0.94, -0.3],
+  [0.99, -0.08],
+  [1.0, 0.12],
+  [0.98, 0.32],
+  [0.88, 0.44],
+  [0.72, 0.46],
+  [0.56, 0.26],
+  [0.4, 0.2],
+  [0.22, 0.3],
+  [0.1, 0.34],
+  [0.02, 0.24],
+  [0, 0.08],
+];
+
+export function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
+  const { setUp } = sheet;
+  const side = sideName(setUp, place);
+  const ball = mark(setUp, `ball${side}`);
+  const toe = mark(setUp, `toe${side}`);
+  // Ball to toe lies on the floor whatever the heel does: 0.28 of the foot.
+  const length = Math.hypot(toe[0] - ball[0], toe[1] - ball[1]) / 0.28;
+  const ux = (toe[0] - ball[0]) / (length * 0.28);
+  const uy = (toe[1] - ball[1]) / (length * 0.28);
+  // Big toe toward the body's midline: to the left of a right foot.
+  const inner = side === 'Right' ? 1 : -1;
+  const width = widthOfPrint(setUp, place);
+  return SOLE_OUTLINE.map(([share, across]) => {
+    const ahead = (share - 1) * length;
+    const side2 = across * width * inner;
+    return onPlan(sheet, toe[0] + ux * ahead - uy * side2, toe[1] + uy * ahead + ux * side2);
+  });
+}
+
+/** The foot's width, read back from its outline in the set-up. */
+function widthOfPrint(setUp: SetUp, place: 'front' | 'back'): number {
+  const points = setUp.footprints?.[place] ?? [];
+  let widest = 0;
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    const [a, b] = [points[i]!, points[i + 1]!];
+    widest = Math.max(widest, Math.hypot(a[0] - b[0], a[1] - b[1]));
+  }
+  return widest;
+}
+
+const BLOCK_ON_PLAN = { along: 15, across: 7.5 } as const;
+
+/** Where props stand under the hands, seen from above. */
+export function findHandPlaces(sheet: Sheet, pose: PoseDefinition): Point[][] {
+  const { setUp } = sheet;
+  if (getValue(setUp, 'hand-height') === null) return [];
+  const places = (['front', 'back'] as const).filter((place) => pose.arms[place].reach === 'down');
+  return places.map((place) => {
+    const [x, y] = mark(setUp, `hand${sideName(setUp, place)}`);
+    const { along, across } = BLOCK_ON_PLAN;
+    const corners = [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ] as const;
+    return corners.map(([sx, sy]) => onPlan(sheet, x + (sx * along) / 2, y + (sy * across) / 2));
+  });
+}

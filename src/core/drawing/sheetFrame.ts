@@ -1,0 +1,120 @@
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { LandmarkCm, SetUp, SettingId } from '../setup/setUp.ts';
+import type { LengthUnit } from '../units/readQuantity.ts';
+import type { Point, Shape } from './shapes.ts';
+import { toPlan, type View } from './view.ts';
+
+/** How a set-up is to be drawn. */
+export interface SheetOptions {
+  readonly unit: LengthUnit;
+  /** Height of a label in mm; numbers are larger by their own size. */
+  readonly labelMm: number;
+}
+
+export const NUMBER_SIZE = 1.75;
+/** Everything one sheet is drawn from. */
+export interface Sheet {
+  readonly setUp: SetUp;
+  readonly view: View;
+  readonly options: SheetOptions;
+  /** Vertical place of the mat's middle line. */
+  readonly planY: number;
+  readonly mat: NonNullable<SetUp['mat']>;
+  /** Distance of the front heel from the mat's front edge, cm. */
+  readonly heelMark: number;
+}
+
+export function getValue(setUp: SetUp, id: SettingId): number | null {
+  return setUp.settings.find((each) => each.id === id)?.value ?? null;
+}
+
+export const mark = (setUp: SetUp, name: string): LandmarkCm => setUp.landmarks[name]!;
+export const sideName = (setUp: SetUp, place: 'front' | 'back'): 'Left' | 'Right' =>
+  (setUp.side === 'left') === (place === 'front') ? 'Left' : 'Right';
+
+/** Where a landmark stands on the mat, cm. */
+export function planPoint(setUp: SetUp, name: string): readonly [number, number] {
+  const [x, y] = mark(setUp, name);
+  return [x, y];
+}
+
+export function onPlan(sheet: Sheet, x: number, y: number): Point {
+  const [px, py] = toPlan(sheet.view, x, y - matMiddle(sheet.setUp));
+  return [px, py + sheet.planY];
+}
+
+/** The mat is laid so that feet and props lie in the middle of its width. */
+export function matMiddle(setUp: SetUp): number {
+  const feet = [...(setUp.footprints?.front ?? []), ...(setUp.footprints?.back ?? [])];
+  const ys = feet.map(([, y]) => y);
+  if (getValue(setUp, 'hand-height') !== null) {
+    for (const hand of ['handLeft', 'handRight']) {
+      const [, y, z] = mark(setUp, hand);
+      if (z <= (getValue(setUp, 'hand-height') ?? 0) + 5) ys.push(y);
+    }
+  }
+  return (Math.min(...ys) + Math.max(...ys)) / 2;
+}
+
+export const line = (role: string, ...points: Point[]): Shape => ({ kind: 'line', role, points });
+
+export function text(
+  sheet: Sheet,
+  role: string,
+  at: Point,
+  words: string,
+  size: number,
+  anchor: 'start' | 'middle' | 'end' = 'middle',
+  setting?: SettingId,
+): Shape {
+  return {
+    kind: 'text',
+    role,
+    at,
+    text: words,
+    size: size * sheet.options.labelMm,
+    anchor,
+    ...(setting === undefined ? {} : { setting }),
+  };
+}
+
+/** A number with its plain words beneath it. */
+export function labelled(
+  sheet: Sheet,
+  at: Point,
+  number: string,
+  words: string,
+  anchor: 'start' | 'middle' | 'end',
+  setting: SettingId,
+): Shape[] {
+  const label = sheet.options.labelMm;
+  return [
+    text(sheet, 'number', at, number, NUMBER_SIZE, anchor, setting),
+    text(sheet, 'label', [at[0], at[1] + label * 1.35], words, 1, anchor),
+  ];
+}
+
+export const BACK_PARTS = {
+  'back-heel-from-mat-edge': 'heel',
+  'back-ball-from-mat-edge': 'ball',
+  'back-knee-from-mat-edge': 'knee',
+} as const;
+type BackMark = keyof typeof BACK_PARTS;
+const BACK_MARKS = Object.keys(BACK_PARTS) as BackMark[];
+
+/** What the back end is marked at: heel, ball or knee; null when only one foot stands. */
+export const findBackMark = (setUp: SetUp): BackMark | null =>
+  BACK_MARKS.find((id) => getValue(setUp, id) !== null) ?? null;
+
+export const isKneeling = ({ backContact }: PoseDefinition): boolean =>
+  backContact !== 'flat' &&
+  backContact !== 'ball' &&
+  backContact !== 'lifted' &&
+  backContact !== 'on-front-leg';
+
+/** The weight point: an ink cross in a ring. */
+export const cross = ([x, y]: Point): Shape[] => [
+  { kind: 'circle', role: 'weight', centre: [x, y], radius: 2.1 },
+  line('weight', [x - 3.4, y], [x + 3.4, y]),
+  line('weight', [x, y - 3.4], [x, y + 3.4]),
+];
