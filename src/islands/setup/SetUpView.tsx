@@ -1,30 +1,26 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect } from 'react';
 import { drawSheet } from '../../core/drawing/sheet.ts';
-import { getProtocol, isMeasureId } from '../../core/measures/protocols/index.ts';
-import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
 import { findLyingPose, type LyingPose } from '../../core/poses/lyingCatalogue.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
-import type { Problem } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
-import { metresFromCm } from '../../core/units/brands.ts';
-import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
-import { saveFile } from '../shared/saveFile.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord, useUnit } from '../shared/useRecord.ts';
+import { Beside } from './Beside.tsx';
 import { FurtherView } from './FurtherView.tsx';
+import { NoSetUp } from './NoSetUp.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
-import { SettingsList, Working } from './SettingsList.tsx';
+import { SettingsList } from './SettingsList.tsx';
 import { SheetDrawing } from './SheetDrawing.tsx';
 import { useIsNarrow } from './useIsNarrow.ts';
 import { usePlanned } from './usePlanned.ts';
-import { Vessels } from './Vessels.tsx';
 
 /** The set-up sheet: pose, side, the measured drawing, what is asked and what is left. */
 export function SetUpView() {
@@ -295,186 +291,4 @@ function NumbersOnly({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
       {setUp.problems.length > 0 && <ProblemList problems={setUp.problems} />}
     </div>
   );
-}
-
-interface BesideProps {
-  pose: PoseDefinition | null;
-  setUp: SetUp;
-  record: PersonRecord;
-  /** What is looked up only when it is opened. */
-  onward: ReactNode;
-}
-
-function Beside({ pose, setUp, record, onward }: BesideProps) {
-  const unit = useUnit();
-  const solved = setUp.status !== 'failed';
-  return (
-    <aside className="beside">
-      {solved && pose !== null && (
-        <>
-          <h2>What it asks, and what is left</h2>
-          <Vessels joints={setUp.joints} side={setUp.side} />
-          <h2>Set it in this order</h2>
-          <SettingsList setUp={setUp} unit={unit} />
-          <MatFit setUp={setUp} unit={unit} />
-          {setUp.problems.length > 0 && (
-            <>
-              <h2>To know</h2>
-              <ProblemList problems={setUp.problems} />
-            </>
-          )}
-        </>
-      )}
-      {setUp.adaptations.length > 0 && (
-        <>
-          <h2>Changed for this person</h2>
-          <ul className="plain-list">
-            {setUp.adaptations.map((each) => (
-              <li key={each.caution}>
-                <strong>{each.name}.</strong> {each.change}{' '}
-                <span className="quiet">{each.reason}</span>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {setUp.cautions.length > 0 && (
-        <>
-          <h2>With this person</h2>
-          <ul className="plain-list">
-            {setUp.cautions.map((each) => (
-              <li key={each.id}>
-                <strong>{each.name}.</strong> {each.advice}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {solved && onward}
-      {solved && pose !== null && <More pose={pose} setUp={setUp} record={record} />}
-    </aside>
-  );
-}
-
-/** Whether the stance fits the mat, in the teacher's units. */
-function MatFit({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
-  if (setUp.mat === null || !setUp.mat.fits) return null;
-  const { lengthCm, widthCm } = setUp.mat;
-  const size = [lengthCm, widthCm].map((cm) => writeLength(metresFromCm(cm), unit, 0)).join(' by ');
-  return <p className="quiet">It fits a mat of {size}.</p>;
-}
-
-function More({
-  pose,
-  setUp,
-  record,
-}: {
-  pose: PoseDefinition;
-  setUp: SetUp;
-  record: PersonRecord;
-}) {
-  const [mark] = useState(() => new Date().toISOString().slice(0, 10));
-  const fileName = `${record.person.name} ${pose.id} ${setUp.side} ${mark}.json`;
-  return (
-    <>
-      <details className="more">
-        <summary>How the depth was found</summary>
-        <Working steps={setUp.depth?.working ?? []} />
-      </details>
-      <details className="more">
-        <summary>What to look at, in order</summary>
-        <ol className="look-list">
-          {pose.lookAt.map((each) => (
-            <li key={each.at}>
-              <strong>{each.at}.</strong> {each.look} <span className="quiet">{each.change}</span>
-            </li>
-          ))}
-        </ol>
-      </details>
-      <details className="more">
-        <summary>In and out</summary>
-        <p>{pose.wayIn.join(' ')}</p>
-        <p>{pose.wayOut.join(' ')}</p>
-      </details>
-      <details className="more">
-        <summary>Which measures it rests on</summary>
-        <ul className="plain-list">
-          {setUp.provenance.measures.map((each) => (
-            <li key={`${each.measure} ${each.side ?? ''}`}>
-              {getProtocol(each.measure).name}
-              {each.side === null ? '' : `, ${each.side}`}: {each.value.toFixed(1)} ±{' '}
-              {each.error.toFixed(1)} <span className="quiet">{each.source.replace('-', ' ')}</span>
-            </li>
-          ))}
-        </ul>
-      </details>
-      <div className="button-row">
-        <button
-          type="button"
-          className="button plain"
-          onClick={() => {
-            saveFile(fileName, `${JSON.stringify(setUp, null, 2)}\n`);
-          }}
-        >
-          Save this set-up as a file
-        </button>
-      </div>
-      <p className="quiet">
-        Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a
-        diagnosis: pain, numbness or a catching joint ends the pose.
-      </p>
-    </>
-  );
-}
-
-interface NoSetUpProps {
-  personId: string;
-  problems: readonly Problem[];
-  working: boolean;
-  onProvisional: () => void;
-}
-
-/** Why there is nothing to draw yet, and the way on. */
-function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpProps) {
-  if (problems.length === 0) return <p className="quiet">{working ? 'Working it out…' : ''}</p>;
-  const missing = problems.filter((each) => each.code === 'missing-measure');
-  const first = SHORT_ROUND.find((measure) =>
-    missing.some((each) => each.path.startsWith(measure)),
-  );
-  const measure = `/measure?id=${encodeURIComponent(personId)}`;
-  return (
-    <div className="empty">
-      <h2>{missing.length > 0 ? 'Not yet' : 'No set-up'}</h2>
-      {missing.length > 0 ? (
-        <>
-          <p>This pose needs a few more readings:</p>
-          <ul className="plain-list">
-            {missing.map((each) => (
-              <li key={each.path}>{nameMissing(each.path)}</li>
-            ))}
-          </ul>
-          <div className="button-row">
-            <a className="button" href={first === undefined ? measure : `${measure}&step=${first}`}>
-              Measure now
-            </a>
-            <button type="button" className="button plain" onClick={onProvisional}>
-              A provisional set-up
-            </button>
-          </div>
-          <p className="quiet">
-            Provisional: what is missing is taken from a stiff body and marked. It needs stature,
-            trochanter height, hip opening and straight-leg raise.
-          </p>
-        </>
-      ) : (
-        <ProblemList problems={problems} />
-      )}
-    </div>
-  );
-}
-
-function nameMissing(path: string): string {
-  const [id = '', side] = path.split(' ');
-  const name = isMeasureId(id) ? getProtocol(id).name : id;
-  return side === undefined ? name : `${name}, ${side}`;
 }
