@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { recordOf, STIFF } from '../support/people.ts';
+import type { SetUp } from '../../src/core/setup/setUp.ts';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'stillwater-'));
@@ -25,6 +26,41 @@ describe('the plan command', () => {
     const { status, stdout } = plan('--person', marit, '--pose', 'warrior-two', '--side', 'right');
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({ format: 'stillwater.set-up', status: 'solved' });
+  });
+
+  it('tells a set-up in full: ±, bounds, what gives, the prop under the hand', () => {
+    const { stdout } = plan('--person', marit, '--pose', 'triangle', '--side', 'left');
+    const { settings, bounds, ifPushed, handProp, loads, depth } = JSON.parse(stdout) as SetUp;
+    for (const { plusMinus } of settings) expect(plusMinus).toBeGreaterThanOrEqual(0.3);
+    expect(depth!.plusMinus).toBeGreaterThanOrEqual(0.5);
+    expect(bounds!.shortest.cm).toBeLessThan(bounds!.longest.cm);
+    expect(ifPushed!.sentence.length).toBeGreaterThan(10);
+    expect(handProp!.neededCm).toBe(settings.find((each) => each.id === 'hand-height')!.value);
+    expect(loads.map((each) => each.joint).sort()).toEqual(['hip', 'hip', 'knee', 'knee']);
+  });
+
+  it('takes a level, and a lying form, and prints a drawing at 1:10', () => {
+    const level = plan(
+      '--person',
+      marit,
+      '--pose',
+      'warrior-three',
+      '--side',
+      'left',
+      '--level',
+      'hands-on-blocks',
+    );
+    expect(JSON.parse(level.stdout)).toMatchObject({ level: 'hands-on-blocks', status: 'solved' });
+    const wrong = plan('--person', marit, '--pose', 'pyramid', '--side', 'left', '--level', 'sky');
+    expect(wrong.status).toBe(1);
+    expect(wrong.stderr).toContain('this pose has no level called “sky”');
+    const lying = plan('--person', marit, '--pose', 'staff', '--side', 'left');
+    expect(JSON.parse(lying.stdout)).toMatchObject({ pose: 'staff', status: 'solved' });
+    const drawn = plan('--person', marit, '--pose', 'pyramid', '--side', 'left', '--svg', 'front');
+    expect(drawn.stdout.startsWith('<svg xmlns="http://www.w3.org/2000/svg" width="')).toBe(true);
+    expect(
+      plan('--person', marit, '--pose', 'pyramid', '--side', 'left', '--svg', 'up').status,
+    ).toBe(2);
   });
 
   it('exits 0 for a failed solve too: it is an answer', () => {
