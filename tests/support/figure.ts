@@ -37,6 +37,7 @@ export const STANDING: Posture = {
   backHipAbduction: 0,
   backHipRotation: 0,
   backKneeOut: 0,
+  frontKneeDrift: 0,
 };
 
 export const ARM_OUT: ArmPlan = { reach: 'out', bears: false, clearFrontFoot: null };

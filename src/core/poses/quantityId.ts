@@ -10,6 +10,7 @@ export type QuantityId =
   | 'knees-differ'
   | 'front-knee-ahead-of-ankle'
   | 'front-knee-beside-ankle'
+  | 'front-knee-drift'
   | 'front-leg-lean-along'
   | 'front-leg-lean-across'
   | 'back-knee-out'

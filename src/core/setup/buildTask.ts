@@ -167,6 +167,7 @@ function buildStart(
     backHipAbduction: radiansFromDegrees(abduction),
     backHipRotation: radiansFromDegrees(rotation),
     backKneeOut: Math.PI / 4,
+    frontKneeDrift: 0,
     ...held,
     stance,
   };

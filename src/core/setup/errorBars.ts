@@ -9,7 +9,7 @@ import { layOnMat } from './mat.ts';
 import { calcNumbers, toPoseRequest, type Plan } from './planSetUp.ts';
 import { calcSettings } from './settings.ts';
 import type { SettingId } from './setUp.ts';
-import { solvePose, type PoseHints } from './solvePose.ts';
+import { hintsOf, solvePose } from './solvePose.ts';
 
 /** Every number of a set-up by its id, the depth under `depth`; limits, and who limits. */
 interface Outcome {
@@ -57,18 +57,13 @@ function replaceValue(
   return new Map([...set, [measureKey(measure, side), replaced]]);
 }
 
-function hintsOf({ answer }: Plan): PoseHints {
-  const { found, first } = answer;
-  return { first: first?.hints ?? null, last: found.kind === 'held' ? found.hints : null };
-}
-
 /** The same plan with another measure set; null when it cannot be held any more. */
 function solveWith(plan: Plan, set: MeasureSet): Outcome | null {
   const numbers = calcNumbers(set, plan.request);
   if (!numbers.ok) return null;
   const { body } = numbers.value;
   const request = toPoseRequest(plan.request, numbers.value);
-  const { built, found } = solvePose(request, hintsOf(plan));
+  const { built, found } = solvePose(request, hintsOf(plan.answer));
   if (found.kind === 'cannot') return null;
   const { skeleton } = found.answer;
   const { figure, limits } = built.task;
@@ -138,9 +133,11 @@ export function calcErrorBars(plan: Plan): ErrorBars | null {
     );
     const moves = new Map<SettingId | 'depth', number>();
     for (const [id, at] of base.values) {
-      const up = (both[0]?.values.get(id) ?? at) - at;
-      const down = at - (both[1]?.values.get(id) ?? at);
-      moves.set(id, (up + down) / 2);
+      const [more, less] = both.map((each) => each?.values.get(id));
+      // Where one of the two cannot be held, the other tells alone.
+      const up = more === undefined ? null : more - at;
+      const down = less === undefined ? null : at - less;
+      moves.set(id, ((up ?? down ?? 0) + (down ?? up ?? 0)) / 2);
     }
     influences.push({ measure, side, error, moves });
   }

@@ -88,6 +88,8 @@ export function findDepth(
       { quantity, from: fromOwn(easiest), to: fromOwn(textbook) },
       { toSpare: radiansFromDegrees(toSpareDeg), wishesWithin },
       near,
+      // A task like one solved before lies near its answer, or is not worth a walk.
+      hints === null,
     );
   const holdsDepth = (answer: Answer): boolean => answer.kept && depthOf(answer) >= easiest;
 

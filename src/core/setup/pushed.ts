@@ -106,7 +106,9 @@ function slacken(
     near('trunk-lean-along', COST.chest),
     near('trunk-lean-across', COST.rounding),
     ...(pose.chestTarget === null ? [] : [near('chest-turn', COST.chest)]),
-    ...(stacksKnee(pose) ? [near('front-knee-beside-ankle', COST.drift)] : []),
+    ...(stacksKnee(pose)
+      ? [near('front-knee-beside-ankle', COST.drift), near('front-knee-drift', COST.drift, 0)]
+      : []),
     ...(heelGives ? [near('back-heel-lift', heelAngle(task), 0)] : []),
   ];
   return {
@@ -123,6 +125,7 @@ function slacken(
     eases: eases.filter((each) => !taken.has(each.quantity)),
     free: [
       ...task.free.filter((part) => parts[part] === undefined),
+      ...(stacksKnee(pose) ? (['frontKneeDrift'] as const) : []),
       ...(heelGives ? (['backHeelLift'] as const) : []),
     ],
   };

@@ -40,12 +40,27 @@ export interface PoseAnswer {
   readonly legsFrom: PoseDefinition | null;
   /** How deep the pose that it rests on could have gone, in that pose's own depth. */
   readonly legsDeepest: number | null;
+  /** The pose that gave the legs, asked as deep as it was in the end, and its answer. */
+  readonly legs: { readonly pose: PoseDefinition; readonly answer: PoseAnswer } | null;
+  /** The share of its first depth that was kept. */
+  readonly keptShare: number;
 }
 
-/** Where a like task was solved before: each stage starts there. */
+/** Where a like task was solved before: each stage starts there, and nothing gives way anew. */
 export interface PoseHints {
   readonly first: DepthHints | null;
   readonly last: DepthHints | null;
+  readonly keptShare: number;
+  readonly legs: { readonly pose: PoseDefinition; readonly hints: PoseHints } | null;
+}
+
+export function hintsOf({ found, first, keptShare, legs }: PoseAnswer): PoseHints {
+  return {
+    first: first?.hints ?? null,
+    last: found.kind === 'held' ? found.hints : null,
+    keptShare,
+    legs: legs === null ? null : { pose: legs.pose, hints: hintsOf(legs.answer) },
+  };
 }
 
 /**
@@ -92,13 +107,14 @@ export function solvePose(request: PoseRequest, hints: PoseHints | null = null):
   const { restsOn } = request.pose;
   if (restsOn === undefined) return solveOn(request, findHeldStance(request), null, hints);
   const base = withLevel(getPose(restsOn.pose), restsOn.level ?? null);
-  const standOn = (pose: PoseDefinition): PoseAnswer => {
-    const legs = solvePose({ ...request, pose });
+  const standOn = (pose: PoseDefinition, legHints: PoseHints | null = null): PoseAnswer => {
+    const legs = solvePose({ ...request, pose }, legHints);
     if (legs.found.kind === 'cannot') return { ...legs, first: null, legsFrom: base };
     const { skeleton } = legs.found.answer;
     const on = solveOn(request, holdLegs(skeleton, base), skeleton.posture, hints);
-    return { ...on, legsDeepest: legs.found.deepest };
+    return { ...on, legsDeepest: legs.found.deepest, legs: { pose, answer: legs } };
   };
+  if (hints?.legs) return standOn(hints.legs.pose, hints.legs.hints);
   const whole = standOn(base);
   const { legsDeepest } = whole;
   if (whole.found.kind === 'held' || legsDeepest === null) return whole;
@@ -122,7 +138,7 @@ function solveOn(
 ): PoseAnswer {
   const { pose, body, ranges, side, rules } = request;
   const built = buildTask(pose, body, ranges, side, rules, held, near);
-  const common = { legsFrom: null, legsDeepest: null };
+  const common = { legsFrom: null, legsDeepest: null, legs: null, keptShare: 1 };
   if (pose.firstDepth === null) {
     const found = findStage(request, built.task, pose.depth, hints?.last ?? null);
     return { ...common, built, found, first: null };
@@ -132,12 +148,14 @@ function solveOn(
   const reached = getQuantity(pose.firstDepth.quantity).calc(first.answer.skeleton);
   let { task } = built;
   let found: DepthAnswer = first;
-  for (const share of GIVING_WAY) {
+  let keptShare = 1;
+  for (const share of hints === null ? GIVING_WAY : [hints.keptShare]) {
+    keptShare = share;
     task = holdDepth(built.task, pose.firstDepth, share * reached, first);
     found = findStage(request, task, pose.depth, hints?.last ?? null);
     if (found.kind === 'held') break;
   }
-  return { ...common, built: { ...built, task }, found, first };
+  return { ...common, built: { ...built, task }, found, first, keptShare };
 }
 
 /** Shares of what comes first that are tried in turn until what comes last can be held. Our choice. */

@@ -65,6 +65,7 @@ const reachAtKnee = (thigh: number, shank: number, kneeFlexionRad: number): numb
  * @param hip hip centre, world
  * @param pelvis pelvis frame, world
  * @param heldKnee bend a straight leg is held at, radians; null = the knee bends as it must
+ * @param drift turn of the knee inward, out of the plane that holds the foot's direction
  */
 export function poseLeg(
   figure: Figure,
@@ -73,12 +74,14 @@ export function poseLeg(
   hip: Vec3,
   foot: FootPose,
   heldKnee: number | null,
+  drift = 0,
 ): LegPose {
   const { thighFootAngle } = figure[place];
   const side = CANONICAL_SIDE[place];
   // The foot points outward of the knee, so the knee points inward of the foot.
   const turnOfKnee = (legDown: Vec3, kneeFlexion: number): Vec3 => {
-    const inward = (side === 'right' ? -1 : 1) * thighFootAngle * straightShare(kneeFlexion);
+    const byFoot = thighFootAngle * straightShare(kneeFlexion);
+    const inward = (side === 'right' ? -1 : 1) * (byFoot + drift);
     return inward === 0 ? foot.pointing : turnAbout(foot.pointing, legDown, inward);
   };
   return bendLeg(figure, place, pelvis, hip, foot, heldKnee, turnOfKnee);

@@ -18,6 +18,8 @@ export interface Parts {
   readonly backHipRotation: number;
   /** Of a back knee whose foot rests on the front leg: 0 = ahead, + = out to its own side. */
   readonly backKneeOut: number;
+  /** Of the front knee out of the plane of hip, ankle and foot, + inward; 0 unless it is pushed. */
+  readonly frontKneeDrift: number;
 }
 
 export type PartId = keyof Parts;
@@ -63,6 +65,7 @@ export function stepPosture(from: Posture, step: Float64Array, free: readonly Pa
     backHipAbduction: from.backHipAbduction,
     backHipRotation: from.backHipRotation,
     backKneeOut: from.backKneeOut,
+    frontKneeDrift: from.frontKneeDrift,
   };
   for (let i = 0; i < free.length; i += 1) next[free[i]!] += step[PELVIS_AND_TRUNK + i]!;
   return next;
@@ -78,6 +81,7 @@ const PARTS = [
   'backHipAbduction',
   'backHipRotation',
   'backKneeOut',
+  'frontKneeDrift',
 ] as const satisfies readonly PartId[];
 
 /** Whether two postures differ in nothing but the spine: then their legs are the same. */

@@ -1,6 +1,6 @@
 import type { Rotation } from '../geometry/rotation.ts';
 import { FOOT } from '../body/proportions.ts';
-import { distance, dot, normalise, subtract, type Vec3 } from '../geometry/vector.ts';
+import { cross, distance, dot, normalise, subtract, type Vec3 } from '../geometry/vector.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { Skeleton } from './skeleton.ts';
 
@@ -53,6 +53,13 @@ const calcBackLegUp = ({ legs: { back } }: Skeleton): Vec3 =>
 
 const calcFrontLegUp = ({ legs: { front } }: Skeleton): Vec3 =>
   normalise(subtract(front.hip, front.foot.ankle));
+
+/** Sideways distance of the front knee from the plane through hip, ankle and foot direction, + inward. */
+function calcKneeDrift({ legs: { front } }: Skeleton): number {
+  const legDown = normalise(subtract(front.foot.ankle, front.hip));
+  const outward = normalise(cross(legDown, front.foot.pointing));
+  return -dot(subtract(front.knee, front.foot.ankle), outward);
+}
 
 /** Horizontal distance along the mat from the weight line back to the hips, and on to the knees. */
 const calcHipArm = (s: Skeleton): number => s.centreOfMass[0] - s.posture.pelvisCentre[0];
@@ -107,6 +114,7 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     'the front knee beside its ankle',
     (s) => s.legs.front.knee[1] - s.legs.front.foot.ankle[1],
   ),
+  'front-knee-drift': lengthOf('the front knee’s drift inward', calcKneeDrift),
   'front-leg-lean-along': angle('the standing leg’s lean along the mat', (s) =>
     asin(calcFrontLegUp(s)[0]),
   ),

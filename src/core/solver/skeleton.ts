@@ -184,7 +184,15 @@ function poseLegs(
   const { straightKnee } = contacts;
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
-  const front = poseLeg(figure, 'front', pelvis, frontHip, feet.front, straightKnee.front);
+  const front = poseLeg(
+    figure,
+    'front',
+    pelvis,
+    frontHip,
+    feet.front,
+    straightKnee.front,
+    posture.frontKneeDrift,
+  );
   const back = poseBackLeg(figure, contacts, posture, backHip, feet.back, front);
   return { front, back };
 }

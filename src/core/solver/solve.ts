@@ -184,6 +184,7 @@ export interface Way {
  * Takes one quantity as far along its way as every must allows.
  *
  * @param near a posture to start from; the pose's own starts are tried when it fails
+ * @param walks whether to walk on from a dead end, which is slow
  * @returns the farthest posture found; not kept when there is none on the whole way
  */
 export function reachFarthest(
@@ -191,10 +192,11 @@ export function reachFarthest(
   way: Way,
   aim: Omit<Aim, 'toward'>,
   near: Posture | null,
+  walks = true,
 ): Answer {
   const toward = { quantity: way.quantity, value: way.to, hold: false };
   const pulled = runNear(task, { ...aim, toward }, near);
-  return pulled.kept ? pulled : walkFarthest(task, way, aim, pulled);
+  return pulled.kept || !walks ? pulled : walkFarthest(task, way, aim, pulled);
 }
 
 /** Shares of its way that a pull which ran into a dead end steps back by, in turn. */

@@ -61,6 +61,14 @@ describe('if pushed', () => {
     expect([...costs].sort((a, b) => b - a)).toEqual(costs);
   });
 
+  it('the front knee of a stiff body drifts in, not out, when warrior II is forced', () => {
+    const drift = full(STIFF, 'warrior-two').ifPushed!.gives.find(
+      (each) => each.id === 'knee-drifts',
+    );
+    expect(drift!.amount).toBeGreaterThan(2);
+    expect(drift!.unit).toBe('cm');
+  });
+
   it('a stiffer body gives more at the same depth', () => {
     const total = (measures: Measures): number =>
       full(measures, 'high-lunge').ifPushed!.gives.reduce((sum, each) => sum + each.cost, 0);
