@@ -85,6 +85,8 @@ const TOO_LITTLE_WORK = 0.7;
 /** No stance is looked for beyond this, metres. */
 const LONGEST_STANCE = 2;
 const SHORTEST_STANCE = 0.1;
+/** A stance this near to where the search ends was stopped by it, and by no joint, metres. */
+const AT_SEARCHED_END = 0.005;
 const HALVINGS = 9;
 
 /**
@@ -109,6 +111,11 @@ function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds 
   const reach = (to: number): Answer =>
     reachFarthest(open, { quantity: 'stance', from: posture.stance, to }, aim, posture);
   const name = (at: Answer): string => {
+    const { stance } = at.skeleton.posture;
+    const ends = [SHORTEST_STANCE, LONGEST_STANCE];
+    if (ends.some((end) => Math.abs(stance - end) < AT_SEARCHED_END)) {
+      return 'no joint sets an end to it';
+    }
     const limiting = findLimiting(calcJointReports(at.skeleton, open.limits, side));
     const spareLeft = limiting?.toSpareDeg ?? Infinity;
     if (limiting === null || spareLeft > spare + 1) return 'the legs cannot reach further';

@@ -71,8 +71,9 @@ function findElbow(
   return addScaled(addScaled(shoulder, down, along), outward, bulge);
 }
 
-/** Hands at the breastbone fold the arm to this share of its reach. Our modelling choice. */
-const FOLDED_SHARE = 0.45;
+/** Hands at the breastbone: ahead of and below the shoulder line, as shares of the reach. Our choice. */
+const FOLDED_AHEAD = 0.25;
+const FOLDED_BELOW = 0.15;
 
 /** Where an arm that bears nothing points. */
 function findDirection(
@@ -97,10 +98,17 @@ function findDirection(
 }
 
 /** A hand at the breastbone, the elbow out to its side. */
-function foldArm(place: Place, chest: Rotation, shoulder: Vec3, reach: number): ArmPose {
+function foldArm(
+  place: Place,
+  chest: Rotation,
+  shoulder: Vec3,
+  reach: number,
+  halfShoulders: number,
+): ArmPose {
   const outward = scale(chest.left, place === 'back' ? 1 : -1);
-  const toBreastbone = normalise(addScaled(chest.forward, outward, -1));
-  const palm = addScaled(shoulder, toBreastbone, FOLDED_SHARE * reach);
+  const midline = addScaled(shoulder, outward, -halfShoulders);
+  const ahead = addScaled(midline, chest.forward, FOLDED_AHEAD * reach);
+  const palm = addScaled(ahead, chest.up, -FOLDED_BELOW * reach);
   return bendTo(shoulder, palm, reach, outward);
 }
 
@@ -124,7 +132,9 @@ export function poseArm(
   backKnee: Vec3,
 ): ArmPose {
   const reach = figure[place].armReach;
-  if (plan.reach === 'folded') return foldArm(place, chest, shoulder, reach);
+  if (plan.reach === 'folded') {
+    return foldArm(place, chest, shoulder, reach, figure.halfShoulders);
+  }
   if (plan.reach !== 'down') {
     const toward = findDirection(place, plan.reach, chest, shoulder, backKnee);
     return {

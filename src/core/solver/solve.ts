@@ -7,6 +7,7 @@ import {
   calcMusts,
   calcPreferences,
   findLargestExcess,
+  toScaled,
   type Aim,
   type Musts,
 } from './residuals.ts';
@@ -156,21 +157,40 @@ class Run {
   }
 }
 
+/** A pull counts as at its end when it is short by less than this, degrees or centimetres. */
+const AT_THE_END = 0.01;
+/** Of two starts that pull as far as each other, the cheaper one's answer stays. */
+const FARTHER = 0.02;
+
+/** How far a pull fell short of its end, degrees or centimetres; 0 when nothing was pulled. */
+function findShort({ toward }: Aim, { skeleton }: Answer): number {
+  if (toward === null || toward.hold) return 0;
+  const { quantity, value } = toward;
+  return Math.abs(toScaled(quantity, value - getQuantity(quantity).calc(skeleton)));
+}
+
 /**
- * Drafts from every start, then corrects them, cheapest first, until one keeps every
- * must; the least broken one if none does.
+ * Drafts from every start, then corrects them, cheapest first, until one keeps every must
+ * and a pull is at its end. A pull that falls short is tried from every start, because
+ * the cheapest draft is not always the one that comes farthest.
+ *
+ * @returns the farthest answer that keeps every must; the least broken one if none does
  */
 function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
   const run = new Run(task, aim);
   const drafts = starts.map((start) => run.draft(start)).sort((a, b) => a.cost - b.cost);
+  let farthest: Answer | null = null;
   let least: Answer | null = null;
   for (const draft of drafts) {
     const answer = run.correct(draft);
-    if (answer.kept) return answer;
     if (least === null || answer.excess < least.excess) least = answer;
+    if (!answer.kept) continue;
+    const short = findShort(aim, answer);
+    if (farthest === null || short < findShort(aim, farthest) - FARTHER) farthest = answer;
+    if (short < AT_THE_END) break;
   }
   if (least === null) throw new Error('A pose needs at least one start');
-  return least;
+  return farthest ?? least;
 }
 
 /** How far a quantity is to be taken: from where it is easy to where it ends, radians or metres. */

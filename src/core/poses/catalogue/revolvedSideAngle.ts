@@ -1,6 +1,38 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STACKED_KNEE, STRAIGHT_AHEAD } from './schools.ts';
 
+/** What every level keeps: a stacked knee, and a pelvis that turns and drops a little at most. */
+const LUNGE_MUSTS = [
+  ...STACKED_KNEE,
+  {
+    quantity: 'pelvis-turn',
+    atLeast: {
+      rule: 'twist',
+      options: { 'by-pose': -10, 'hip-first': -10, 'pelvis-fixed': -2, full: -20 },
+    },
+    atMost: 10,
+  },
+  { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
+] as const;
+
+/** Levels with the back heel up stand on the high lunge's legs. */
+const HEEL_UP = {
+  restsOn: { pose: 'high-lunge' },
+  backContact: 'ball',
+  straightLegs: ['back'],
+  backHeelLift: { from: 30, to: 65, start: 50 },
+  needs: [
+    'hip-flexion',
+    'straight-leg-raise',
+    'hip-extension',
+    'hip-abduction',
+    'hip-external-rotation',
+    'hip-internal-rotation',
+    'ankle-dorsiflexion-straight',
+    'trunk-rotation',
+  ],
+} as const;
+
 export const revolvedSideAngle: PoseDefinition = {
   id: 'revolved-side-angle',
   name: 'Revolved side angle',
@@ -18,16 +50,7 @@ export const revolvedSideAngle: PoseDefinition = {
   arms: { front: { reach: 'out' }, back: { reach: 'down', clearOfFrontFoot: true } },
   trunkShares: { rotation: 0.8 },
   musts: [
-    ...STACKED_KNEE,
-    {
-      quantity: 'pelvis-turn',
-      atLeast: {
-        rule: 'twist',
-        options: { 'by-pose': -10, 'hip-first': -10, 'pelvis-fixed': -2, full: -20 },
-      },
-      atMost: 10,
-    },
-    { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
+    ...LUNGE_MUSTS,
     { quantity: 'spine-flexion', atMost: 10 },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
@@ -89,10 +112,7 @@ export const revolvedSideAngle: PoseDefinition = {
       id: 'heel-up',
       name: 'Back heel up, hand on a block',
       changes: {
-        restsOn: { pose: 'high-lunge' },
-        backContact: 'ball',
-        straightLegs: ['back'],
-        backHeelLift: { from: 30, to: 65, start: 50 },
+        ...HEEL_UP,
         starts: [
           {
             pelvisTurn: 0,
@@ -103,38 +123,16 @@ export const revolvedSideAngle: PoseDefinition = {
             stanceShare: 1.1,
           },
         ],
-        needs: [
-          'hip-flexion',
-          'straight-leg-raise',
-          'hip-extension',
-          'hip-abduction',
-          'hip-external-rotation',
-          'hip-internal-rotation',
-          'ankle-dorsiflexion-straight',
-          'trunk-rotation',
-        ],
       },
     },
     {
       id: 'hook',
       name: 'Palms together, elbow outside the knee',
       changes: {
-        restsOn: { pose: 'high-lunge' },
-        backContact: 'ball',
-        straightLegs: ['back'],
-        backHeelLift: { from: 30, to: 65, start: 50 },
+        ...HEEL_UP,
         arms: { front: { reach: 'folded' }, back: { reach: 'folded' } },
         musts: [
-          ...STACKED_KNEE,
-          {
-            quantity: 'pelvis-turn',
-            atLeast: {
-              rule: 'twist',
-              options: { 'by-pose': -10, 'hip-first': -10, 'pelvis-fixed': -2, full: -20 },
-            },
-            atMost: 10,
-          },
-          { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
+          ...LUNGE_MUSTS,
           { quantity: 'spine-flexion', atMost: 20 },
           { quantity: 'hook-distance', atMost: 5 },
           { quantity: 'weight-inside-base', atLeast: 2 },
@@ -165,16 +163,6 @@ export const revolvedSideAngle: PoseDefinition = {
             kneeBend: 60,
             stanceShare: 1.1,
           },
-        ],
-        needs: [
-          'hip-flexion',
-          'straight-leg-raise',
-          'hip-extension',
-          'hip-abduction',
-          'hip-external-rotation',
-          'hip-internal-rotation',
-          'ankle-dorsiflexion-straight',
-          'trunk-rotation',
         ],
       },
     },
