@@ -60,8 +60,9 @@ const INSIDE_THE_EDGE = 0.25;
 const EASE_INSIDE_SPARING = 1;
 /** Taken back, in turn, when the very edge cannot be held after all. Degrees. */
 const STEPS_BACK = [0, 0.1, 0.3, 1, 3] as const;
-/** Halvings between a depth that cannot be held and one that can: to about 0.1°. */
-const HALVINGS = 8;
+/** A depth that cannot be held and one that can are brought as near to each other as this, degrees. */
+const BRACKET = 0.1;
+
 /**
  * Finds how deep this person may go, and how deep to go now.
  *
@@ -117,7 +118,7 @@ export function findDepth(
     let low = shallow;
     let best = settleJustInside(edge, aim, near);
     let high = depthOf(best);
-    for (let halving = 0; halving < HALVINGS; halving += 1) {
+    while (high - low > BRACKET) {
       const middle = (low + high) / 2;
       const answer = settle(middle, aim, best);
       if (answer === null) low = middle;
@@ -151,8 +152,9 @@ export function findDepth(
   const spareDeg = rules.minimumToSpareDeg;
   // With degrees to spare a wish may have to go further than it would at the very edge.
   const stretches = wishesBroken ? [null] : [WISH_STRETCH, null];
+  let sparing = deepest;
   for (const wishesWithin of stretches) {
-    const sparing = reach(spareDeg, wishesWithin, hints?.sparing ?? deepest.skeleton.posture);
+    sparing = reach(spareDeg, wishesWithin, hints?.sparing ?? deepest.skeleton.posture);
     if (!sparing.kept || depthOf(sparing) - EASE_INSIDE_SPARING < easiest) continue;
     const aim = { toSpare: radiansFromDegrees(spareDeg), wishesWithin };
     const isKneeBend = quantity === 'front-knee-bend';
@@ -169,8 +171,7 @@ export function findDepth(
     const capped = settleJustInside(sparingDepth, aim, sparing);
     return held(capped, letGo, { kind: 'to-spare', spareDeg }, sparing);
   }
-  const least = reach(spareDeg, null, deepest.skeleton.posture);
-  return { kind: 'cannot', because: 'to-spare', answer: least, deepest: deepestDepth };
+  return { kind: 'cannot', because: 'to-spare', answer: sparing, deepest: deepestDepth };
 }
 
 /** The most wished-for posture of a pose without degrees of depth. */

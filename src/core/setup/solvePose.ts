@@ -117,9 +117,10 @@ export function solvePose(request: PoseRequest, hints: PoseHints | null = null):
   if (hints?.legs) return standOn(hints.legs.pose, hints.legs.hints);
   const whole = standOn(base);
   const { legsDeepest } = whole;
+  const legHints = whole.legs === null ? null : hintsOf(whole.legs.answer);
   if (whole.found.kind === 'held' || legsDeepest === null) return whole;
   for (const share of GIVING_WAY.slice(1)) {
-    const answer = standOn(withTextbook(base, share * legsDeepest));
+    const answer = standOn(withTextbook(base, share * legsDeepest), legHints);
     if (answer.found.kind === 'held') return { ...answer, legsDeepest };
   }
   return whole;

@@ -71,6 +71,8 @@ export function stepPosture(from: Posture, step: Float64Array, free: readonly Pa
   return next;
 }
 
+const SPINE = ['spineFlexion', 'spineSideBend', 'spineRotation'] as const;
+
 const PARTS = [
   'stance',
   'widening',
@@ -89,3 +91,19 @@ export const haveSameLegs = (a: Posture, b: Posture): boolean =>
   a.pelvis === b.pelvis &&
   a.pelvisCentre === b.pelvisCentre &&
   PARTS.every((part) => a[part] === b[part]);
+
+/** The most that two postures differ in anything, radians or metres; pelvis axes by their ends. */
+export function measureApart(a: Posture, b: Posture): number {
+  let most = 0;
+  const compare = (one: number, other: number): void => {
+    most = Math.max(most, Math.abs(one - other));
+  };
+  for (let i = 0; i < 3; i += 1) {
+    compare(a.pelvisCentre[i]!, b.pelvisCentre[i]!);
+    compare(a.pelvis.left[i]!, b.pelvis.left[i]!);
+    compare(a.pelvis.up[i]!, b.pelvis.up[i]!);
+  }
+  for (const part of SPINE) compare(a[part], b[part]);
+  for (const part of PARTS) compare(a[part], b[part]);
+  return most;
+}

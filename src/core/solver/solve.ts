@@ -2,7 +2,7 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import { Bending, minimise, type Residuals } from './leastSquares.ts';
 import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
-import { countUnknowns, stepPosture, type Posture } from './posture.ts';
+import { countUnknowns, measureApart, stepPosture, type Posture } from './posture.ts';
 import {
   calcMusts,
   calcPreferences,
@@ -20,6 +20,8 @@ const CORRECTED_WITHIN = 0.01;
 const MOST_CORRECTIONS = 12;
 /** A correction that leaves more than this share of a breach makes the musts heavier. */
 const SLOW_SHARE = 0.3;
+/** One that leaves as good as all of it under heavier musts shows that they cannot all be kept. */
+const STUCK_SHARE = 0.95;
 const HEAVIER = 3;
 const HEAVIEST = 100;
 
@@ -40,6 +42,10 @@ interface Draft {
   readonly posture: Posture;
   readonly cost: number;
 }
+
+/** Two drafts nearer to each other than this in everything, radians or metres, end at one place. */
+const ALIKE_WITHIN = 0.01;
+const areAlike = (a: Posture, b: Posture): boolean => measureApart(a, b) < ALIKE_WITHIN;
 
 const NO_SHIFT: Musts = { equal: [], below: [] };
 
@@ -92,7 +98,8 @@ class Run {
       if (left <= CORRECTED_WITHIN) break;
       shift = addBreach(shift, musts);
       if (left > SLOW_SHARE * excess) {
-        if (weight >= HEAVIEST) break;
+        const isStuck = weight > MUST_WEIGHT * HEAVIER && left > STUCK_SHARE * excess;
+        if (isStuck || weight >= HEAVIEST) break;
         // A shift stands for a force, weight² · shift, which stays when the weight grows.
         weight *= HEAVIER;
         const ease = (each: number): number => each / HEAVIER ** 2;
@@ -178,7 +185,12 @@ function findShort({ toward }: Aim, { skeleton }: Answer): number {
  */
 function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
   const run = new Run(task, aim);
-  const drafts = starts.map((start) => run.draft(start)).sort((a, b) => a.cost - b.cost);
+  const drafts: Draft[] = [];
+  for (const start of starts) {
+    const draft = run.draft(start);
+    if (!drafts.some(({ posture }) => areAlike(posture, draft.posture))) drafts.push(draft);
+  }
+  drafts.sort((a, b) => a.cost - b.cost);
   let farthest: Answer | null = null;
   let least: Answer | null = null;
   for (const draft of drafts) {
@@ -221,16 +233,14 @@ export function reachFarthest(
 
 /** Shares of its way that a pull which ran into a dead end steps back by, in turn. */
 const RETREATS = [0.01, 0.02, 0.04, 0.08, 0.16, 0.32] as const;
-/** Places along the way where a walk may begin when no retreat helped, from its easy end. */
-const BEGINNINGS = [0, 0.25, 0.5, 0.75] as const;
 /** A walk takes strides this share of its way at first, and ends when they are a hundredth of that. */
 const FIRST_STRIDE = 0.16;
 const LAST_STRIDE = 0.0016;
 
 /**
  * A pull can run past the musts into a dead end that no correction leads out of. Then it
- * steps back until every must is kept, or begins anew from an easier place, and walks on
- * from there, each stride a posture that keeps every must.
+ * steps back until every must is kept, or begins anew anywhere on the way where they all
+ * are, and walks on from there, each stride a posture that keeps every must.
  *
  * @param deadEnd where the pull ended; answered when nothing on the way can be held
  */
@@ -245,18 +255,20 @@ function walkFarthest(
     const toward = { quantity, value: from + share * length, hold: true };
     return runFrom(task, { ...aim, toward }, starts);
   };
+  const { calc } = getQuantity(quantity);
+  const shareOf = ({ skeleton }: Answer): number => (calc(skeleton) - from) / length;
+  const walkFrom = (begun: Answer): Answer => walkOn(begun, shareOf(begun), hold);
   const { posture } = deadEnd.skeleton;
-  const ended = (getQuantity(quantity).calc(deadEnd.skeleton) - from) / length;
-  const tries = [
-    ...RETREATS.map((back) => ({ share: ended - back, starts: [posture] })),
-    ...BEGINNINGS.map((share) => ({ share, starts: task.starts })),
-  ];
-  for (const { share, starts } of tries) {
-    if (share < 0 || share > 1) continue;
-    const begun = hold(share, starts);
-    if (begun.kept) return walkOn(begun, share, hold);
+  const ended = shareOf(deadEnd);
+  for (const back of RETREATS) {
+    if (ended < back || ended > 1 + back) continue;
+    const begun = hold(ended - back, [posture]);
+    if (begun.kept) return walkFrom(begun);
   }
-  return deadEnd;
+  const between = { quantity, atLeast: Math.min(from, to), atMost: Math.max(from, to) };
+  const onTheWay = { ...task, musts: [...task.musts, between] };
+  const begun = settleFreely(onTheWay, aim);
+  return begun.kept ? walkFrom(begun) : deadEnd;
 }
 
 function walkOn(
