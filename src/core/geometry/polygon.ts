@@ -27,11 +27,12 @@ export function convexHull(points: readonly Point2[]): Point2[] {
  */
 export function distanceInside(polygon: readonly Point2[], point: Point2): number {
   let nearest = Infinity;
-  for (let i = 0; i < polygon.length; i += 1) {
-    const a = polygon[i]!;
-    const b = polygon[(i + 1) % polygon.length]!;
-    const edge = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  let a = polygon[polygon.length - 1]!;
+  for (const b of polygon) {
+    // Not Math.hypot: its care for huge numbers takes most of the time here.
+    const edge = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
     nearest = Math.min(nearest, turn(a, b, point) / edge);
+    a = b;
   }
   return nearest;
 }

@@ -77,7 +77,7 @@ export function toYawTiltList(r: Rotation): YawTiltList {
 
 /** Exponential map: a turn about the vector's direction by its length, in radians. */
 export function fromRotationVector(v: Vec3): Rotation {
-  const angle = Math.hypot(v[0], v[1], v[2]);
+  const angle = Math.sqrt(v[0] * v[0] + v[1] * v[1] + v[2] * v[2]);
   const a = angle < 1e-8 ? 1 - (angle * angle) / 6 : Math.sin(angle) / angle;
   const b = angle < 1e-4 ? 0.5 - (angle * angle) / 24 : (1 - Math.cos(angle)) / (angle * angle);
   const [x, y, z] = v;

@@ -145,8 +145,8 @@ export function poseArm(
     };
   }
   const [x, y] = findHandPlace(figure, plan, shoulder, frontFoot);
-  const sideways = Math.hypot(x - shoulder[0], y - shoulder[1]);
-  const drop = Math.sqrt(Math.max(0, reach * reach - sideways * sideways));
+  const sidewaysSquared = (x - shoulder[0]) ** 2 + (y - shoulder[1]) ** 2;
+  const drop = Math.sqrt(Math.max(0, reach * reach - sidewaysSquared));
   const palm: Vec3 = [x, y, Math.max(0, shoulder[2] - drop)];
   return bendTo(shoulder, palm, reach, scale(chest.forward, -1));
 }

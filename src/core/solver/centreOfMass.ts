@@ -18,39 +18,53 @@ export const WHOLE_MASS_SHARE =
       MASS_SHARE.forearm +
       MASS_SHARE.hand);
 
-/** Adds a segment's share of mass at its centre; `sum` is written to, because this runs a thousand times a set-up. */
+/** A segment's share of mass, split between its two ends so that its centre stays. */
+interface Weights {
+  readonly proximal: number;
+  readonly distal: number;
+}
+
+function weigh(segment: keyof typeof CENTRE_FROM_PROXIMAL): Weights {
+  const mass = MASS_SHARE[segment] / WHOLE_MASS_SHARE;
+  const distal = mass * CENTRE_FROM_PROXIMAL[segment];
+  return { proximal: mass - distal, distal };
+}
+
+const HEAD = MASS_SHARE.headAndNeck / WHOLE_MASS_SHARE;
+const TRUNK = weigh('trunk');
+const THIGH = weigh('thigh');
+const SHANK = weigh('shank');
+const FOOT = weigh('foot');
+const UPPER_ARM = weigh('upperArm');
+const FOREARM = weigh('forearm');
+const HAND = weigh('hand');
+
+/** Adds a segment; `sum` is written to, because this runs a thousand times a set-up. */
 function addSegment(
   sum: [number, number, number],
-  segment: keyof typeof CENTRE_FROM_PROXIMAL,
+  weights: Weights,
   proximal: Vec3,
   distal: Vec3,
 ): void {
-  const mass = MASS_SHARE[segment] / WHOLE_MASS_SHARE;
-  const toDistal = mass * CENTRE_FROM_PROXIMAL[segment];
-  const toProximal = mass - toDistal;
-  sum[0] += toProximal * proximal[0] + toDistal * distal[0];
-  sum[1] += toProximal * proximal[1] + toDistal * distal[1];
-  sum[2] += toProximal * proximal[2] + toDistal * distal[2];
+  sum[0] += weights.proximal * proximal[0] + weights.distal * distal[0];
+  sum[1] += weights.proximal * proximal[1] + weights.distal * distal[1];
+  sum[2] += weights.proximal * proximal[2] + weights.distal * distal[2];
 }
 
 /** Whole-body centre of mass, summed over the posed segments. World frame, metres. */
 export function calcCentreOfMass(joints: Joints): Vec3 {
-  const head = MASS_SHARE.headAndNeck / WHOLE_MASS_SHARE;
-  const sum: [number, number, number] = [
-    head * joints.head[0],
-    head * joints.head[1],
-    head * joints.head[2],
-  ];
-  addSegment(sum, 'trunk', joints.posture.pelvisCentre, joints.chestCentre);
+  const { head } = joints;
+  const sum: [number, number, number] = [HEAD * head[0], HEAD * head[1], HEAD * head[2]];
+  addSegment(sum, TRUNK, joints.posture.pelvisCentre, joints.chestCentre);
   for (const place of PLACES) {
     const leg = joints.legs[place];
-    addSegment(sum, 'thigh', leg.hip, leg.knee);
-    addSegment(sum, 'shank', leg.knee, leg.foot.ankle);
-    addSegment(sum, 'foot', leg.foot.heel, leg.foot.toe);
+    addSegment(sum, THIGH, leg.hip, leg.knee);
+    addSegment(sum, SHANK, leg.knee, leg.foot.ankle);
+    addSegment(sum, FOOT, leg.foot.heel, leg.foot.toe);
     const arm = joints.arms[place];
-    addSegment(sum, 'upperArm', arm.shoulder, arm.elbow);
-    addSegment(sum, 'forearm', arm.elbow, arm.wrist);
-    addSegment(sum, 'hand', arm.wrist, arm.palm);
+    addSegment(sum, UPPER_ARM, arm.shoulder, arm.elbow);
+    addSegment(sum, FOREARM, arm.elbow, arm.wrist);
+    addSegment(sum, HAND, arm.wrist, arm.palm);
   }
   return sum;
 }

@@ -68,6 +68,9 @@ class LinearModel {
   oneSided: readonly number[] = [];
   readonly oneSidedSlopes: Float64Array;
   readonly twoSidedSlopes: Float64Array;
+  /** One-sided residuals that a step can change at all, by their index. */
+  readonly moving: Int32Array;
+  movingCount = 0;
   /** Normal matrix (lower half) and gradient of the two-sided part. */
   readonly normal: Float64Array;
   readonly gradient: Float64Array;
@@ -78,8 +81,32 @@ class LinearModel {
   ) {
     this.oneSidedSlopes = new Float64Array(like.oneSided.length * n);
     this.twoSidedSlopes = new Float64Array(like.twoSided.length * n);
+    this.moving = new Int32Array(like.oneSided.length);
     this.normal = new Float64Array(n * n);
     this.gradient = new Float64Array(n);
+  }
+}
+
+/** Memory that runs of one task share, because a run takes microseconds and memory is dear. */
+export class Room {
+  model: LinearModel;
+  nextModel: LinearModel;
+  readonly probe: Float64Array;
+  readonly normal: Float64Array;
+  readonly values: Float64Array;
+  readonly targetValues: Float64Array;
+
+  constructor(n: number, like: Residuals) {
+    this.model = new LinearModel(n, like);
+    this.nextModel = new LinearModel(n, like);
+    this.probe = new Float64Array(n);
+    this.normal = new Float64Array(n * n);
+    this.values = new Float64Array(like.oneSided.length);
+    this.targetValues = new Float64Array(like.oneSided.length);
+  }
+
+  swapModels(): void {
+    [this.model, this.nextModel] = [this.nextModel, this.model];
   }
 }
 
@@ -107,10 +134,10 @@ function linearise<State>(
   state: State,
   at: Residuals,
   into: LinearModel,
+  probe: Float64Array,
 ): void {
-  const { n, normal, gradient, oneSidedSlopes, twoSidedSlopes } = into;
+  const { n, normal, gradient, oneSidedSlopes, twoSidedSlopes, moving } = into;
   into.oneSided = at.oneSided;
-  const probe = new Float64Array(n);
   for (let j = 0; j < n; j += 1) {
     probe.fill(0);
     probe[j] = DIFFERENCE_STEP;
@@ -128,16 +155,24 @@ function linearise<State>(
     addOuter(normal, twoSidedSlopes, i * n, n);
     addRow(gradient, twoSidedSlopes, i * n, at.twoSided[i]!);
   }
+  into.movingCount = 0;
+  for (let i = 0; i < at.oneSided.length; i += 1) {
+    for (let j = 0; j < n; j += 1) {
+      if (oneSidedSlopes[i * n + j] === 0) continue;
+      moving[into.movingCount] = i;
+      into.movingCount += 1;
+      break;
+    }
+  }
 }
 
-/** Values of the one-sided residuals of a model after a step. */
-function calcValues(model: LinearModel, step: Float64Array): Float64Array {
-  const { n, oneSided, oneSidedSlopes } = model;
-  const values = new Float64Array(oneSided.length);
-  for (let i = 0; i < values.length; i += 1) {
-    values[i] = oneSided[i]! + dotRow(oneSidedSlopes, i * n, step);
+/** Values of a model's moving one-sided residuals after a step, in their order. */
+function calcValues(model: LinearModel, step: Float64Array, values: Float64Array): void {
+  const { n, oneSided, oneSidedSlopes, moving, movingCount } = model;
+  for (let m = 0; m < movingCount; m += 1) {
+    const i = moving[m]!;
+    values[m] = oneSided[i]! + dotRow(oneSidedSlopes, i * n, step);
   }
-  return values;
 }
 
 /** Where along the way from one step to the next the damped model's cost is least, 0 to 1. */
@@ -146,10 +181,9 @@ function findLeastAlong(
   damping: number,
   from: Float64Array,
   to: Float64Array,
-  fromValues: Float64Array,
-  toValues: Float64Array,
+  { values, targetValues }: Room,
 ): number {
-  const { n, normal, gradient } = model;
+  const { n, normal, gradient, movingCount } = model;
   // The two-sided part is a parabola: its slope is first + t · rise.
   let first = 0;
   let rise = 0;
@@ -167,9 +201,9 @@ function findLeastAlong(
   }
   const slopeAt = (t: number): number => {
     let slope = first + t * rise;
-    for (let i = 0; i < fromValues.length; i += 1) {
-      const change = toValues[i]! - fromValues[i]!;
-      const value = fromValues[i]! + t * change;
+    for (let m = 0; m < movingCount; m += 1) {
+      const change = targetValues[m]! - values[m]!;
+      const value = values[m]! + t * change;
       if (value > 0) slope += value * change;
     }
     return slope;
@@ -185,6 +219,14 @@ function findLeastAlong(
   return low;
 }
 
+/** Whether the same one-sided residuals are on in both lists of values. */
+function haveSameOn({ values, targetValues }: Room, count: number): boolean {
+  for (let m = 0; m < count; m += 1) {
+    if (targetValues[m]! > 0 !== values[m]! > 0) return false;
+  }
+  return true;
+}
+
 /**
  * Minimises the linear model with its one-sided residuals kept one-sided: a convex,
  * piecewise quadratic task, solved by a semi-smooth Newton method. Keeping the kinks
@@ -193,11 +235,11 @@ function findLeastAlong(
  *
  * @returns the step, or null when the model is singular
  */
-function solveModel(model: LinearModel, damping: number): Float64Array | null {
-  const { n } = model;
+function solveModel(model: LinearModel, damping: number, room: Room): Float64Array | null {
+  const { n, moving, movingCount } = model;
+  const { normal } = room;
   let step = new Float64Array(n);
-  let values = calcValues(model, step);
-  const normal = new Float64Array(n * n);
+  calcValues(model, step, room.values);
   for (let inner = 0; inner < MOST_INNER_ITERATIONS; inner += 1) {
     normal.set(model.normal);
     const target = new Float64Array(n);
@@ -205,25 +247,25 @@ function solveModel(model: LinearModel, damping: number): Float64Array | null {
       normal[j * n + j]! += damping;
       target[j] = -model.gradient[j]!;
     }
-    for (let i = 0; i < values.length; i += 1) {
-      if (values[i]! <= 0) continue;
+    for (let m = 0; m < movingCount; m += 1) {
+      if (room.values[m]! <= 0) continue;
+      const i = moving[m]!;
       addOuter(normal, model.oneSidedSlopes, i * n, n);
       addRow(target, model.oneSidedSlopes, i * n, -model.oneSided[i]!);
     }
     if (!solveCholesky(normal, target, n)) return null;
-    const targetValues = calcValues(model, target);
-    const share = findLeastAlong(model, damping, step, target, values, targetValues);
+    calcValues(model, target, room.targetValues);
+    const share = findLeastAlong(model, damping, step, target, room);
     if (share === 1) {
-      const settled = targetValues.every((value, i) => value > 0 === values[i]! > 0);
+      const settled = haveSameOn(room, movingCount);
       step = target;
-      values = targetValues;
+      room.values.set(room.targetValues);
       if (settled) return step;
       continue;
     }
     if (share === 0) return step;
-    const from = step;
-    step = target.map((end, j) => from[j]! + share * (end - from[j]!));
-    values = calcValues(model, step);
+    for (let j = 0; j < n; j += 1) step[j]! += share * (target[j]! - step[j]!);
+    calcValues(model, step, room.values);
   }
   return step;
 }
@@ -295,6 +337,7 @@ export class Bending {
  *
  * @param smallestGain stop when a step lowers the cost by less than this
  * @param bending learnt from a like task before; it goes on learning
+ * @param room of a task with as many unknowns and residuals before
  * @returns the best state found
  */
 export function minimise<State>(
@@ -302,22 +345,21 @@ export function minimise<State>(
   start: State,
   smallestGain: number,
   bending = new Bending(task.unknowns),
+  room = new Room(task.unknowns, task.residuals(start)),
 ): State {
   let state = start;
   let residuals = task.residuals(state);
   let cost = calcCost(residuals);
   let damping = FIRST_DAMPING;
-  let model = new LinearModel(task.unknowns, residuals);
-  let nextModel = new LinearModel(task.unknowns, residuals);
-  linearise(task, state, residuals, model);
+  linearise(task, state, residuals, room.model, room.probe);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
-    addBending(model, bending);
+    addBending(room.model, bending);
     let step: Float64Array | null = null;
     let gain = 0;
     let next = state;
     let nextResiduals = residuals;
     while (damping <= LARGEST_DAMPING) {
-      const trial = solveModel(model, damping);
+      const trial = solveModel(room.model, damping, room);
       if (trial !== null) {
         next = task.move(state, trial);
         nextResiduals = task.residuals(next);
@@ -330,15 +372,16 @@ export function minimise<State>(
       damping *= 8;
     }
     if (step === null) break;
-    linearise(task, next, nextResiduals, nextModel);
-    bending.learn(step, model, nextModel, residuals, nextResiduals);
+    // The last step needs no new slopes: nothing follows it.
+    const isLast = gain <= smallestGain || step.every((each) => Math.abs(each) < SMALLEST_STEP);
     state = next;
+    if (isLast) break;
+    linearise(task, next, nextResiduals, room.nextModel, room.probe);
+    bending.learn(step, room.model, room.nextModel, residuals, nextResiduals);
     residuals = nextResiduals;
-    [model, nextModel] = [nextModel, model];
+    room.swapModels();
     cost -= gain;
     damping = Math.max(SMALLEST_DAMPING, damping * 0.1);
-    if (gain <= smallestGain) break;
-    if (step.every((each) => Math.abs(each) < SMALLEST_STEP)) break;
   }
   return state;
 }

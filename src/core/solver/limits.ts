@@ -62,65 +62,56 @@ export interface Demand {
 /**
  * Takes one motion's demand. A limit that depends on another joint comes as two smooth
  * pieces of which the smaller holds: the solver keeps each for itself, so that a kink,
- * where answers like to sit, costs it nothing. null = no limit known, or none that holds;
- * an infinite piece = not known at this posture.
+ * where answers like to sit, costs it nothing. null = no limit known, or none that holds.
  */
 type DemandVisitor = (
   joint: Joint,
   place: Place | null,
   motion: Motion,
   asked: number | null,
-  has: Pieces,
+  has: number | null,
+  alsoHas?: number | null,
 ) => void;
 
 const RIGHT_ANGLE = Math.PI / 2;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+const SIXTY = radians(60);
+const TWENTY = radians(20);
 /** A blend closer to one end than this needs only that end's measure. */
 const END_SHARE = 0.1;
 
-type Pieces = readonly [number, number] | number | null;
-
-/** A limit that depends on another joint keeps two pieces whatever is known of it. */
-const NO_LIMIT = [Infinity, Infinity] as const;
-const twice = (limit: number | null): readonly [number, number] =>
-  limit === null ? NO_LIMIT : [limit, limit];
-
-/** Runs linearly from one limit to another as `share` goes from 0 to 1, and stays there. */
-function blend(from: number | null, to: number | null, share: number): readonly [number, number] {
+/** The sloping piece of a limit that runs linearly from one to another as `share` goes from 0 to 1. */
+function slope(from: number | null, to: number | null, share: number): number | null {
   if (from !== null && to !== null) {
-    return to >= from
-      ? [from + (to - from) * Math.max(0, share), to]
-      : [from, from + (to - from) * Math.min(1, share)];
+    const within = to >= from ? Math.max(0, share) : Math.min(1, share);
+    return from + (to - from) * within;
   }
-  if (share <= END_SHARE) return twice(from);
-  return share >= 1 - END_SHARE ? twice(to) : NO_LIMIT;
+  if (share <= END_SHARE) return from;
+  return share >= 1 - END_SHARE ? to : null;
 }
 
-/** Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond. */
-const calcFlexionLimit = (limits: LegLimits, kneeFlexion: number): Pieces =>
-  blend(limits.straightLegRaise, limits.flexion, kneeFlexion / RIGHT_ANGLE);
+/** Its level piece: no limit exceeds the larger of its ends. */
+const level = (from: number | null, to: number | null): number | null =>
+  from === null || to === null ? null : Math.max(from, to);
 
 /** Straight value at knee 0°, bent value at 90°, then falling to 0 at the measured knee flexion. */
-function calcExtensionLimit(limits: LegLimits, kneeFlexion: number): Pieces {
-  if (kneeFlexion <= RIGHT_ANGLE) {
-    return blend(limits.extension, limits.extensionBentKnee, kneeFlexion / RIGHT_ANGLE);
+function visitExtension(
+  place: Place,
+  asked: number,
+  limits: LegLimits,
+  knee: number,
+  visit: DemandVisitor,
+): void {
+  const { extension, extensionBentKnee, kneeFlexion } = limits;
+  if (knee <= RIGHT_ANGLE || kneeFlexion === null) {
+    const share = Math.min(1, knee / RIGHT_ANGLE);
+    const has = slope(extension, extensionBentKnee, share);
+    visit('hip', place, 'extension', asked, has, level(extension, extensionBentKnee));
+    return;
   }
-  if (limits.kneeFlexion === null) return twice(limits.extensionBentKnee);
-  const share = (kneeFlexion - RIGHT_ANGLE) / Math.max(1e-6, limits.kneeFlexion - RIGHT_ANGLE);
-  return blend(limits.extensionBentKnee, 0, share);
+  const share = (knee - RIGHT_ANGLE) / Math.max(1e-6, kneeFlexion - RIGHT_ANGLE);
+  visit('hip', place, 'extension', asked, slope(extensionBentKnee, 0, share), extensionBentKnee);
 }
-
-/** Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond. */
-const calcAbductionLimit = (limits: LegLimits, hipFlexion: number): Pieces =>
-  blend(limits.abduction, limits.opening, hipFlexion / radians(60));
-
-/** Straight value below knee 20°, bent value from 40°, linear between. */
-const calcDorsiflexionLimit = (limits: LegLimits, kneeFlexion: number): Pieces =>
-  blend(
-    limits.dorsiflexionStraight,
-    limits.dorsiflexionBent,
-    (kneeFlexion - radians(20)) / radians(20),
-  );
 
 function visitLegDemands(
   place: Place,
@@ -131,19 +122,22 @@ function visitLegDemands(
   const { flexion, abduction, externalRotation: turn } = leg.hipAngles;
   const { dorsiflexion, inversion } = leg.ankleAngles;
   const knee = leg.kneeFlexion;
-  const bears = leg.ankleBears;
-  visit('hip', place, 'flexion', flexion, calcFlexionLimit(limits, knee));
-  visit('hip', place, 'extension', -flexion, calcExtensionLimit(limits, knee));
-  visit('hip', place, 'abduction', abduction, calcAbductionLimit(limits, flexion));
+  // Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond.
+  const { straightLegRaise, flexion: bentFlexion } = limits;
+  const raised = slope(straightLegRaise, bentFlexion, knee / RIGHT_ANGLE);
+  visit('hip', place, 'flexion', flexion, raised, level(straightLegRaise, bentFlexion));
+  visitExtension(place, -flexion, limits, knee, visit);
+  // Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond.
+  const opened = slope(limits.abduction, limits.opening, flexion / SIXTY);
+  visit('hip', place, 'abduction', abduction, opened, level(limits.abduction, limits.opening));
   visit('hip', place, 'adduction', -abduction, limits.adduction);
   visit('knee', place, 'flexion', knee, limits.kneeFlexion);
-  visit(
-    'ankle',
-    place,
-    'dorsiflexion',
-    dorsiflexion,
-    bears ? calcDorsiflexionLimit(limits, knee) : null,
-  );
+  // Straight value below knee 20°, bent value from 40°, linear between.
+  const { dorsiflexionStraight, dorsiflexionBent } = limits;
+  const ankle = slope(dorsiflexionStraight, dorsiflexionBent, (knee - TWENTY) / TWENTY);
+  const most = level(dorsiflexionStraight, dorsiflexionBent);
+  const bears = leg.ankleBears;
+  visit('ankle', place, 'dorsiflexion', dorsiflexion, bears ? ankle : null, bears ? most : null);
   // Weight and midfoot take inversion up in practice: reported, never a limit.
   visit('ankle', place, 'inversion', inversion, null);
   visit('hip', place, 'external-rotation', turn, limits.externalRotation);
@@ -170,9 +164,8 @@ export function visitDemands(skeleton: Skeleton, limits: Limits, visit: DemandVi
 /** Every motion of a posture in both directions, each with the limit that holds. */
 export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
   const demands: Demand[] = [];
-  visitDemands(skeleton, limits, (joint, place, motion, asked, pieces) => {
-    const least = typeof pieces === 'object' && pieces !== null ? Math.min(...pieces) : pieces;
-    const has = least === Infinity ? null : least;
+  visitDemands(skeleton, limits, (joint, place, motion, asked, first, second = null) => {
+    const has = first === null || second === null ? (first ?? second) : Math.min(first, second);
     demands.push({ joint, place, motion, asked, has });
   });
   return demands;

@@ -86,11 +86,18 @@ const PARTS = [
   'frontKneeDrift',
 ] as const satisfies readonly PartId[];
 
+const FRONT_PARTS = ['frontFootYaw', 'frontKneeDrift'] as const satisfies readonly PartId[];
+
+const haveSamePelvis = (a: Posture, b: Posture): boolean =>
+  a.pelvis === b.pelvis && a.pelvisCentre === b.pelvisCentre;
+
+/** Whether two postures differ in nothing that moves the front leg. */
+export const haveSameFrontLeg = (a: Posture, b: Posture): boolean =>
+  haveSamePelvis(a, b) && FRONT_PARTS.every((part) => a[part] === b[part]);
+
 /** Whether two postures differ in nothing but the spine: then their legs are the same. */
 export const haveSameLegs = (a: Posture, b: Posture): boolean =>
-  a.pelvis === b.pelvis &&
-  a.pelvisCentre === b.pelvisCentre &&
-  PARTS.every((part) => a[part] === b[part]);
+  haveSamePelvis(a, b) && PARTS.every((part) => a[part] === b[part]);
 
 /** The most that two postures differ in anything, radians or metres; pelvis axes by their ends. */
 export function measureApart(a: Posture, b: Posture): number {

@@ -31,7 +31,7 @@ const calcPelvisTurn = ({ posture: { pelvis } }: Skeleton): number =>
 /** Lean of the pelvis about its own hip line, + front rim down. Free of the lock at 90°. */
 function calcPelvisTilt({ posture: { pelvis } }: Skeleton): number {
   const [x, y] = pelvis.left;
-  const across = Math.hypot(x, y) || 1;
+  const across = Math.sqrt(x * x + y * y) || 1;
   const normal: Vec3 = [y / across, -x / across, 0];
   const uprightSide: Vec3 = [
     (-pelvis.left[2] * x) / across,

@@ -47,65 +47,102 @@ export interface Musts {
   readonly below: number[];
 }
 
-export function calcMusts(task: PoseTask, skeleton: Skeleton, aim: Aim): Musts {
-  const equal: number[] = [];
-  const below: number[] = [];
-  visitDemands(skeleton, task.limits, (_joint, _place, _motion, asked, pieces) => {
-    if (pieces === null) return;
-    const least = asked === null ? null : asked + aim.toSpare;
-    if (typeof pieces === 'number') {
-      below.push(least === null ? FREE : (least - pieces) * DEGREES_PER_RADIAN);
-      return;
+/** A condition made ready to be read off many skeletons: degrees, centimetres or tolerances. */
+interface Reading {
+  readonly calc: (skeleton: Skeleton) => number;
+  readonly goal: number;
+  readonly perUnit: number;
+}
+
+function makeReading(quantity: QuantityId, goal: number, perUnit: number): Reading {
+  return { calc: getQuantity(quantity).calc, goal, perUnit };
+}
+
+const read = ({ calc, goal, perUnit }: Reading, skeleton: Skeleton): number =>
+  (calc(skeleton) - goal) * perUnit;
+
+/** One task's conditions under one aim. */
+export class Conditions {
+  private readonly equal: Reading[] = [];
+  private readonly below: Reading[] = [];
+  private readonly stretched: readonly { readonly wish: Reading; readonly most: number }[];
+  private readonly preferences: readonly Reading[];
+
+  constructor(
+    private readonly task: PoseTask,
+    private readonly aim: Aim,
+  ) {
+    const { toward, wishesWithin } = aim;
+    for (const { quantity, atLeast, atMost } of task.musts) {
+      const unit = toScaled(quantity, 1);
+      if (atLeast !== null && atLeast === atMost) {
+        this.equal.push(makeReading(quantity, atLeast, unit));
+        continue;
+      }
+      if (atLeast !== null) this.below.push(makeReading(quantity, atLeast, -unit));
+      if (atMost !== null) this.below.push(makeReading(quantity, atMost, unit));
     }
-    for (let i = 0; i < 2; i += 1) {
-      const piece = pieces[i]!;
-      const isFree = least === null || piece === Infinity;
-      below.push(isFree ? FREE : (least - piece) * DEGREES_PER_RADIAN);
+    if (toward !== null) {
+      const beyond = makeReading(toward.quantity, toward.value, toScaled(toward.quantity, 1));
+      (toward.hold ? this.equal : this.below).push(beyond);
     }
-  });
-  for (const { quantity, atLeast, atMost } of task.musts) {
-    const value = getQuantity(quantity).calc(skeleton);
-    if (atLeast !== null && atLeast === atMost) {
-      equal.push(toScaled(quantity, value - atLeast));
-      continue;
+    this.stretched =
+      wishesWithin === null
+        ? []
+        : task.wishes.map(({ quantity, goal, sigma }) => {
+            const unit = toScaled(quantity, 1);
+            const wish = makeReading(quantity, goal, unit);
+            return { wish, most: wishesWithin * sigma * unit };
+          });
+    const pull = toward?.hold === false ? toward : null;
+    const weight = pull === null ? 1 : WISH_WEIGHT_IN_PULL;
+    const preferences = [...task.wishes, ...task.eases].map(({ quantity, goal, sigma }) =>
+      makeReading(quantity, goal, weight / sigma),
+    );
+    if (pull !== null) {
+      const unit = toScaled(pull.quantity, 1);
+      const beyond = pull.value + PULL_BEYOND / unit;
+      preferences.push(makeReading(pull.quantity, beyond, -unit / PULL_SCALE));
     }
-    if (atLeast !== null) below.push(toScaled(quantity, atLeast - value));
-    if (atMost !== null) below.push(toScaled(quantity, value - atMost));
+    this.preferences = preferences;
   }
-  for (const place of PLACES) {
-    const { overreach, closure } = skeleton.legs[place];
-    (closure === 'must-close' ? equal : below).push(overreach * CM_PER_METRE);
-  }
-  if (aim.wishesWithin !== null) {
-    for (const wish of task.wishes) {
-      const off = calcWishOff(wish, skeleton);
-      const size = toScaled(wish.quantity, wish.sigma);
-      below.push((off - aim.wishesWithin) * size, (-off - aim.wishesWithin) * size);
+
+  /** Every must at a posture; both lists keep their length and order whatever the posture. */
+  calcMusts(skeleton: Skeleton): Musts {
+    const { task, aim } = this;
+    const equal: number[] = [];
+    const below: number[] = [];
+    const limit = (asked: number | null, has: number | null): void => {
+      const isFree = asked === null || has === null;
+      below.push(isFree ? FREE : (asked + aim.toSpare - has) * DEGREES_PER_RADIAN);
+    };
+    visitDemands(skeleton, task.limits, (_joint, _place, _motion, asked, has, alsoHas) => {
+      limit(asked, has);
+      if (alsoHas !== undefined) limit(asked, alsoHas);
+    });
+    for (const place of PLACES) {
+      const { overreach, closure } = skeleton.legs[place];
+      (closure === 'must-close' ? equal : below).push(overreach * CM_PER_METRE);
     }
+    for (const each of this.equal) equal.push(read(each, skeleton));
+    for (const each of this.below) below.push(read(each, skeleton));
+    for (const { wish, most } of this.stretched) {
+      const off = read(wish, skeleton);
+      below.push(off - most, -off - most);
+    }
+    return { equal, below };
   }
-  if (aim.toward !== null) {
-    const { quantity, value, hold } = aim.toward;
-    const beyond = toScaled(quantity, getQuantity(quantity).calc(skeleton) - value);
-    if (hold) equal.push(beyond);
-    else below.push(beyond);
+
+  /** Wishes, eases and the pull, in tolerances. */
+  calcPreferences(skeleton: Skeleton): number[] {
+    return this.preferences.map((each) => read(each, skeleton));
   }
-  return { equal, below };
 }
 
 /** The largest broken must, in degrees or centimetres; 0 = all kept. */
-export const findLargestExcess = ({ equal, below }: Musts): number =>
-  Math.max(0, ...equal.map(Math.abs), ...below);
-
-/** Wishes, eases and the pull, in tolerances. */
-export function calcPreferences(task: PoseTask, skeleton: Skeleton, aim: Aim): number[] {
-  const pull = aim.toward?.hold === false ? aim.toward : null;
-  const weight = pull === null ? 1 : WISH_WEIGHT_IN_PULL;
-  const preferences: number[] = [];
-  for (const wish of task.wishes) preferences.push(weight * calcWishOff(wish, skeleton));
-  for (const ease of task.eases) preferences.push(weight * calcWishOff(ease, skeleton));
-  if (pull !== null) {
-    const short = toScaled(pull.quantity, pull.value - getQuantity(pull.quantity).calc(skeleton));
-    preferences.push((short + PULL_BEYOND) / PULL_SCALE);
-  }
-  return preferences;
+export function findLargestExcess({ equal, below }: Musts): number {
+  let most = 0;
+  for (const each of equal) most = Math.max(most, Math.abs(each));
+  for (const each of below) most = Math.max(most, each);
+  return most;
 }

@@ -28,7 +28,7 @@ import {
   type KneelingShin,
 } from './foot.ts';
 import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
-import { haveSameLegs, type Posture } from './posture.ts';
+import { haveSameFrontLeg, haveSameLegs, type Posture } from './posture.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
@@ -179,20 +179,25 @@ function poseLegs(
   contacts: ContactPlan,
   posture: Posture,
   feet: FeetPose,
+  like: Skeleton | null,
 ): Skeleton['legs'] {
+  if (like !== null && haveSameLegs(like.posture, posture)) return like.legs;
   const { pelvis, pelvisCentre } = posture;
   const { straightKnee } = contacts;
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
-  const front = poseLeg(
-    figure,
-    'front',
-    pelvis,
-    frontHip,
-    feet.front,
-    straightKnee.front,
-    posture.frontKneeDrift,
-  );
+  const front =
+    like !== null && haveSameFrontLeg(like.posture, posture)
+      ? like.legs.front
+      : poseLeg(
+          figure,
+          'front',
+          pelvis,
+          frontHip,
+          feet.front,
+          straightKnee.front,
+          posture.frontKneeDrift,
+        );
   const back = poseBackLeg(figure, contacts, posture, backHip, feet.back, front);
   return { front, back };
 }
@@ -213,7 +218,7 @@ function widenByHands(
 /**
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
- * @param like a skeleton built before, whose legs are taken over when only the spine differs
+ * @param like a skeleton built before, whose legs are taken over where nothing that moves them differs
  */
 export function buildSkeleton(
   figure: Figure,
@@ -224,10 +229,7 @@ export function buildSkeleton(
   const { pelvisCentre } = posture;
   const plans = contacts.arms;
   const feet = contacts.feet(posture);
-  const legs =
-    like !== null && haveSameLegs(like.posture, posture)
-      ? like.legs
-      : poseLegs(figure, contacts, posture, feet);
+  const legs = poseLegs(figure, contacts, posture, feet, like);
   const backKnee = legs.back.knee;
   const chest = poseChest(posture);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);

@@ -1,16 +1,9 @@
 import type { QuantityId } from '../poses/quantityId.ts';
-import { Bending, minimise, type Residuals } from './leastSquares.ts';
+import { Bending, minimise, Room, type Residuals } from './leastSquares.ts';
 import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
 import { countUnknowns, measureApart, stepPosture, type Posture } from './posture.ts';
-import {
-  calcMusts,
-  calcPreferences,
-  findLargestExcess,
-  toScaled,
-  type Aim,
-  type Musts,
-} from './residuals.ts';
+import { Conditions, findLargestExcess, toScaled, type Aim, type Musts } from './residuals.ts';
 import { buildSkeleton, type Skeleton } from './skeleton.ts';
 
 /** Musts count as kept when none is broken by more than this, degrees or centimetres. */
@@ -69,10 +62,15 @@ const FIRST_PRESSURE: Pressure = { shift: NO_SHIFT, weight: MUST_WEIGHT };
  * weight can stay light, and the path may cut corners.
  */
 class Run {
+  private readonly conditions: Conditions;
+  private room: Room | null = null;
+
   constructor(
     private readonly task: PoseTask,
-    private readonly aim: Aim,
-  ) {}
+    aim: Aim,
+  ) {
+    this.conditions = new Conditions(task, aim);
+  }
 
   draft(start: Posture): Draft {
     const posture = this.minimise(start, FIRST_PRESSURE, SMALLEST_GAIN.first);
@@ -126,12 +124,12 @@ class Run {
   }
 
   private calcMusts(posture: Posture): Musts {
-    return calcMusts(this.task, this.build(posture), this.aim);
+    return this.conditions.calcMusts(this.build(posture));
   }
 
   private calcResiduals(posture: Posture, { shift, weight }: Pressure): Residuals {
     const skeleton = this.build(posture);
-    const { equal, below } = calcMusts(this.task, skeleton, this.aim);
+    const { equal, below } = this.conditions.calcMusts(skeleton);
     for (let i = 0; i < equal.length; i += 1) {
       equal[i] = weight * (equal[i]! + (shift.equal[i] ?? 0));
     }
@@ -139,7 +137,7 @@ class Run {
       below[i] = weight * (below[i]! + (shift.below[i] ?? 0));
     }
     return {
-      twoSided: equal.concat(calcPreferences(this.task, skeleton, this.aim)),
+      twoSided: equal.concat(this.conditions.calcPreferences(skeleton)),
       oneSided: below,
     };
   }
@@ -151,15 +149,18 @@ class Run {
     bending?: Bending,
   ): Posture {
     const { free } = this.task;
+    const unknowns = countUnknowns(free);
+    this.room ??= new Room(unknowns, this.calcResiduals(start, pressure));
     return minimise<Posture>(
       {
-        unknowns: countUnknowns(free),
+        unknowns,
         move: (from, step) => stepPosture(from, step, free),
         residuals: (at) => this.calcResiduals(at, pressure),
       },
       start,
       smallestGain,
       bending,
+      this.room,
     );
   }
 }

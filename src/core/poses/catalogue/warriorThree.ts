@@ -22,6 +22,7 @@ export const warriorThree: PoseDefinition = {
     { quantity: 'back-leg-across', atLeast: -5, atMost: 5 },
     { quantity: 'trunk-lean-across', atLeast: -5, atMost: 5 },
     { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+    { quantity: 'pelvis-turn', atLeast: -5, atMost: 5 },
     { quantity: 'weight-inside-base', atLeast: 1 },
   ],
   wishes: [],
