@@ -141,7 +141,40 @@ show('props shared among 20 people', {
   high: quantile(shared, 0.9),
 });
 
-const before = process.memoryUsage().heapUsed;
-for (let i = 0; i < 2000; i += 1) planSetUp(person, 'high-lunge', i % 2 === 0 ? 'left' : 'right');
-const grown = (process.memoryUsage().heapUsed - before) / 2 ** 20;
-console.log(`heap after 2,000 more solves: ${grown >= 0 ? '+' : ''}${grown.toFixed(1)} MB`);
+/** A made-up population, our choice: how many of it could square the pelvis at a right-angled knee. */
+const POPULATION = 500;
+const random = makeRandom(55);
+const normal = (mean: number, sd: number): number =>
+  mean + sd * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+let squared = 0;
+let deep = 0;
+for (let i = 0; i < POPULATION; i += 1) {
+  const made = recordOf({
+    ...REFERENCE,
+    'hip-opening': normal(55, 12),
+    'hip-abduction': normal(45, 8),
+    'hip-extension': normal(18, 5),
+    'hip-external-rotation': normal(45, 9),
+    'hip-internal-rotation': normal(38, 8),
+    'trunk-rotation': normal(45, 8),
+  });
+  const free = planSetUp(made, 'warrior-two', 'right', PLAIN_RULES);
+  const square = planSetUp(made, 'warrior-two', 'right', { ...PLAIN_RULES, pelvisOpen: 'square' });
+  const reaches = (planned: typeof free): boolean =>
+    planned.ok && planned.value.status === 'solved' && planned.value.depth!.deepest! > 89;
+  if (reaches(free)) deep += 1;
+  if (reaches(square)) squared += 1;
+}
+console.log(
+  `of ${String(POPULATION)} made-up people ${String(deep)} reach a right-angled knee, ${String(squared)} with the pelvis square`,
+);
+
+const SOLVES = 10_000;
+const heap = (): number => {
+  globalThis.gc?.();
+  return process.memoryUsage().heapUsed / 2 ** 20;
+};
+const before = heap();
+for (let i = 0; i < SOLVES; i += 1) planSetUp(person, 'high-lunge', i % 2 === 0 ? 'left' : 'right');
+const grown = heap() - before;
+console.log(`heap after 10,000 more solves: ${grown >= 0 ? '+' : ''}${grown.toFixed(1)} MB`);

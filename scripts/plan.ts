@@ -1,4 +1,4 @@
-/** Prints one set-up as JSON, or its drawing as SVG. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
+/** Prints one set-up as JSON, its drawing as SVG, or the bands of 2,000 repeats. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { drawFromAbove, drawFromFront, drawFromSide } from '../src/core/drawing/sheet.ts';
@@ -7,6 +7,7 @@ import { findPose } from '../src/core/poses/catalogue/index.ts';
 import { readJson } from '../src/core/formats/personFile.ts';
 import { checkSetUpRequest } from '../src/core/formats/setUpRequest.ts';
 import type { Problem } from '../src/core/problems/problem.ts';
+import { planBands } from '../src/core/setup/planBands.ts';
 import { planInFull } from '../src/core/setup/planInFull.ts';
 
 const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
@@ -16,7 +17,7 @@ const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
 };
 
 const USAGE =
-  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID] [--rules FILE.json] [--svg above|side|front]';
+  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID] [--rules FILE.json] [--svg above|side|front | --bands]';
 
 function stopWithUsage(reason: string): never {
   process.stderr.write(`${reason}\n${USAGE}\n`);
@@ -39,6 +40,7 @@ function readArguments() {
         level: option,
         rules: option,
         svg: option,
+        bands: { type: 'boolean' },
       },
     }).values;
   } catch (error) {
@@ -57,7 +59,7 @@ function readFile(path: string): unknown {
   return json.ok ? json.value : stopWithProblems(json.problems);
 }
 
-const { person, pose, side, level, rules, svg } = readArguments();
+const { person, pose, side, level, rules, svg, bands } = readArguments();
 if (person === undefined || pose === undefined || side === undefined) {
   stopWithUsage('--person, --pose and --side are needed.');
 }
@@ -74,6 +76,12 @@ const request = checkSetUpRequest(
 );
 if (!request.ok) stopWithProblems(request.problems);
 const { value } = request;
+if (bands === true) {
+  const drawn = planBands(value.person, value.pose, value.side, value.rules, value.level);
+  if (!drawn.ok) stopWithProblems(drawn.problems);
+  process.stdout.write(`${JSON.stringify(drawn.value, null, 2)}\n`);
+  process.exit(0);
+}
 const planned = planInFull(value.person, value.pose, value.side, value.rules, value.level);
 if (!planned.ok) stopWithProblems(planned.problems);
 if (svg === undefined) {

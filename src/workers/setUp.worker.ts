@@ -1,8 +1,9 @@
 import { expose } from 'comlink';
+import { planBands } from '../core/setup/planBands.ts';
 import { planInFull } from '../core/setup/planInFull.ts';
 import { planSetUp } from '../core/setup/planSetUp.ts';
 
-const api = { planSetUp, planInFull };
+const api = { planSetUp, planInFull, planBands };
 export type SetUpWorker = typeof api;
 
 expose(api);

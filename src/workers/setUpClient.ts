@@ -3,10 +3,9 @@ import { problem, type Result } from '../core/problems/problem.ts';
 import type { HouseRules } from '../core/rules/houseRules.ts';
 import type { Side } from '../core/measures/protocol.ts';
 import type { PersonRecord } from '../core/person/person.ts';
+import type { Bands } from '../core/setup/planBands.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { SetUpWorker } from './setUp.worker.ts';
-
-const PATIENCE_SECONDS = 20;
 
 interface Running {
   readonly worker: Worker;
@@ -15,26 +14,71 @@ interface Running {
   readonly died: Promise<void>;
 }
 
-let running: Running | null = null;
+/** One worker and its questions. A dead or stuck one becomes a problem, never a hang. */
+class Lane {
+  private running: Running | null = null;
 
-function start(): Running {
-  const worker = new Worker(new URL('./setUp.worker.ts', import.meta.url), { type: 'module' });
-  const died = new Promise<void>((resolve) => {
-    worker.addEventListener('error', () => {
-      resolve();
+  constructor(
+    private readonly patienceSeconds: number,
+    private readonly onStop: () => void,
+  ) {}
+
+  async ask<Answer>(
+    call: (remote: Remote<SetUpWorker>) => Promise<Result<Answer>>,
+  ): Promise<Result<Answer>> {
+    this.running ??= Lane.start();
+    const { remote, died } = this.running;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const seconds = this.patienceSeconds;
+    const tooLong = new Promise<'took-too-long'>((resolve) => {
+      timer = setTimeout(() => {
+        resolve('took-too-long');
+      }, seconds * 1000);
     });
-  });
-  return { worker, remote: wrap<SetUpWorker>(worker), died };
-}
+    try {
+      const outcome = await Promise.race([
+        call(remote),
+        died.then(() => 'worker-stopped' as const),
+        tooLong,
+      ]);
+      if (typeof outcome !== 'string') return outcome;
+      this.stop();
+      return { ok: false, problems: [problem(outcome, '', { seconds })] };
+    } catch {
+      this.stop();
+      return { ok: false, problems: [problem('worker-stopped', '')] };
+    } finally {
+      clearTimeout(timer);
+    }
+  }
 
-function stop(): void {
-  running?.worker.terminate();
-  running = null;
+  private static start(): Running {
+    const worker = new Worker(new URL('./setUp.worker.ts', import.meta.url), { type: 'module' });
+    const died = new Promise<void>((resolve) => {
+      worker.addEventListener('error', () => {
+        resolve();
+      });
+    });
+    return { worker, remote: wrap<SetUpWorker>(worker), died };
+  }
+
+  /** The next question starts a new worker. */
+  private stop(): void {
+    this.running?.worker.terminate();
+    this.running = null;
+    this.onStop();
+  }
 }
 
 /** Answers lately given, so that the shelf and the sheet share one solve. */
 const MOST_KEPT = 80;
 const kept = new Map<string, Promise<Result<SetUp>>>();
+
+const planning = new Lane(20, () => {
+  kept.clear();
+});
+/** Thousands of solves: in a worker of their own, so that nothing waits behind them. */
+const drawing = new Lane(180, () => undefined);
 
 /**
  * Plans a set-up in the worker, or hands out the answer it gave to the same question.
@@ -54,49 +98,22 @@ export function planInWorker(
   const ownKey = `${detail} ${key}`;
   const known = kept.get(ownKey);
   if (known !== undefined) return known;
-  const answer = askWorker(record, poseId, side, rules, level, detail);
+  const answer = planning.ask((remote) =>
+    detail === 'full'
+      ? remote.planInFull(record, poseId, side, rules, level)
+      : remote.planSetUp(record, poseId, side, rules, level),
+  );
   kept.set(ownKey, answer);
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
   return answer;
 }
 
-/**
- * Plans a set-up in the worker. A dead or stuck worker becomes a problem, never a hang,
- * and the next call starts a new one.
- */
-async function askWorker(
+/** Between which values each number would fall if the measuring were repeated; takes seconds. */
+export const planBandsInWorker = (
   record: PersonRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
   level: string | null,
-  detail: 'quick' | 'full',
-): Promise<Result<SetUp>> {
-  running ??= start();
-  const { remote, died } = running;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const tooLong = new Promise<'took-too-long'>((resolve) => {
-    timer = setTimeout(() => {
-      resolve('took-too-long');
-    }, PATIENCE_SECONDS * 1000);
-  });
-  try {
-    const outcome = await Promise.race([
-      detail === 'full'
-        ? remote.planInFull(record, poseId, side, rules, level)
-        : remote.planSetUp(record, poseId, side, rules, level),
-      died.then(() => 'worker-stopped' as const),
-      tooLong,
-    ]);
-    if (typeof outcome !== 'string') return outcome;
-    stop();
-    kept.clear();
-    return { ok: false, problems: [problem(outcome, '', { seconds: PATIENCE_SECONDS })] };
-  } catch {
-    stop();
-    kept.clear();
-    return { ok: false, problems: [problem('worker-stopped', '')] };
-  } finally {
-    clearTimeout(timer);
-  }
-}
+): Promise<Result<Bands | null>> =>
+  drawing.ask((remote) => remote.planBands(record, poseId, side, rules, level));

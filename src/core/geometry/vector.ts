@@ -10,6 +10,8 @@ export const addScaled = (a: Vec3, b: Vec3, by: number): Vec3 => [
   a[1] + by * b[1],
   a[2] + by * b[2],
 ];
+/** From a (share 0) to b (share 1). */
+export const lerp = (a: Vec3, b: Vec3, share: number): Vec3 => addScaled(a, subtract(b, a), share);
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[1] * b[2] - a[2] * b[1],

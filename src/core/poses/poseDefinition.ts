@@ -60,13 +60,43 @@ export interface ArmDefinition {
    * `out`: in line with the shoulders. `up`, `beside`: along the trunk, up or down.
    * `forward`: where the chest faces. `down`: plumb to a prop or the floor.
    * `on-back-leg`: toward the back knee, without weight. `folded`: palms at the breastbone.
+   * `on-front-shin`: as low on the front shin as it comes. `elbow-on-front-thigh`: the
+   * forearm on the thigh. `behind-back`: wrapped behind the waist.
    */
-  readonly reach: 'out' | 'down' | 'up' | 'beside' | 'forward' | 'on-back-leg' | 'folded';
+  readonly reach:
+    | 'out'
+    | 'down'
+    | 'up'
+    | 'beside'
+    | 'forward'
+    | 'on-back-leg'
+    | 'folded'
+    | 'on-front-shin'
+    | 'elbow-on-front-thigh'
+    | 'behind-back';
   /** A prop under this hand is kept clear of the front foot. */
   readonly clearOfFrontFoot?: boolean;
   /** This hand bears weight: it widens the base. */
   readonly bears?: boolean;
 }
+
+/**
+ * What a pose is leant on or held with beside the hand's prop, each with a place or a
+ * height that is computed. `wall-behind`: behind the back, or behind the hips of a pose
+ * that faces the front. `wall-ahead`: at the fingertips. `wall-beside`: at arm's length
+ * from the front leg's shoulder. `strap-foot-to-thigh`: a loop round the back foot and
+ * the front thigh. `bind-strap`: between the hands, found by trial.
+ */
+export type SupportKind =
+  | 'under-front-thigh'
+  | 'heel-wedge'
+  | 'knee-pad'
+  | 'front-ball-block'
+  | 'wall-behind'
+  | 'wall-ahead'
+  | 'wall-beside'
+  | 'strap-foot-to-thigh'
+  | 'bind-strap';
 
 export interface StartDefinition {
   readonly pelvisTurn: number;
@@ -132,6 +162,8 @@ export interface PoseDefinition {
     readonly to: number;
     readonly start: number;
   } | null;
+  /** The ball of the front foot stands on a block this high, cm; its heel on the floor. */
+  readonly frontBallOnCm?: number;
   /** A sole on the front leg: at its ankle, its calf or high on its thigh, never at the knee. */
   readonly soleAt?: 'ankle' | 'calf' | 'thigh';
   /** How far apart the heels stand across the mat, unless a rule says otherwise. */
@@ -142,6 +174,7 @@ export interface PoseDefinition {
   /** A caution may shorten the stance that a rule sets to this share. */
   readonly stanceShare?: number;
   readonly arms: Readonly<Record<Place, ArmDefinition>>;
+  readonly supports?: readonly SupportKind[];
   /** Shares of a measured trunk range that this pose may use; without it, all of it. */
   readonly trunkShares?: { readonly rotation?: number; readonly extension?: number };
   /** Rounding of the spine that this pose may use, degrees; without it, that of a long back. */

@@ -47,5 +47,6 @@ export type QuantityId =
   | 'front-ankle-bend'
   | 'weight-ahead-of-mid-foot'
   | 'weight-inside-base'
+  | 'front-arm-miss'
   | 'hand-height'
   | 'hand-load';

@@ -100,7 +100,7 @@ const entries = {
   // Measures
   'missing-measure': {
     severity: 'error',
-    message: '{measure}{side} is not measured yet, and {poses} need it.',
+    message: '{measure}{side} is not measured yet. It is needed for {poses}.',
     hint: 'Take the reading, or ask for a provisional set-up.',
   },
   'third-reading': {

@@ -27,5 +27,6 @@ export const USUAL_PROPS: readonly PropItem[] = [
   },
   { id: 'bolster', kind: 'bolster', name: 'Bolster', heightsCm: [17], lengthCm: null, count: 1 },
   { id: 'pad', kind: 'pad', name: 'Knee pad', heightsCm: [2.5], lengthCm: null, count: 2 },
+  { id: 'wedge', kind: 'wedge', name: 'Heel wedge', heightsCm: [4], lengthCm: null, count: 2 },
   { id: 'strap', kind: 'strap', name: 'Strap', heightsCm: [0.3], lengthCm: 240, count: 2 },
 ];

@@ -40,14 +40,28 @@ function mayStandOn(
 /** Books never bear a loaded hand, and straps, pads and wedges are not stood on. Common practice. */
 const BEARS_HAND: readonly PropItem['kind'][] = ['block', 'chair', 'blanket', 'bolster'];
 
+/** What may serve under each part of a body. Common practice, no source. */
+export const SERVES = {
+  thigh: ['chair', 'blanket', 'bolster'],
+  heel: ['wedge', 'blanket'],
+  kneeOnMat: ['pad', 'blanket'],
+  ball: ['block'],
+  lyingLimb: ['block', 'blanket', 'bolster'],
+  head: ['blanket', 'bolster'],
+} as const satisfies Readonly<Record<string, readonly PropItem['kind'][]>>;
+
 /**
- * Every safe stack under a loaded hand, lowest first, fewest pieces first among equals.
+ * Every safe stack of some kinds of prop, lowest first, fewest pieces first among equals.
  *
  * @param props what there is; no stack needs more of a kind than its count
+ * @param kinds that may be used; without it, those that bear a loaded hand
  */
-export function findStacks(props: readonly PropItem[]): Stack[] {
+export function findStacks(
+  props: readonly PropItem[],
+  kinds: readonly PropItem['kind'][] = BEARS_HAND,
+): Stack[] {
   const stacks: Stack[] = [FLOOR];
-  const usable = props.filter((each) => BEARS_HAND.includes(each.kind) && each.count > 0);
+  const usable = props.filter((each) => kinds.includes(each.kind) && each.count > 0);
   const grow = (
     pieces: readonly { readonly item: PropItem; readonly heightCm: number }[],
   ): void => {

@@ -296,7 +296,12 @@ export function buildTask(
     task: {
       figure,
       contacts: {
-        feet: planFeet(figure, pose.backContact, heelLine.width),
+        feet: planFeet(
+          figure,
+          pose.backContact,
+          heelLine.width,
+          metresFromCm(pose.frontBallOnCm ?? 0),
+        ),
         soleAt: pose.soleAt ?? 'calf',
         arms: { front: resolveArm(pose.arms.front), back: resolveArm(pose.arms.back) },
         straightKnee: {

@@ -86,6 +86,7 @@ export function describeUnsolved({
     ifPushed: null,
     asFound: null,
     handProp: null,
+    supportProps: [],
     problems: [],
     provenance: {
       measures: [],

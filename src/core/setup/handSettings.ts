@@ -1,16 +1,23 @@
+import { distance } from '../geometry/vector.ts';
 import { PLACES, type Place } from '../poses/poseDefinition.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { chainToShoulder, link } from './chain.ts';
 import type { Setting } from './setUp.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Solved } from './settings.ts';
-import { plain, type WorkingStep } from './working.ts';
+import { negate, plain } from './working.ts';
 
 /** Height, ahead of the toes and beside the foot of a hand that hangs to a prop or the floor. */
 export function calcHandSettings({ skeleton, pose, figure, limits }: Solved): Setting[] {
   const hands = PLACES.filter((place) => pose.arms[place].reach === 'down');
   const [first] = hands;
-  if (first === undefined) return [];
+  if (first === undefined) {
+    if (pose.arms.front.reach !== 'on-front-shin') return [];
+    const { foot } = skeleton.legs.front;
+    const upShin = cmFromMetres(distance(foot.ankle, skeleton.arms.front.palm));
+    const up = [plain('ankle to palm along the shin, solved for', upShin)];
+    return [makeSetting('hand-up-shin', 'cm', 'front-ankle', 'palm', up, limits)];
+  }
   const { arms } = skeleton;
   // One prop height serves both hands: the higher need, so that neither arm is overreached.
   const highest = (a: Place, b: Place): Place => (arms[b].palm[2] > arms[a].palm[2] ? b : a);
@@ -37,11 +44,6 @@ export function calcHandSettings({ skeleton, pose, figure, limits }: Solved): Se
     link('arm, to the side', arms[first].shoulder, arms[first].palm, besideAxis),
   ];
   // Chain terms run to the left of a right front leg; its little toe lies to the right.
-  const negate = (step: WorkingStep): WorkingStep => ({
-    ...step,
-    expression: `-1 × ${step.expression ?? ''}`,
-    value: -step.value,
-  });
   const beside = facesEdge ? chain : chain.map(negate);
   return [
     makeSetting('hand-height', 'cm', 'mat', 'palm', height, limits),

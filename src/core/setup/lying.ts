@@ -1,5 +1,5 @@
 import type { Body } from '../body/body.ts';
-import { FOOT } from '../body/proportions.ts';
+import { FOOT, HALF_THIGH_CM } from '../body/proportions.ts';
 import type { MeasureId } from '../measures/protocols/index.ts';
 import { otherSide, type Side } from '../measures/protocol.ts';
 import type { LyingFormId } from '../poses/lyingCatalogue.ts';
@@ -7,12 +7,12 @@ import { cmFromMetres, type Metres } from '../units/brands.ts';
 import { makeSetting } from './makeSetting.ts';
 import { findRange, type PlanningRanges } from './planningLimits.ts';
 import type { Setting, SettingId } from './setUp.ts';
+import { calcLoop, calcStrapToOwn } from './strap.ts';
 import { term, type WorkingStep } from './working.ts';
 
 /** Height of a hip centre above the floor when lying, cm. Our modelling choice. */
 const HIP_CENTRE_LYING = 9;
-/** Half the depth of a thigh and of an ankle, cm. Our modelling choice. */
-const HALF_THIGH = 8;
+/** Half the depth of an ankle, cm. Our modelling choice. */
 const HALF_ANKLE = 4;
 /** A support lower than this is none, cm. */
 const NO_SUPPORT_UNDER = 2;
@@ -20,13 +20,8 @@ const NO_SUPPORT_UNDER = 2;
 const SEATED_HIP_LESS_ANKLE = 3.5;
 /** Above this seat the knees are bent over a roll instead, cm. */
 const HIGHEST_SEAT = 25;
-/** Strap beyond its loop, for the buckle and a hand, cm. */
-const STRAP_TO_SPARE = 15;
 /** A loop sits this far above the knee, cm. */
 const ABOVE_KNEE = 5;
-/** Girths when not measured, cm. Our choice. */
-const THIGH_GIRTH = 54;
-const FOOT_GIRTH = 24;
 /** How far the pelvis rolls with a leg that crosses, degrees. Common practice, no source. */
 const PELVIS_ROLL = 45;
 
@@ -101,7 +96,7 @@ function kneeSupport(n: Numbers): Setting {
       `${f(n.thigh)} × cos(${f(opening)}°)`,
       n.thigh * Math.cos(opening * DEG),
     ),
-    cmTerm('less half the thigh’s depth', f(-HALF_THIGH), -HALF_THIGH),
+    cmTerm('less half the thigh’s depth', f(-HALF_THIGH_CM), -HALF_THIGH_CM),
   );
 }
 
@@ -215,28 +210,17 @@ function pyramidLoop(n: Numbers): Setting[] {
   const straight = Math.sqrt(
     thigh ** 2 + bottom ** 2 - 2 * thigh * bottom * Math.cos(between * DEG),
   );
-  const loop = [
+  const loop = calcLoop(
     cmTerm(
       'there and back from the sole to above the knee',
       `2 × √(${f(thigh)} × ${f(thigh)} + ${f(bottom)} × ${f(bottom)} − 2 × ${f(thigh)} × ${f(bottom)} × cos(${f(between)}°))`,
       2 * straight,
     ),
-    cmTerm(
-      'half round the thigh and half round the foot',
-      `(${f(THIGH_GIRTH)} + ${f(FOOT_GIRTH)}) / 2`,
-      (THIGH_GIRTH + FOOT_GIRTH) / 2,
-    ),
-  ];
+  );
   return [
     deg('leg-angle', 'floor', 'top-leg', degTerm('leg raise as it is planned with', angle)),
     cm('loop-length', 'sole-of-bottom-foot', 'top-thigh-above-knee', ...loop),
-    cm(
-      'strap-to-own',
-      'strap-end',
-      'strap-end',
-      ...loop,
-      cmTerm('for the buckle and a hand', f(STRAP_TO_SPARE), STRAP_TO_SPARE),
-    ),
+    cm('strap-to-own', 'strap-end', 'strap-end', ...calcStrapToOwn(loop)),
   ];
 }
 
@@ -280,7 +264,7 @@ function seat(n: Numbers): Setting[] {
         'knee-support',
         'floor',
         'knees',
-        cmTerm('a roll under both knees', f(HALF_THIGH), HALF_THIGH),
+        cmTerm('a roll under both knees', f(HALF_THIGH_CM), HALF_THIGH_CM),
       ),
     ];
   }

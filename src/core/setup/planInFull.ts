@@ -7,6 +7,7 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';
 import { calcErrorBars, type ErrorBars } from './errorBars.ts';
 import { findHandProp } from './handProp.ts';
+import { findSupportProps } from './supportProps.ts';
 import { planLying } from './planLying.ts';
 import { planPose } from './planSetUp.ts';
 import type { DepthReport, SetUp } from './setUp.ts';
@@ -27,10 +28,16 @@ function withErrorBars(setUp: SetUp, bars: ErrorBars | null): SetUp {
   return { ...setUp, depth, settings };
 }
 
+const withProps = (setUp: SetUp, props: readonly PropItem[]): SetUp => ({
+  ...setUp,
+  handProp: findHandProp(setUp, props),
+  supportProps: findSupportProps(setUp, props),
+});
+
 /**
  * A set-up with all that takes further solving: ± on every number, the bounds of its
  * stance, what gives if it is pushed, what the student does now judged by the same
- * numbers, and the prop under the hand. Arguments and answers as planSetUp.ts.
+ * numbers, and the props under the hand and the supports. Arguments and answers as planSetUp.ts.
  *
  * @param props what the studio has
  */
@@ -43,12 +50,14 @@ export function planInFull(
   props: readonly PropItem[] = USUAL_PROPS,
 ): Result<SetUp> {
   const lying = findLyingPose(poseId);
-  if (lying !== null) return planLying(record, lying, side, rules);
+  if (lying !== null) {
+    const laid = planLying(record, lying, side, rules);
+    return laid.ok ? { ok: true, value: withProps(laid.value, props) } : laid;
+  }
   const planned = planPose(record, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
   const { setUp } = planned;
   if (planned.kind === 'stopped' || setUp.status === 'failed') return { ok: true, value: setUp };
   const barred = withErrorBars(setUp, calcErrorBars(planned));
-  const handProp = findHandProp(setUp, props);
-  return { ok: true, value: { ...barred, ...calcDetails(planned), handProp } };
+  return { ok: true, value: withProps({ ...barred, ...calcDetails(planned) }, props) };
 }

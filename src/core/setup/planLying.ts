@@ -79,6 +79,7 @@ export function planLying(
       ifPushed: null,
       asFound: null,
       handProp: null,
+      supportProps: [],
       mat: null,
       footprints: null,
       cautions,

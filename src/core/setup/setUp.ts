@@ -6,6 +6,7 @@ import type { Joint, Motion } from '../solver/limits.ts';
 import type { ToldAdaptation } from '../cautions/adapt.ts';
 import type { HandProp } from './handProp.ts';
 import type { Give } from './pushed.ts';
+import type { SupportProp } from './supportProps.ts';
 import type { WorkingStep } from './working.ts';
 
 export const SET_UP_FORMAT = 'stillwater.set-up';
@@ -51,6 +52,15 @@ export type SettingId =
   | 'door-frame-distance'
   | 'loop-length'
   | 'strap-to-own'
+  | 'bind-strap'
+  | 'thigh-support'
+  | 'heel-wedge'
+  | 'front-ball-block'
+  | 'knee-pad'
+  | 'wall-behind'
+  | 'wall-ahead'
+  | 'wall-beside'
+  | 'hand-up-shin'
   | 'foot-height'
   | 'seat-height';
 
@@ -183,6 +193,8 @@ export interface SetUp {
   }[];
   /** What the hand rests on; null = no hand on anything, or not looked for. */
   readonly handProp: HandProp | null;
+  /** What of the cupboard serves each support and strap; empty when not looked for. */
+  readonly supportProps: readonly SupportProp[];
   /** What a caution changed in this set-up, each with its reason. */
   readonly adaptations: readonly ToldAdaptation[];
   readonly problems: readonly Problem[];

@@ -1,4 +1,5 @@
 import type { Body } from '../body/body.ts';
+import type { Vec3 } from '../geometry/vector.ts';
 import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Figure } from '../solver/figure.ts';
@@ -13,6 +14,7 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import { chainDownBackLeg, chainToPelvis, link } from './chain.ts';
 import { calcHandSettings } from './handSettings.ts';
 import { makeSetting } from './makeSetting.ts';
+import { calcSupportSettings } from './supportSettings.ts';
 import type { DepthReport, Setting, SettingId } from './setUp.ts';
 import { plain, term, type WorkingStep } from './working.ts';
 
@@ -80,15 +82,21 @@ function findBackMark({
   }
 }
 
-/** From the back mark up to the back hip, along the mat. */
-function chainFromBackMark({ skeleton, pose }: Solved): WorkingStep[] {
-  const { back } = skeleton.legs;
-  const thigh = link('back leg, thigh, along the mat', back.knee, back.hip, 0);
+const findBackPoint = ({ skeleton: { legs }, pose }: Solved): Vec3 => {
   const mark = findBackMark(pose);
+  if (mark === 'back-knee') return legs.back.knee;
+  return mark === 'back-ball' ? legs.back.foot.ball : legs.back.foot.heel;
+};
+
+/** From the back mark up to the back hip, along the mat. */
+function chainFromBackMark(solved: Solved): WorkingStep[] {
+  const { back } = solved.skeleton.legs;
+  const thigh = link('back leg, thigh, along the mat', back.knee, back.hip, 0);
+  const mark = findBackMark(solved.pose);
   if (mark === 'back-knee') return [thigh];
-  const start = mark === 'back-ball' ? back.foot.ball : back.foot.heel;
+  const toAnkle = `${mark ?? ''} to ankle along the mat`.replace('-', ' ');
   return [
-    link(`${mark ?? ''} to ankle along the mat`.replace('-', ' '), start, back.foot.ankle, 0),
+    link(toAnkle, findBackPoint(solved), back.foot.ankle, 0),
     link('back leg, shank, along the mat', back.foot.ankle, back.knee, 0),
     thigh,
   ];
@@ -287,7 +295,8 @@ function calcFeetSettings(solved: Solved): Setting[] {
   return settings;
 }
 
-function calcMatMarks({ pose, mat, skeleton, stance }: Solved): Setting[] {
+function calcMatMarks(solved: Solved): Setting[] {
+  const { pose, mat, stance } = solved;
   const backMark = findBackMark(pose);
   const front = makeSetting(
     'front-heel-from-mat-edge',
@@ -298,7 +307,8 @@ function calcMatMarks({ pose, mat, skeleton, stance }: Solved): Setting[] {
     [],
   );
   if (backMark === null || stance.definition.kind === 'none') return [front];
-  const terms = [...mat.working, plain('stance length', cmFromMetres(skeleton.posture.stance))];
+  const length = -cmFromMetres(findBackPoint(solved)[0]);
+  const terms = [...mat.working, plain('stance length', length)];
   return [
     front,
     makeSetting(`${backMark}-from-mat-edge`, 'cm', 'mat-front-edge', backMark, terms, []),
@@ -316,6 +326,7 @@ export function calcSettings(solved: Solved): Setting[] {
     ...calcAngleSettings(solved),
     ...calcShapeSettings(solved),
     ...calcHandSettings(solved),
+    ...calcSupportSettings(solved),
     ...calcMatMarks(solved),
   ];
 }

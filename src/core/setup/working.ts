@@ -39,6 +39,13 @@ export function share(text: string, lengthCm: number, alongCm: number): WorkingS
 /** A length taken as it is. */
 export const plain = (text: string, cm: number): WorkingStep => term(text, cm.toFixed(2), cm, 'cm');
 
+/** A term taken the other way round. */
+export const negate = (step: WorkingStep): WorkingStep => ({
+  ...step,
+  expression: `-1 × ${step.expression ?? ''}`,
+  value: -step.value,
+});
+
 /** A joint at its limit: what is asked, and what there is. */
 export const limitStep = (text: string, askedDeg: number, hasDeg: number): WorkingStep => ({
   kind: 'limit',

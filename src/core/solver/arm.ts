@@ -1,17 +1,21 @@
 import type { ArmDefinition, Place } from '../poses/poseDefinition.ts';
 import { type Figure } from './figure.ts';
-import { PER_STATURE } from '../body/proportions.ts';
+import { HALF_THIGH_CM, PER_STATURE } from '../body/proportions.ts';
 import type { Rotation } from '../geometry/rotation.ts';
 import {
+  add,
   addScaled,
   distance,
+  dot,
   normalise,
   rejectFrom,
   scale,
   subtract,
   type Vec3,
 } from '../geometry/vector.ts';
+import { CM_PER_METRE } from '../units/brands.ts';
 import type { FootPose } from './foot.ts';
+import type { LegPose } from './leg.ts';
 
 /** What an arm does, as a pose's data names it. */
 export interface ArmPlan {
@@ -27,6 +31,8 @@ export interface ArmPose {
   readonly wrist: Vec3;
   /** Centre of the palm. */
   readonly palm: Vec3;
+  /** How far an arm that has to meet a leg falls short of it, metres; 0 = it meets, or need not. */
+  readonly miss: number;
 }
 
 const { upperArm, forearm, hand } = PER_STATURE;
@@ -71,14 +77,16 @@ function findElbow(
   return addScaled(addScaled(shoulder, down, along), outward, bulge);
 }
 
-/** Hands at the breastbone: ahead of and below the shoulder line, as shares of the reach. Our choice. */
-const FOLDED_AHEAD = 0.25;
-const FOLDED_BELOW = 0.15;
+/** Hands at the midline: ahead of and below the shoulder line, as shares of the reach. Our choice. */
+const MIDLINE = {
+  folded: { ahead: 0.25, below: 0.15 },
+  'behind-back': { ahead: -0.12, below: 0.55 },
+} as const;
 
 /** Where an arm that bears nothing points. */
 function findDirection(
   place: Place,
-  reach: Exclude<ArmPlan['reach'], 'down' | 'folded'>,
+  reach: 'out' | 'up' | 'beside' | 'forward' | 'on-back-leg',
   chest: Rotation,
   shoulder: Vec3,
   backKnee: Vec3,
@@ -97,8 +105,9 @@ function findDirection(
   }
 }
 
-/** A hand at the breastbone, the elbow out to its side. */
+/** A hand at the breastbone or behind the waist, the elbow out to its side. */
 function foldArm(
+  to: keyof typeof MIDLINE,
   place: Place,
   chest: Rotation,
   shoulder: Vec3,
@@ -107,8 +116,8 @@ function foldArm(
 ): ArmPose {
   const outward = scale(chest.left, place === 'back' ? 1 : -1);
   const midline = addScaled(shoulder, outward, -halfShoulders);
-  const ahead = addScaled(midline, chest.forward, FOLDED_AHEAD * reach);
-  const palm = addScaled(ahead, chest.up, -FOLDED_BELOW * reach);
+  const ahead = addScaled(midline, chest.forward, MIDLINE[to].ahead * reach);
+  const palm = addScaled(ahead, chest.up, -MIDLINE[to].below * reach);
   return bendTo(shoulder, palm, reach, outward);
 }
 
@@ -118,8 +127,70 @@ function bendTo(shoulder: Vec3, palm: Vec3, reach: number, elbowTo: Vec3): ArmPo
   const span = distance(shoulder, palm);
   const wrist = addScaled(palm, subtract(shoulder, palm), handLength / span);
   const [upper, lower] = [UPPER_SHARE * reach, (WRIST_SHARE - UPPER_SHARE) * reach];
-  return { shoulder, elbow: findElbow(shoulder, wrist, upper, lower, elbowTo), wrist, palm };
+  const elbow = findElbow(shoulder, wrist, upper, lower, elbowTo);
+  return { shoulder, elbow, wrist, palm, miss: 0 };
 }
+
+/** The parts of the front leg that an arm may rest on, as shares of their length. Our choice. */
+const SHIN_SHARES = { from: 0.05, to: 0.95, wanted: 0.05 } as const;
+/** Two thirds of the thigh from the hip, give or take. */
+const THIGH_SHARES = { from: 0.45, to: 0.85, wanted: 2 / 3 } as const;
+
+/**
+ * The place on a bone that lies at a given distance from the shoulder, the one nearest to
+ * where it is wanted; the nearest it can be if there is none.
+ */
+function findOnBone(
+  start: Vec3,
+  end: Vec3,
+  shoulder: Vec3,
+  away: number,
+  shares: { readonly from: number; readonly to: number; readonly wanted: number },
+): { readonly point: Vec3; readonly miss: number } {
+  const bone = subtract(end, start);
+  const toStart = subtract(start, shoulder);
+  const a = dot(bone, bone);
+  const half = dot(bone, toStart);
+  const root = Math.sqrt(Math.max(0, half * half - a * (dot(toStart, toStart) - away * away)));
+  const [near, far] = [(-half - root) / a, (-half + root) / a];
+  const { from, to, wanted } = shares;
+  const nearer = Math.abs(near - wanted) <= Math.abs(far - wanted) ? near : far;
+  const point = addScaled(start, bone, Math.max(from, Math.min(to, nearer)));
+  return { point, miss: distance(point, shoulder) - away };
+}
+
+/** A straight arm to the front shin. */
+function reachShin(reach: number, shoulder: Vec3, { knee, foot }: LegPose): ArmPose {
+  const { point, miss } = findOnBone(foot.ankle, knee, shoulder, reach, SHIN_SHARES);
+  const toward = normalise(subtract(point, shoulder));
+  if (miss < 0) return { ...bendTo(shoulder, point, reach, [0, 0, 1]), miss };
+  return { ...stretch(shoulder, toward, reach), miss };
+}
+
+/** An elbow on the front thigh, the forearm level, toward where the chest faces. */
+function restOnThigh(reach: number, chest: Rotation, shoulder: Vec3, leg: LegPose): ArmPose {
+  const upper = UPPER_SHARE * reach;
+  const onTop: Vec3 = [0, 0, HALF_THIGH_CM / CM_PER_METRE];
+  const [top, end] = [add(leg.hip, onTop), add(leg.knee, onTop)];
+  const { point, miss } = findOnBone(top, end, shoulder, upper, THIGH_SHARES);
+  const elbow = addScaled(shoulder, normalise(subtract(point, shoulder)), upper);
+  const level = normalise([chest.forward[0], chest.forward[1], 0]);
+  return {
+    shoulder,
+    elbow,
+    wrist: addScaled(elbow, level, (WRIST_SHARE - UPPER_SHARE) * reach),
+    palm: addScaled(elbow, level, (1 - UPPER_SHARE) * reach),
+    miss,
+  };
+}
+
+const stretch = (shoulder: Vec3, toward: Vec3, reach: number): ArmPose => ({
+  shoulder,
+  elbow: addScaled(shoulder, toward, UPPER_SHARE * reach),
+  wrist: addScaled(shoulder, toward, WRIST_SHARE * reach),
+  palm: addScaled(shoulder, toward, reach),
+  miss: 0,
+});
 
 /** Poses an arm from its shoulder. The straight reach is never exceeded; a low shoulder bends the elbow. */
 export function poseArm(
@@ -128,22 +199,35 @@ export function poseArm(
   plan: ArmPlan,
   chest: Rotation,
   shoulder: Vec3,
-  frontFoot: FootPose,
-  backKnee: Vec3,
+  legs: Readonly<Record<Place, LegPose>>,
 ): ArmPose {
   const reach = figure[place].armReach;
-  if (plan.reach === 'folded') {
-    return foldArm(place, chest, shoulder, reach, figure.halfShoulders);
+  switch (plan.reach) {
+    case 'folded':
+    case 'behind-back':
+      return foldArm(plan.reach, place, chest, shoulder, reach, figure.halfShoulders);
+    case 'on-front-shin':
+      return reachShin(reach, shoulder, legs.front);
+    case 'elbow-on-front-thigh':
+      return restOnThigh(reach, chest, shoulder, legs.front);
+    case 'down':
+      return hangDown(figure, plan, reach, chest, shoulder, legs.front.foot);
+    default: {
+      const toward = findDirection(place, plan.reach, chest, shoulder, legs.back.knee);
+      return stretch(shoulder, toward, reach);
+    }
   }
-  if (plan.reach !== 'down') {
-    const toward = findDirection(place, plan.reach, chest, shoulder, backKnee);
-    return {
-      shoulder,
-      elbow: addScaled(shoulder, toward, UPPER_SHARE * reach),
-      wrist: addScaled(shoulder, toward, WRIST_SHARE * reach),
-      palm: addScaled(shoulder, toward, reach),
-    };
-  }
+}
+
+/** A hand plumb under its shoulder, on the floor or on what stands there. */
+function hangDown(
+  figure: Figure,
+  plan: ArmPlan,
+  reach: number,
+  chest: Rotation,
+  shoulder: Vec3,
+  frontFoot: FootPose,
+): ArmPose {
   const [x, y] = findHandPlace(figure, plan, shoulder, frontFoot);
   const sidewaysSquared = (x - shoulder[0]) ** 2 + (y - shoulder[1]) ** 2;
   const drop = Math.sqrt(Math.max(0, reach * reach - sidewaysSquared));

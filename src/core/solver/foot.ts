@@ -16,14 +16,25 @@ export interface FootPose {
   readonly toe: Vec3;
 }
 
-/** A foot flat on the floor, its heel centre at `heel`. */
-export function placeFlatFoot(figure: Figure, heel: Vec3, yawRad: number): FootPose {
-  const frame = aboutUp(yawRad);
+/**
+ * A foot with its heel on the floor, the heel's centre at `heel`.
+ *
+ * @param ballHeight of what stands under its ball, metres; 0 = flat on the floor
+ */
+export function placeFlatFoot(
+  figure: Figure,
+  heel: Vec3,
+  yawRad: number,
+  ballHeight = 0,
+): FootPose {
+  const level = aboutUp(yawRad);
+  const toesUp = Math.asin(ballHeight / ((FOOT.ball - FOOT.heelCentre) * figure.footLength));
+  const frame = ballHeight === 0 ? level : compose(level, aboutLeft(-toesUp));
   const ahead = (fraction: number): Vec3 =>
     addScaled(heel, frame.forward, (fraction - FOOT.heelCentre) * figure.footLength);
   return {
     frame,
-    pointing: frame.forward,
+    pointing: level.forward,
     bearsFrom: 0,
     heel,
     ankle: addScaled(ahead(FOOT.ankle), frame.up, figure.ankleHeight),
@@ -92,7 +103,7 @@ export function hangFoot(figure: Figure, ankle: Vec3, forward: Vec3, up: Vec3): 
 }
 
 /** A pad under a knee, and the knee's centre above it, metres. Our modelling choice. */
-const KNEE_PAD = 0.025;
+export const KNEE_PAD = 0.025;
 const KNEE_ABOVE_PAD = 0.05;
 /** The ankle of a foot that lies flat behind its knee, metres. Our modelling choice. */
 const LYING_ANKLE = 0.04;
@@ -143,9 +154,12 @@ export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
   const [px, py] = foot.pointing;
   const corners: Point2[] = [];
   if (foot.bearsFrom === null) return corners;
+  // A foot whose ball stands on a block is shorter seen from above.
+  const [fx, fy] = foot.frame.forward;
+  const run = foot.toe[2] > foot.heel[2] ? Math.sqrt(fx * fx + fy * fy) : 1;
   for (const [fraction, half] of SOLE) {
     if (fraction < foot.bearsFrom) continue;
-    const behindToe = (fraction - FOOT.toe) * figure.footLength;
+    const behindToe = (fraction - FOOT.toe) * figure.footLength * run;
     for (const across of [-half * figure.footWidth, half * figure.footWidth]) {
       corners.push([
         foot.toe[0] + px * behindToe - py * across,

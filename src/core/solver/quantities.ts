@@ -184,6 +184,7 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     (s) => calcHipArm(s) - 2 * calcKneeArm(s),
   ),
   'front-ankle-bend': angle('the ankle’s bend', (s) => s.legs.front.ankleAngles.dorsiflexion),
+  'front-arm-miss': lengthOf('the arm’s way to the front leg', (s) => s.arms.front.miss),
   'weight-ahead-of-mid-foot': lengthOf(
     'the weight point over the middle of the feet',
     (s) => s.centreOfMass[0] - calcMidFoot(s),

@@ -74,11 +74,13 @@ export interface Skeleton {
  * than the feet.
  *
  * @param width across the mat between heel centres, metres, + on the back leg's own side
+ * @param frontBallHeight of a block under the ball of the front foot, metres
  */
 export function planFeet(
   figure: Figure,
   contact: BackContact,
   width: (backFootYaw: number) => number,
+  frontBallHeight = 0,
 ): ContactPlan['feet'] {
   let last: { readonly at: Posture; readonly feet: FeetPose } | null = null;
   let front: { readonly yaw: number; readonly foot: FootPose; readonly sole: Point2[] } | null =
@@ -86,7 +88,7 @@ export function planFeet(
   return (posture) => {
     if (last !== null && haveSameFeet(last.at, posture)) return last.feet;
     if (front?.yaw !== posture.frontFootYaw) {
-      const foot = placeFlatFoot(figure, [0, 0, 0], posture.frontFootYaw);
+      const foot = placeFlatFoot(figure, [0, 0, 0], posture.frontFootYaw, frontBallHeight);
       front = { yaw: posture.frontFootYaw, foot, sole: soleOutline(figure, foot) };
     }
     const across = width(posture.backFootYaw) + posture.widening;
@@ -230,14 +232,13 @@ export function buildSkeleton(
   const plans = contacts.arms;
   const feet = contacts.feet(posture);
   const legs = poseLegs(figure, contacts, posture, feet, like);
-  const backKnee = legs.back.knee;
   const chest = poseChest(posture);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
   const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
   const arms = {
-    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, feet.front, backKnee),
-    back: poseArm(figure, 'back', plans.back, chest, backShoulder, feet.front, backKnee),
+    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, legs),
+    back: poseArm(figure, 'back', plans.back, chest, backShoulder, legs),
   };
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });

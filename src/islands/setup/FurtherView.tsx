@@ -5,6 +5,7 @@ import { planInWorker } from '../../workers/setUpClient.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { useUnit } from '../shared/useRecord.ts';
+import { BandsView } from './BandsView.tsx';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 
 interface Asked {
@@ -12,8 +13,17 @@ interface Asked {
   readonly result: Result<SetUp>;
 }
 
-/** How sure each number is, the bounds, what gives and the prop: worked out when it is opened. */
-export function FurtherView({ request }: { request: PlanRequest }) {
+/**
+ * How sure each number is, the bounds, what gives and the props: worked out when it is
+ * opened. A lying form has only its props.
+ */
+export function FurtherView({
+  request,
+  isStanding,
+}: {
+  request: PlanRequest;
+  isStanding: boolean;
+}) {
   const [asked, setAsked] = useState<Asked | null>(null);
   const [isOpen, setIsOpen] = useState(false);
   const key = keyOf(request);
@@ -34,7 +44,7 @@ export function FurtherView({ request }: { request: PlanRequest }) {
         if (open && current === null) ask();
       }}
     >
-      <summary>How sure, how far, and what gives</summary>
+      <summary>{isStanding ? 'How sure, how far, and what gives' : 'From the cupboard'}</summary>
       {current === null ? (
         <p className="quiet">
           {isOpen && asked !== null ? (
@@ -46,7 +56,7 @@ export function FurtherView({ request }: { request: PlanRequest }) {
           )}
         </p>
       ) : (
-        current.ok && <Further setUp={current.value} />
+        current.ok && <Further setUp={current.value} request={isStanding ? request : null} />
       )}
     </details>
   );
@@ -61,9 +71,9 @@ function writeBar({ value, unit, plusMinus }: Setting, lengthUnit: LengthUnit): 
     : `${write(value, lengthUnit)} ± ${write(plusMinus, lengthUnit)}`;
 }
 
-function Further({ setUp }: { setUp: SetUp }) {
+function Further({ setUp, request }: { setUp: SetUp; request: PlanRequest | null }) {
   const unit = useUnit();
-  const { bounds, ifPushed, handProp, balance } = setUp;
+  const { bounds, ifPushed, handProp, supportProps, balance } = setUp;
   const unsure = setUp.settings.filter(
     (each) => (each.plusMinus ?? 0) > (each.unit === 'cm' ? 0.35 : 0.6),
   );
@@ -90,6 +100,20 @@ function Further({ setUp }: { setUp: SetUp }) {
           <dd>{sayProp(handProp, unit)}</dd>
         </>
       )}
+      {supportProps.length > 0 && (
+        <>
+          <dt>From the cupboard</dt>
+          <dd>
+            <ul className="plain-list">
+              {supportProps.map((each) => (
+                <li key={each.setting}>
+                  {sayNumber(each.setting)}: {saySupport(each, unit)}
+                </li>
+              ))}
+            </ul>
+          </dd>
+        </>
+      )}
       {balance !== null && (
         <>
           <dt>Balance</dt>
@@ -108,15 +132,33 @@ function Further({ setUp }: { setUp: SetUp }) {
             <ul className="plain-list">
               {unsure.map((each) => (
                 <li key={each.id}>
-                  {each.id.replaceAll('-', ' ')} {writeBar(each, unit)}
+                  {sayNumber(each.id)} {writeBar(each, unit)}
                 </li>
               ))}
             </ul>
           </dd>
         </>
       )}
+      {request !== null && (
+        <>
+          <dt>Nine repeats in ten</dt>
+          <dd>
+            <BandsView request={request} unit={unit} sayNumber={sayNumber} />
+          </dd>
+        </>
+      )}
     </dl>
   );
+}
+
+const sayNumber = (id: string): string => id.replaceAll('-', ' ');
+
+function saySupport(
+  { name, neededCm, beyondCm }: SetUp['supportProps'][number],
+  unit: LengthUnit,
+): string {
+  if (name === null) return `nothing in the cupboard comes to ${write(neededCm, unit)}`;
+  return beyondCm >= 0.5 ? `${name}, ${write(beyondCm, unit)} to spare` : name;
 }
 
 function sayProp(

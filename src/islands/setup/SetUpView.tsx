@@ -192,7 +192,7 @@ function Planned(props: PlannedProps) {
           pose={isStanding ? pose : null}
           setUp={setUp}
           record={record}
-          onward={isStanding ? <FurtherView request={request} /> : null}
+          onward={<FurtherView request={request} isStanding={isStanding} />}
         />
       )}
     </>

@@ -89,6 +89,23 @@ const ORDER: readonly {
     say: (value, raw) =>
       `and ${value} to the ${raw >= 0 ? 'little-toe' : 'big-toe'} side of the foot’s line`,
   },
+  { id: 'hand-up-shin', say: (value) => `hand on the shin, ${value} above the ankle` },
+  { id: 'thigh-support', say: (value) => `seat ${value} high under the front thigh` },
+  { id: 'heel-wedge', say: (value) => `wedge ${value} high under the back heel` },
+  {
+    id: 'front-ball-block',
+    say: (value) => `block ${value} high under the ball of the front foot`,
+  },
+  { id: 'knee-pad', say: (value) => `pad ${value} thick under the back knee` },
+  { id: 'wall-behind', say: (value, _raw, _to, from) => `wall ${value} behind the ${from}` },
+  { id: 'wall-ahead', say: (value) => `wall ${value} ahead of the front heel` },
+  {
+    id: 'wall-beside',
+    say: (value) => `wall ${value} to the standing side of the foot’s line`,
+  },
+  { id: 'loop-length', say: (value) => `strap loop ${value} long in all` },
+  { id: 'strap-to-own', say: (value) => `a strap of at least ${value}` },
+  { id: 'bind-strap', say: (value) => `strap between the hands, ${value} to begin with` },
 ];
 
 const spoken = (id: string): string => id.replaceAll('-', ' ');

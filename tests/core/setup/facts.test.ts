@@ -8,6 +8,11 @@ import { calcBody } from '../../../src/core/body/body.ts';
 import { calcMeasureSet } from '../../../src/core/measures/measureSet.ts';
 import { getProtocol } from '../../../src/core/measures/protocols/index.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
+import { NO_ROTATION } from '../../../src/core/geometry/rotation.ts';
+import type { Vec3 } from '../../../src/core/geometry/vector.ts';
+import { placeFlatFoot } from '../../../src/core/solver/foot.ts';
+import { poseLeg } from '../../../src/core/solver/leg.ts';
+import { FIGURE } from '../../support/figure.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';
 import { distanceCm, markOf, planPlain, settingOf } from '../../support/plan.ts';
 
@@ -82,6 +87,26 @@ describe('published directions and bands', () => {
       const slope = Math.asin((hip[2] - knee[2]) / distanceCm(hip, knee));
       expect(Math.abs(of('hip') + of('knee') - 42 * Math.cos(slope))).toBeLessThan(0.1);
     }
+  });
+
+  /**
+   * Bennell et al. 1998 (from memory): in the lunge to a wall the shank leans about 3.6° a
+   * centimetre from toes to wall near 10 cm; 3.0–4.1 as a ratio from 8 to 13 cm. The knee's
+   * centre stays 5 cm behind the kneecap that touches (our choice).
+   */
+  it.each([8, 9, 10, 11, 12, 13])('a lunge %i cm from the wall leans as published', (cm) => {
+    const foot = placeFlatFoot(FIGURE, [0, 0, 0], 0);
+    const ahead = foot.toe[0] + (cm - 5) / 100 - foot.ankle[0];
+    const hip: Vec3 = [
+      foot.ankle[0] + ahead - 0.42,
+      0,
+      foot.ankle[2] + Math.sqrt(0.16 - ahead ** 2),
+    ];
+    const leg = poseLeg(FIGURE, 'front', NO_ROTATION, hip, foot, null);
+    expect(leg.knee[0] - foot.toe[0]).toBeCloseTo((cm - 5) / 100, 9);
+    const lean = (leg.ankleAngles.dorsiflexion * 180) / Math.PI;
+    expect(lean / cm).toBeGreaterThan(3.0);
+    expect(lean / cm).toBeLessThan(4.1);
   });
 
   /** Drillis & Contini 1966, in Winter (from memory). */

@@ -90,6 +90,7 @@ export const chair: PoseDefinition = {
     supple: ['the textbook shape'],
   },
   levels: [
+    { id: 'at-a-wall', name: 'Hips at a wall', changes: { supports: ['wall-behind'] } },
     {
       id: 'arms-forward',
       name: 'Arms forward',

@@ -84,7 +84,7 @@ export const halfMoon: PoseDefinition = {
     stiff: ['the textbook shape'],
     supple: ['the textbook shape'],
   },
-  levels: [],
+  levels: [{ id: 'at-a-wall', name: 'The back at a wall', changes: { supports: ['wall-behind'] } }],
   easier: 'half moon with the back at a wall and the hand on a chair',
   lookAt: [
     {

@@ -17,6 +17,7 @@ export const lizard: PoseDefinition = {
   stance: { kind: 'free' },
   arms: { front: { reach: 'down', bears: true }, back: { reach: 'down', bears: true } },
   spineFlexionDeg: 20,
+  supports: ['knee-pad'],
   musts: [
     { quantity: 'shoulder-inside-front-foot', atLeast: 0 },
     { quantity: 'trunk-inside-front-knee', atLeast: 8 },
@@ -92,6 +93,7 @@ export const lizard: PoseDefinition = {
       changes: {
         backContact: 'ball',
         straightLegs: ['back'],
+        supports: [],
         backHeelLift: { from: 30, to: 65, start: 50 },
         wishes: [
           { quantity: 'pelvis-turn', goal: 0, sigma: 10 },

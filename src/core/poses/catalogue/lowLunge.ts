@@ -15,6 +15,7 @@ export const lowLunge: PoseDefinition = {
   heelLine: 'hip-rails',
   stance: { kind: 'free' },
   arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
+  supports: ['knee-pad'],
   musts: [
     ...STACKED_KNEE,
     { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },

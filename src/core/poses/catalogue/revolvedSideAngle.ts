@@ -21,6 +21,7 @@ const HEEL_UP = {
   backContact: 'ball',
   straightLegs: ['back'],
   backHeelLift: { from: 30, to: 65, start: 50 },
+  supports: [],
   needs: [
     'hip-flexion',
     'straight-leg-raise',
@@ -32,6 +33,17 @@ const HEEL_UP = {
     'trunk-rotation',
   ],
 } as const;
+
+const HEEL_UP_STARTS: PoseDefinition['starts'] = [
+  {
+    pelvisTurn: 0,
+    pelvisTilt: 40,
+    pelvisList: 0,
+    spineRotation: -20,
+    kneeBend: 60,
+    stanceShare: 1.1,
+  },
+];
 
 export const revolvedSideAngle: PoseDefinition = {
   id: 'revolved-side-angle',
@@ -48,6 +60,7 @@ export const revolvedSideAngle: PoseDefinition = {
   heelLine: 'hip-rails',
   stance: { kind: 'free' },
   arms: { front: { reach: 'out' }, back: { reach: 'down', clearOfFrontFoot: true } },
+  supports: ['knee-pad'],
   trunkShares: { rotation: 0.8 },
   musts: [
     ...LUNGE_MUSTS,
@@ -113,16 +126,7 @@ export const revolvedSideAngle: PoseDefinition = {
       name: 'Back heel up, hand on a block',
       changes: {
         ...HEEL_UP,
-        starts: [
-          {
-            pelvisTurn: 0,
-            pelvisTilt: 40,
-            pelvisList: 0,
-            spineRotation: -20,
-            kneeBend: 60,
-            stanceShare: 1.1,
-          },
-        ],
+        starts: HEEL_UP_STARTS,
       },
     },
     {
@@ -164,6 +168,16 @@ export const revolvedSideAngle: PoseDefinition = {
             stanceShare: 1.1,
           },
         ],
+      },
+    },
+    {
+      id: 'bind',
+      name: 'Bind with a strap',
+      changes: {
+        ...HEEL_UP,
+        arms: { front: { reach: 'behind-back' }, back: { reach: 'behind-back' } },
+        supports: ['bind-strap'],
+        starts: HEEL_UP_STARTS,
       },
     },
   ],

@@ -7,6 +7,12 @@ import {
   stanceBySchool,
 } from './schools.ts';
 
+const MUSTS: PoseDefinition['musts'] = [
+  ...STACKED_KNEE,
+  { quantity: 'spine-side-bend', atLeast: -10, atMost: 10 },
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
+
 export const sideAngle: PoseDefinition = {
   id: 'side-angle',
   name: 'Side angle',
@@ -21,11 +27,7 @@ export const sideAngle: PoseDefinition = {
   heelLine: 'heel-to-arch',
   stance: stanceBySchool({ kind: 'free' }),
   arms: { front: { reach: 'down', clearOfFrontFoot: true }, back: { reach: 'up' } },
-  musts: [
-    ...STACKED_KNEE,
-    { quantity: 'spine-side-bend', atLeast: -10, atMost: 10 },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
+  musts: MUSTS,
   wishes: [
     { quantity: 'trunk-from-back-leg', goal: 0, sigma: 15 },
     { quantity: 'trunk-lean-across', goal: 0, sigma: 6 },
@@ -95,7 +97,39 @@ export const sideAngle: PoseDefinition = {
     ],
     supple: ['front hip flexion', 'spine flexion', 'spine rotation to the left'],
   },
-  levels: [],
+  levels: [
+    {
+      id: 'elbow-on-thigh',
+      name: 'Forearm on the front thigh',
+      changes: {
+        arms: { front: { reach: 'elbow-on-front-thigh' }, back: { reach: 'up' } },
+        musts: [...MUSTS, { quantity: 'front-arm-miss', atLeast: -0.5, atMost: 0.5 }],
+      },
+    },
+    {
+      id: 'on-a-chair',
+      name: 'Front thigh on a chair',
+      changes: { supports: ['under-front-thigh'] },
+    },
+    {
+      id: 'half-bind',
+      name: 'Half bind: the top hand behind the waist',
+      changes: {
+        arms: {
+          front: { reach: 'down', clearOfFrontFoot: true },
+          back: { reach: 'behind-back' },
+        },
+      },
+    },
+    {
+      id: 'bind',
+      name: 'Bind with a strap',
+      changes: {
+        arms: { front: { reach: 'behind-back' }, back: { reach: 'behind-back' } },
+        supports: ['bind-strap'],
+      },
+    },
+  ],
   easier: 'side angle with the forearm on the thigh, or lying side angle',
   lookAt: [
     { at: 'Feet', look: 'The back outer edge heavy.', change: 'Shorten the stance by one step.' },

@@ -7,6 +7,24 @@ import {
   stanceBySchool,
 } from './schools.ts';
 
+/** A block on its broad face. Common practice, no source. */
+const LOW_BLOCK_CM = 7.5;
+
+const MUSTS: PoseDefinition['musts'] = [
+  // 0.17 of the trunk's length across the mat is a lean of 9.8°.
+  { quantity: 'trunk-lean-across', atLeast: -9.8, atMost: 9.8 },
+  {
+    quantity: 'spine-side-bend',
+    atLeast: { rule: 'triangleShape', options: { long: -5, 'side-bend': -90 } },
+    atMost: { rule: 'triangleShape', options: { long: 5, 'side-bend': 90 } },
+  },
+  {
+    quantity: 'spine-flexion',
+    atMost: { rule: 'triangleShape', options: { long: 5, 'side-bend': 90 } },
+  },
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
+
 export const triangle: PoseDefinition = {
   id: 'triangle',
   name: 'Triangle',
@@ -21,20 +39,7 @@ export const triangle: PoseDefinition = {
   heelLine: 'heel-to-arch',
   stance: stanceBySchool({ kind: 'times', of: 'leg-length', factor: 1 }),
   arms: { front: { reach: 'down', clearOfFrontFoot: true }, back: { reach: 'out' } },
-  musts: [
-    // 0.17 of the trunk's length across the mat is a lean of 9.8°.
-    { quantity: 'trunk-lean-across', atLeast: -9.8, atMost: 9.8 },
-    {
-      quantity: 'spine-side-bend',
-      atLeast: { rule: 'triangleShape', options: { long: -5, 'side-bend': -90 } },
-      atMost: { rule: 'triangleShape', options: { long: 5, 'side-bend': 90 } },
-    },
-    {
-      quantity: 'spine-flexion',
-      atMost: { rule: 'triangleShape', options: { long: 5, 'side-bend': 90 } },
-    },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
+  musts: MUSTS,
   wishes: [
     { quantity: 'chest-forward-along', goal: 0, sigma: 25 },
     { quantity: 'chest-forward-up', goal: 0, sigma: 25 },
@@ -94,7 +99,32 @@ export const triangle: PoseDefinition = {
     stiff: ['front hip flexion', 'front hip abduction', 'spine rotation to the left'],
     supple: ['back hip adduction'],
   },
-  levels: [],
+  levels: [
+    {
+      id: 'hand-on-shin',
+      name: 'Hand on the shin',
+      changes: {
+        arms: { front: { reach: 'on-front-shin' }, back: { reach: 'out' } },
+        musts: [...MUSTS, { quantity: 'front-arm-miss', atMost: 0 }],
+      },
+    },
+    { id: 'at-a-wall', name: 'The back at a wall', changes: { supports: ['wall-behind'] } },
+    {
+      id: 'with-a-strap',
+      name: 'Strap from the back foot round the front thigh',
+      changes: { supports: ['strap-foot-to-thigh'] },
+    },
+    {
+      id: 'ball-on-a-block',
+      name: 'Ball of the front foot on a block',
+      changes: { frontBallOnCm: LOW_BLOCK_CM, supports: ['front-ball-block'] },
+    },
+    {
+      id: 'natural-feet',
+      name: 'Both feet turned out naturally',
+      changes: { frontFootYaw: { kind: 'held', at: -10 }, backFootYaw: { kind: 'held', at: 60 } },
+    },
+  ],
   easier: 'triangle with the hand on a chair',
   lookAt: [
     { at: 'Feet', look: 'Both soles heavy, arches up.', change: 'Press the outer back edge.' },

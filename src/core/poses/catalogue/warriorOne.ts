@@ -1,6 +1,19 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STACKED_KNEE, stanceBySchool, STRAIGHT_AHEAD } from './schools.ts';
 
+const WISHES: PoseDefinition['wishes'] = [
+  { quantity: 'chest-turn', goal: 0, sigma: 10 },
+  {
+    quantity: 'pelvis-turn',
+    goal: 0,
+    sigma: { rule: 'pelvisWarriorOne', options: { open: 30, square: 3 } },
+  },
+  { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
+  { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
+  { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+  { quantity: 'back-foot-angle', goal: 50, sigma: 10 },
+];
+
 export const warriorOne: PoseDefinition = {
   id: 'warrior-one',
   name: 'Warrior I',
@@ -20,18 +33,7 @@ export const warriorOne: PoseDefinition = {
     { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
-  wishes: [
-    { quantity: 'chest-turn', goal: 0, sigma: 10 },
-    {
-      quantity: 'pelvis-turn',
-      goal: 0,
-      sigma: { rule: 'pelvisWarriorOne', options: { open: 30, square: 3 } },
-    },
-    { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
-    { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
-    { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
-    { quantity: 'back-foot-angle', goal: 50, sigma: 10 },
-  ],
+  wishes: WISHES,
   eases: [
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
     { quantity: 'spine-side-bend', goal: 0, sigma: 40 },
@@ -81,7 +83,17 @@ export const warriorOne: PoseDefinition = {
     ],
     supple: ['the textbook shape'],
   },
-  levels: [],
+  levels: [
+    {
+      id: 'heel-on-a-wedge',
+      name: 'Back heel on a wedge',
+      changes: {
+        backHeelLift: { from: 8, to: 20, start: 12 },
+        wishes: [...WISHES, { quantity: 'back-heel-lift', goal: 12, sigma: 3 }],
+        supports: ['heel-wedge'],
+      },
+    },
+  ],
   easier: 'high lunge, which lifts the back heel',
   lookAt: [
     {

@@ -94,6 +94,14 @@ export const warriorThree: PoseDefinition = {
       name: 'Arms in line with the trunk',
       changes: { arms: { front: { reach: 'up' }, back: { reach: 'up' } } },
     },
+    {
+      id: 'hands-at-a-wall',
+      name: 'Fingertips at a wall ahead',
+      changes: {
+        arms: { front: { reach: 'up' }, back: { reach: 'up' } },
+        supports: ['wall-ahead'],
+      },
+    },
   ],
   easier: 'warrior III with both hands on a chair',
   lookAt: [

@@ -99,7 +99,13 @@ export const warriorTwo: PoseDefinition = {
     ],
     supple: ['the textbook shape'],
   },
-  levels: [],
+  levels: [
+    {
+      id: 'on-a-chair',
+      name: 'Front thigh on a chair',
+      changes: { supports: ['under-front-thigh'] },
+    },
+  ],
   easier: 'lying warrior II',
   lookAt: [
     {

@@ -16,16 +16,17 @@ export const wideFold: PoseDefinition = {
   stance: { kind: 'longest-up-to', of: 'wrist-span', factor: 1 },
   arms: { front: { reach: 'down' }, back: { reach: 'down' } },
   musts: [
-    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+    { quantity: 'pelvis-level', atLeast: -2, atMost: 2 },
     { quantity: 'spine-flexion', atMost: 10 },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
   wishes: [
     { quantity: 'hips-ahead-of-heel-line', goal: 0, sigma: 3 },
-    { quantity: 'pelvis-turn', goal: 90, sigma: 5 },
+    // Both sides alike: a body that leans to one side buys tilt with it.
+    { quantity: 'pelvis-turn', goal: 90, sigma: 1 },
     { quantity: 'spine-flexion', goal: 0, sigma: 2.5 },
-    { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
-    { quantity: 'spine-rotation', goal: 0, sigma: 5 },
+    { quantity: 'spine-side-bend', goal: 0, sigma: 1 },
+    { quantity: 'spine-rotation', goal: 0, sigma: 1 },
   ],
   eases: [{ quantity: 'pelvis-level', goal: 0, sigma: 3 }],
   firstDepth: null,

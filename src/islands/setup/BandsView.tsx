@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import type { Result } from '../../core/problems/problem.ts';
+import {
+  DRAWS,
+  ONE_JOINT_SHARE,
+  type Bands,
+  type SettingBand,
+} from '../../core/setup/planBands.ts';
+import { metresFromCm } from '../../core/units/brands.ts';
+import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { planBandsInWorker } from '../../workers/setUpClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { keyOf, type PlanRequest } from './usePlanned.ts';
+
+interface Asked {
+  readonly key: string;
+  /** null while it is being worked out. */
+  readonly result: Result<Bands | null> | null;
+}
+
+interface BandsViewProps {
+  readonly request: PlanRequest;
+  readonly unit: LengthUnit;
+  readonly sayNumber: (id: string) => string;
+}
+
+/**
+ * Where more than one joint may stop a pose, ± tells too little: the measuring is made up
+ * anew many times, each time solved, and the middle nine tenths are shown. Takes seconds,
+ * so it waits to be asked.
+ */
+export function BandsView({ request, unit, sayNumber }: BandsViewProps) {
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const key = keyOf(request);
+  const current = asked?.key === key ? asked : null;
+  const ask = (): void => {
+    setAsked({ key, result: null });
+    const { record, poseId, side, rules, level } = request;
+    void planBandsInWorker(record, poseId, side, rules, level).then((result) => {
+      setAsked({ key, result });
+    });
+  };
+  if (current === null) {
+    return (
+      <button type="button" className="word-button" onClick={ask}>
+        Measure {DRAWS.toLocaleString('en')} times over, made up
+      </button>
+    );
+  }
+  const { result } = current;
+  if (result === null) return <p role="status">Solving {DRAWS.toLocaleString('en')} times…</p>;
+  if (!result.ok) return <ProblemList problems={result.problems} />;
+  return result.value === null ? null : (
+    <Drawn bands={result.value} unit={unit} sayNumber={sayNumber} />
+  );
+}
+
+/** A band no wider than this tells nothing, cm or degrees. */
+const NARROW = 1;
+
+function Drawn({ bands, unit, sayNumber }: Omit<BandsViewProps, 'request'> & { bands: Bands }) {
+  const { draws, held, oneJointShare, settings } = bands;
+  const share = Math.round(oneJointShare * 100);
+  const wide = settings.filter(({ low, high }) => high - low > NARROW);
+  return (
+    <div role="status">
+      <p>
+        {oneJointShare >= ONE_JOINT_SHARE
+          ? `The same joint stops it in ${String(share)} of 100 repeats: ± tells the whole doubt.`
+          : `The joint that stops it most often does so in only ${String(share)} of 100 repeats, so ± alone tells too little.`}
+        {held < draws &&
+          ` In ${(draws - held).toLocaleString('en')} of ${draws.toLocaleString('en')} the pose could not be held.`}
+      </p>
+      <ul className="plain-list">
+        {wide.map((band) => (
+          <li key={band.id}>
+            {sayNumber(band.id)} {writeBand(band, unit)}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function writeBand({ unit, low, high }: SettingBand, lengthUnit: LengthUnit): string {
+  if (unit === 'deg') return `${low.toFixed(0)}° to ${high.toFixed(0)}°`;
+  const write = (cm: number): string => writeLength(metresFromCm(cm), lengthUnit, 1);
+  return `${write(low)} to ${write(high)}`;
+}
