@@ -1,8 +1,9 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import type { LandmarkCm, SetUp } from '../setup/setUp.ts';
+import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
 import type { Point, Shape } from './shapes.ts';
-import { getValue, isKneeling, labelled, line, mark, sideName, type Sheet } from './sheetFrame.ts';
+import { getValue, labelled, line, mark, sideName, type Sheet } from './sheetFrame.ts';
+import { drawStrap, drawSupports, hasWallAcross } from './supports.ts';
 import { writeDegrees, writeSettable } from './units.ts';
 import { facesLongEdge, toElevation } from './view.ts';
 
@@ -12,8 +13,9 @@ export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const backEdge = toElevation(view, [heelMark - mat.lengthCm, 0, 0])[0];
   const shapes: Shape[] = [line('floor', [frontEdge, 0], [backEdge, 0])];
   shapes.push(...drawProp(sheet));
-  shapes.push(...drawWall(sheet, pose), ...drawPad(sheet, pose));
+  shapes.push(...drawSupports(sheet));
   shapes.push(...drawFigure(view, setUp, facesLongEdge(pose)));
+  shapes.push(...drawStrap(sheet));
   for (const name of ['hip', 'knee', 'ankle']) {
     for (const side of ['Left', 'Right']) {
       const centre = toElevation(view, mark(setUp, `${name}${side}`));
@@ -27,38 +29,6 @@ export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
 /** The hand that rests on something: the lower of the two. */
 const lowerHand = (setUp: SetUp): 'handLeft' | 'handRight' =>
   mark(setUp, 'handLeft')[2] < mark(setUp, 'handRight')[2] ? 'handLeft' : 'handRight';
-
-const PAD_CM = { half: 9, height: 2.5 } as const;
-const HALF_CALF_CM = 6;
-
-/** The pad under a knee that is down. */
-function drawPad({ setUp, view }: Sheet, pose: PoseDefinition): Shape[] {
-  if (!isKneeling(pose)) return [];
-  const [x] = toElevation(view, mark(setUp, `knee${sideName(setUp, 'back')}`));
-  const { half, height } = PAD_CM;
-  return [
-    {
-      kind: 'polygon',
-      role: 'prop',
-      points: [
-        [x - half, 0],
-        [x - half, -height],
-        [x + half, -height],
-        [x + half, 0],
-      ],
-    },
-  ];
-}
-
-/** The wall behind a shin that stands up it. */
-function drawWall({ setUp, view }: Sheet, pose: PoseDefinition): Shape[] {
-  if (pose.backContact !== 'shin-on-wall') return [];
-  const [knee, ankle] = ['knee', 'ankle'].map((name) =>
-    mark(setUp, `${name}${sideName(setUp, 'back')}`),
-  ) as [LandmarkCm, LandmarkCm];
-  const x = toElevation(view, [knee[0] - HALF_CALF_CM, 0, 0])[0];
-  return [line('floor', [x, 0], [x, -ankle[2] - 20])];
-}
 
 /** The prop under the hand, as tall as it has to be; its width is a block's. */
 function drawProp(sheet: Sheet): Shape[] {
@@ -107,7 +77,9 @@ function drawKnee(sheet: Sheet): Shape[] {
   const side = sideName(setUp, 'front');
   const knee = toElevation(view, mark(setUp, `knee${side}`));
   const ankle = toElevation(view, mark(setUp, `ankle${side}`));
-  const back = -toElevation(view, [1, 0, 0])[0];
+  const ahead = toElevation(view, [1, 0, 0])[0];
+  // Behind the knee there is room, unless a wall stands there.
+  const back = hasWallAcross(setUp) ? ahead : -ahead;
   const at: Point = [knee[0] + back * 17, (knee[1] + ankle[1]) / 2 - 2];
   return [
     line('plumb', [knee[0], knee[1] - 14], [ankle[0], 0]),
@@ -124,12 +96,13 @@ function drawKnee(sheet: Sheet): Shape[] {
 
 /** How far the back heel is lifted, told behind it. */
 function drawHeelLift(sheet: Sheet): Shape[] {
-  const { setUp, view } = sheet;
+  const { setUp, view, options } = sheet;
   const lift = getValue(setUp, 'back-heel-lift');
   if (lift === null) return [];
   const [x, y] = toElevation(view, mark(setUp, `heel${sideName(setUp, 'back')}`));
   const back = -toElevation(view, [1, 0, 0])[0];
-  const at: Point = [x + back * 8, y - 1];
+  // Its words stand above the floor.
+  const at: Point = [x + back * 8, Math.min(y - 1, -options.labelMm * 1.8)];
   const anchor = back > 0 ? 'start' : 'end';
   return labelled(sheet, at, writeDegrees(lift), 'heel up', anchor, 'back-heel-lift');
 }

@@ -53,6 +53,8 @@ function buildParts(setUp: SetUp): Part[] {
   const hips = Math.hypot(...subtract(mark('hipLeft'), mark('hipRight'))) / 2 / size;
   const waistLeft = normalise(add(chestLeft, pelvisLeft));
 
+  const atWall = setUp.settings.some((each) => each.id === 'wall-ahead');
+
   const limbs = (['Left', 'Right'] as const).flatMap((side): Part[] => {
     const [hip, knee, ankle] = [mark(`hip${side}`), mark(`knee${side}`), mark(`ankle${side}`)];
     const [heel, arch, toe] = [mark(`heel${side}`), mark(`ball${side}`), mark(`toe${side}`)];
@@ -94,8 +96,8 @@ function buildParts(setUp: SetUp): Part[] {
           [ball(along(elbow, wrist, 0.3), 3)],
           [ball(wrist, 2.1)],
           [ball(hand, 2.3)],
-          // A hand that bears on a prop ends at its palm; a free one shows its fingers.
-          [ball(along(wrist, hand, hangsDown(shoulder, hand) ? 1.1 : 1.9), 1.5)],
+          // A hand that bears on a prop or a wall ends at its palm; a free one shows its fingers.
+          [ball(along(wrist, hand, hangsDown(shoulder, hand) || atWall ? 1.1 : 1.9), 1.5)],
         ],
       },
     ];

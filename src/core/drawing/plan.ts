@@ -17,6 +17,7 @@ import {
   text,
   type Sheet,
 } from './sheetFrame.ts';
+import { drawSupportsOnPlan } from './supports.ts';
 import { writeDegrees } from './units.ts';
 import { facesLongEdge, toPlan } from './view.ts';
 
@@ -151,6 +152,7 @@ export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   ];
   const outline = (points: readonly (readonly [number, number])[]): Point[] =>
     points.map(([x, y]) => onPlan(sheet, x, y));
+  shapes.push(...drawSupportsOnPlan(sheet));
   if (setUp.balance !== null) {
     shapes.push({ kind: 'polygon', role: 'base', points: outline(setUp.balance.base) });
   }

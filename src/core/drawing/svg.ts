@@ -7,6 +7,7 @@ const DRAWN_SCALE = 10;
 const STYLE = [
   'polygon,polyline,circle,path{fill:none;stroke:#1f2d33;stroke-width:.35;stroke-linejoin:round}',
   '.mat{fill:#eef3f2;stroke:#9fb4b6}.base{fill:#d7e6e6;stroke:#8fb0b3;stroke-dasharray:1 1}',
+  '.strap{stroke-width:.9;stroke-dasharray:2 .6}',
   '.footprint{fill:#fff;stroke:#1f2d33}.prop{fill:#e7d9c3;stroke:#8a6d45}',
   '.body-outline{stroke:#1f2d33;stroke-width:.9}.body-outline.far{stroke:#7d8c90}',
   '.body-flesh{fill:#f7f4ee;stroke:none}.body-flesh.far{fill:#e9ebe8}',

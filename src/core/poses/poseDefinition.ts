@@ -83,7 +83,7 @@ export interface ArmDefinition {
 /**
  * What a pose is leant on or held with beside the hand's prop, each with a place or a
  * height that is computed. `wall-behind`: behind the back, or behind the hips of a pose
- * that faces the front. `wall-ahead`: at the fingertips. `wall-beside`: at arm's length
+ * that faces the front. `wall-ahead`: at the palms. `wall-beside`: at arm's length
  * from the front leg's shoulder. `strap-foot-to-thigh`: a loop round the back foot and
  * the front thigh. `bind-strap`: between the hands, found by trial.
  */

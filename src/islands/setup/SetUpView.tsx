@@ -151,6 +151,7 @@ function Planned(props: PlannedProps) {
               </button>
             </>
           )}
+          {isStanding && <Levels pose={pose} level={level} onLevel={onLevel} />}
           {setUp !== null && isStanding && <DepthWords setUp={setUp} pose={pose} />}
           {rules.provisional === true && (
             <>
@@ -168,7 +169,6 @@ function Planned(props: PlannedProps) {
             </>
           )}
         </p>
-        {isStanding && <Levels pose={pose} level={level} onLevel={onLevel} />}
         {setUp === null ? (
           <NoSetUp
             personId={record.person.id}
@@ -211,26 +211,31 @@ interface LevelsProps {
   onLevel: (level: string | null) => void;
 }
 
-/** The levels of a pose, the usual one first. */
+/** Its names stand in a sentence, so they begin small. */
+const small = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** The levels of a pose, the usual one first: one word group of the sentence that opens to a list. */
 function Levels({ pose, level, onLevel }: LevelsProps) {
   if (pose.levels.length === 0) return null;
-  const choices = [{ id: null, name: 'As usual' }, ...pose.levels];
   return (
-    <p className="levels" role="group" aria-label="Level">
-      {choices.map(({ id, name }) => (
-        <button
-          key={id ?? 'usual'}
-          type="button"
-          className="word-button"
-          aria-pressed={id === level}
-          onClick={() => {
-            onLevel(id);
-          }}
-        >
-          {name}
-        </button>
-      ))}
-    </p>
+    <>
+      {', '}
+      <select
+        className="word-select"
+        aria-label="Level"
+        value={level ?? ''}
+        onChange={(event) => {
+          onLevel(event.target.value === '' ? null : event.target.value);
+        }}
+      >
+        <option value="">as usual</option>
+        {pose.levels.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {small(name)}
+          </option>
+        ))}
+      </select>
+    </>
   );
 }
 

@@ -89,6 +89,55 @@ describe.each(POSES.map((pose) => pose.id))('the sheet of %s', (poseId) => {
   });
 });
 
+describe('every level', () => {
+  const levels = POSES.flatMap((pose) => pose.levels.map((level) => [pose, level.id] as const));
+
+  it.each(levels.map(([pose, level]) => [pose.id, level] as const))(
+    '%s, %s: no two numbers meet, and what it is leant on is drawn where it stands',
+    (poseId, level) => {
+      const measures = { ...SUPPLE, 'knee-flexion': 165, 'trunk-rotation': 75, 'hip-flexion': 145 };
+      for (const side of ['left', 'right'] as const) {
+        const setUp = planPlain(measures, poseId, side, {}, level);
+        const drawing = drawSheet(findPose(poseId)!, setUp, { unit: 'cm', labelMm: 5 })!;
+        const texts = textsOf(drawing);
+        const boxes = texts.map((each) => boxOfText(each.text, each.at, each.size, each.anchor));
+        for (let i = 0; i < boxes.length; i += 1) {
+          for (let j = i + 1; j < boxes.length; j += 1) {
+            const which = `${texts[i]!.text} and ${texts[j]!.text}`;
+            expect(calcOverlap(boxes[i]!, boxes[j]!), which).toBeLessThan(0.5);
+          }
+        }
+        const heights = ['thigh-support', 'knee-pad', 'front-ball-block', 'heel-wedge'] as const;
+        const tops = drawing.shapes.flatMap((each) =>
+          each.role === 'prop' && each.kind === 'polygon'
+            ? [-Math.min(...each.points.map(([, y]) => y))]
+            : [],
+        );
+        for (const id of heights) {
+          const height = setUp.settings.find((each) => each.id === id)?.value;
+          if (height !== undefined) {
+            expect(
+              tops.some((top) => Math.abs(top - height) < 0.06),
+              id,
+            ).toBe(true);
+          }
+        }
+        const ahead = setUp.settings.find((each) => each.id === 'wall-ahead')?.value;
+        if (ahead !== undefined) {
+          const palm = markOf(setUp, 'handLeft')[0];
+          const walls = drawing.shapes.filter(
+            (each) =>
+              each.role === 'floor' &&
+              each.kind === 'line' &&
+              each.points.every(([x]) => Math.abs(Math.abs(x) - Math.abs(palm)) < 0.5),
+          );
+          expect(walls.length).toBeGreaterThan(0);
+        }
+      }
+    },
+  );
+});
+
 describe('the page', () => {
   it('holds the whole body and the whole mat, also of someone with a long reach', () => {
     const setUp = planPlain({ ...REFERENCE, 'arm-reach': 79, 'shoulder-width': 46 }, 'warrior-two');

@@ -53,7 +53,7 @@ export const tree: PoseDefinition = {
   levels: [
     { id: 'toes-down', name: 'Heel at the ankle, toes on the floor', changes: { soleAt: 'ankle' } },
     { id: 'thigh', name: 'Sole high on the inner thigh', changes: { soleAt: 'thigh' } },
-    { id: 'at-a-wall', name: 'Fingertips at a wall', changes: { supports: ['wall-beside'] } },
+    { id: 'at-a-wall', name: 'A palm at a wall', changes: { supports: ['wall-beside'] } },
   ],
   easier: 'tree with the toes on the floor, a hand on the wall',
   lookAt: [

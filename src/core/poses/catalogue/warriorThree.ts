@@ -96,7 +96,7 @@ export const warriorThree: PoseDefinition = {
     },
     {
       id: 'hands-at-a-wall',
-      name: 'Fingertips at a wall ahead',
+      name: 'Palms at a wall ahead',
       changes: {
         arms: { front: { reach: 'up' }, back: { reach: 'up' } },
         supports: ['wall-ahead'],

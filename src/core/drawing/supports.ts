@@ -1,0 +1,140 @@
+import type { LandmarkCm } from '../setup/setUp.ts';
+import type { Point, Shape } from './shapes.ts';
+import { getValue, line, mark, onPlan, sideName, type Sheet } from './sheetFrame.ts';
+import { toElevation } from './view.ts';
+
+/** Half the depth of a seat, half of a block, half of a knee pad, along the mat. Our drawing choice. */
+const HALF_SEAT = 19;
+const HALF_BLOCK = 3.75;
+const HALF_PAD = 9;
+/** Half the width of a seat across the mat. */
+const HALF_SEAT_ACROSS = 20;
+/** A wall is drawn up to this height where nothing reaches it. */
+const WALL_HEIGHT = 60;
+/** A shin up a wall is drawn this far from it. */
+const HALF_CALF = 6;
+/** A loop lies this far down the front thigh. */
+const LOOP_SHARE = 0.12;
+
+const between = (a: LandmarkCm, b: LandmarkCm, share: number): LandmarkCm => [
+  a[0] + share * (b[0] - a[0]),
+  a[1] + share * (b[1] - a[1]),
+  a[2] + share * (b[2] - a[2]),
+];
+
+/** A box that stands on the floor, seen from the side. */
+const standing = (x: number, half: number, height: number): Shape => ({
+  kind: 'polygon',
+  role: 'prop',
+  points: [
+    [x - half, 0],
+    [x - half, -height],
+    [x + half, -height],
+    [x + half, 0],
+  ],
+});
+
+/** Pads, seats, wedges, blocks, walls and straps as the elevation shows them, behind the body. */
+export function drawSupports({ setUp, view }: Sheet): Shape[] {
+  const value = (id: Parameters<typeof getValue>[1]): number | null => getValue(setUp, id);
+  const of = (name: string, place: 'front' | 'back'): LandmarkCm =>
+    mark(setUp, name + sideName(setUp, place));
+  const at = (point: LandmarkCm): Point => toElevation(view, point);
+  const wallAt = (x: number, height: number): Shape =>
+    line('floor', at([x, 0, 0]), at([x, 0, height]));
+  const shapes: Shape[] = [];
+  const pad = value('knee-pad');
+  const seat = value('thigh-support');
+  const wedge = value('heel-wedge');
+  const block = value('front-ball-block');
+  const ahead = value('wall-ahead');
+  const behind = value('wall-behind');
+  if (pad !== null) shapes.push(standing(at(of('knee', 'back'))[0], HALF_PAD, pad));
+  if (seat !== null) {
+    const middle = between(of('hip', 'front'), of('knee', 'front'), 0.5);
+    shapes.push(standing(at(middle)[0], HALF_SEAT, seat));
+  }
+  if (block !== null) shapes.push(standing(at(of('ball', 'front'))[0], HALF_BLOCK, block));
+  if (wedge !== null) {
+    const [ball, heel] = [of('ball', 'back'), of('heel', 'back')];
+    const points = [at([ball[0], 0, 0]), at([heel[0], 0, 0]), at(heel)];
+    shapes.push({ kind: 'polygon', role: 'prop', points });
+  }
+  const heelX = of('heel', 'front')[0];
+  if (ahead !== null) {
+    shapes.push(wallAt(heelX + ahead, Math.max(WALL_HEIGHT, of('hand', 'front')[2] + 15)));
+  }
+  if (behind !== null && hasWallAcross(setUp)) {
+    shapes.push(wallAt(heelX - behind, mark(setUp, 'chestCentre')[2]));
+  }
+  const shin = of('ankle', 'back');
+  if (isUpWall(setUp)) shapes.push(wallAt(of('knee', 'back')[0] - HALF_CALF, shin[2] + 20));
+  return shapes;
+}
+
+/** A strap from the back foot to the front thigh, before the body. */
+export function drawStrap({ setUp, view }: Sheet): Shape[] {
+  if (getValue(setUp, 'loop-length') === null) return [];
+  const front = sideName(setUp, 'front');
+  const onThigh = between(mark(setUp, `hip${front}`), mark(setUp, `knee${front}`), LOOP_SHARE);
+  const heel = mark(setUp, `heel${sideName(setUp, 'back')}`);
+  return [line('strap', toElevation(view, heel), toElevation(view, onThigh))];
+}
+
+/** A shin that stands up a wall: its ankle above its knee. */
+const isUpWall = (setUp: Sheet['setUp']): boolean => {
+  const back = sideName(setUp, 'back');
+  return (
+    getValue(setUp, 'knee-pad') !== null &&
+    mark(setUp, `ankle${back}`)[2] > mark(setUp, `knee${back}`)[2] + 20
+  );
+};
+
+/** Whether a wall behind stands across the mat, told from the heel, and does not run along it. */
+export const hasWallAcross = ({ settings }: Sheet['setUp']): boolean =>
+  settings.some(({ id, from }) => id === 'wall-behind' && from === 'front-heel');
+
+/** Seats and walls as the plan shows them. */
+export function drawSupportsOnPlan(sheet: Sheet): Shape[] {
+  const { setUp, mat, heelMark } = sheet;
+  const value = (id: Parameters<typeof getValue>[1]): number | null => getValue(setUp, id);
+  const front = sideName(setUp, 'front');
+  const [heelX, heelY] = mark(setUp, `heel${front}`);
+  /** + to the side of the back leg. */
+  const inward = setUp.side === 'right' ? 1 : -1;
+  const shapes: Shape[] = [];
+  const seat = value('thigh-support');
+  if (seat !== null) {
+    const [x, y] = between(mark(setUp, `hip${front}`), mark(setUp, `knee${front}`), 0.5);
+    const corners = [
+      [-HALF_SEAT, -HALF_SEAT_ACROSS],
+      [HALF_SEAT, -HALF_SEAT_ACROSS],
+      [HALF_SEAT, HALF_SEAT_ACROSS],
+      [-HALF_SEAT, HALF_SEAT_ACROSS],
+    ] as const;
+    const points = corners.map(([dx, dy]) => onPlan(sheet, x + dx, y + dy));
+    shapes.push({ kind: 'polygon', role: 'prop', points });
+  }
+  const across = (x: number): Shape => {
+    const [px] = onPlan(sheet, x, 0);
+    const half = mat.widthCm / 2;
+    return line('floor', [px, sheet.planY - half], [px, sheet.planY + half]);
+  };
+  const ahead = value('wall-ahead');
+  if (ahead !== null && heelX + ahead <= heelMark) shapes.push(across(heelX + ahead));
+  const behind = value('wall-behind');
+  if (behind !== null && hasWallAcross(setUp)) shapes.push(across(heelX - behind));
+  if (behind !== null && !hasWallAcross(setUp)) {
+    const y = heelY - inward * (behind + halfFoot(setUp));
+    shapes.push(
+      line('floor', onPlan(sheet, heelMark, y), onPlan(sheet, heelMark - mat.lengthCm, y)),
+    );
+  }
+  return shapes;
+}
+
+/** Half the width of the front foot, from its outline. */
+function halfFoot({ footprints }: Sheet['setUp']): number {
+  const ys = (footprints?.front ?? []).map(([, y]) => y);
+  return (Math.max(...ys) - Math.min(...ys)) / 2;
+}
