@@ -1,12 +1,12 @@
 import { POSES } from '../core/poses/catalogue/index.ts';
-import { LYING_POSES } from '../core/poses/lyingCatalogue.ts';
+import { LYING_POSES } from '../core/poses/lying/index.ts';
 import { answerJson } from './problemAnswer.ts';
 
 /** `GET /api/poses`: every pose with its levels, depth and the measures it needs. */
 export const answerPoses = (): Response =>
   answerJson({
     poses: POSES.map(
-      ({ id, name, sanskrit, family, depth, firstDepth, levels, needs, easier }) => ({
+      ({ id, name, sanskrit, family, depth, firstDepth, levels, needs, easier, guidance }) => ({
         id,
         name,
         sanskrit,
@@ -16,6 +16,7 @@ export const answerPoses = (): Response =>
         levels: levels.map((level) => ({ id: level.id, name: level.name })),
         needs,
         easier,
+        guidance,
       }),
     ),
     lying: LYING_POSES,

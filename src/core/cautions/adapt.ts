@@ -2,6 +2,7 @@ import type { MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { Person } from '../person/person.ts';
 import type { ArmDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
+import { saySwap } from '../poses/swaps.ts';
 import { problem, type Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { addMusts, ADAPTATIONS, type Adaptation } from './adaptations.ts';
@@ -84,7 +85,7 @@ export function adapt(person: Person, pose: PoseDefinition, rules: HouseRules): 
     const stanceShare = (adapted.pose.stanceShare ?? 1) * (adaptation.stanceShare ?? 1);
     const withMusts = { ...addMusts(adapted.pose, adaptation.musts ?? []), stanceShare };
     const excludes = adaptation.excludes?.includes(pose.id) === true;
-    const swap = pose.easier;
+    const swap = saySwap(pose);
     adapted = {
       pose: adaptation.armsBelowHead === true ? lowerArms(withMusts) : withMusts,
       rules: { ...adapted.rules, ...adaptation.rules },

@@ -1,5 +1,6 @@
 import type { MeasureId } from '../measures/protocols/index.ts';
 import type { RuleId } from '../rules/houseRules.ts';
+import type { Guidance } from './guidance.ts';
 import type { QuantityId } from './quantityId.ts';
 
 /** The two sides of a pose: the front (or standing) leg and the back (or lifted) one. */
@@ -196,6 +197,7 @@ export interface PoseDefinition {
   readonly levels: readonly LevelDefinition[];
   /** What to do when it cannot be held. */
   readonly easier: string;
+  readonly guidance: Guidance;
   /** What to look at, in order, and what to change first. */
   readonly lookAt: readonly {
     readonly at: string;

@@ -3,6 +3,7 @@ import { findActiveCautions } from '../cautions/stopSigns.ts';
 import { toYawTiltList } from '../geometry/rotation.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
+import { saySwap } from '../poses/swaps.ts';
 import { problem, type Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { soleOutline } from '../solver/foot.ts';
@@ -128,8 +129,8 @@ export function describeFailure(
   if (reasons.length === 0) reasons.push('the lengths do not meet');
   if (legsFrom !== null) reasons.unshift(`it stands on ${legsFrom.name}, which cannot be held`);
   return found.because === 'musts'
-    ? problem('cannot-hold', 'pose', { reasons, swap: pose.easier })
-    : problem('too-little-to-spare', 'pose', { reasons, spare, swap: pose.easier });
+    ? problem('cannot-hold', 'pose', { reasons, swap: saySwap(pose) })
+    : problem('too-little-to-spare', 'pose', { reasons, spare, swap: saySwap(pose) });
 }
 
 const REASON_WORDS = {
@@ -199,7 +200,7 @@ function judgeWishes(
       wish: words,
       off: `${(sigma * sigmas).toFixed(0)}${unit}`,
       sigma: `${sigma.toFixed(0)}${unit}`,
-      swap: request.pose.easier,
+      swap: saySwap(request.pose),
     });
   };
   const short = off.filter(

@@ -2,7 +2,7 @@ import type { Body } from '../body/body.ts';
 import { FOOT, HALF_THIGH_CM } from '../body/proportions.ts';
 import type { MeasureId } from '../measures/protocols/index.ts';
 import { otherSide, type Side } from '../measures/protocol.ts';
-import type { LyingFormId } from '../poses/lyingCatalogue.ts';
+import type { LyingFormId } from '../poses/lying/lyingPose.ts';
 import { cmFromMetres, type Metres } from '../units/brands.ts';
 import { makeSetting } from './makeSetting.ts';
 import { findRange, type PlanningRanges } from './planningLimits.ts';

@@ -1,7 +1,7 @@
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import type { Result } from '../problems/problem.ts';
-import { findLyingPose } from '../poses/lyingCatalogue.ts';
+import { findLyingPose } from '../poses/lying/index.ts';
 import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';

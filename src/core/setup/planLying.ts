@@ -4,7 +4,7 @@ import { calcMeasureSet, findValue } from '../measures/measureSet.ts';
 import { getProtocol } from '../measures/protocols/index.ts';
 import { SIDES, type Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
-import type { LyingPose } from '../poses/lyingCatalogue.ts';
+import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { DEFAULT_RULES, type HouseRules } from '../rules/houseRules.ts';
 import { calcLyingSettings } from './lying.ts';

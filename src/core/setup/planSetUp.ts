@@ -5,7 +5,7 @@ import { calcMeasureSet, type MeasureSet } from '../measures/measureSet.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose, POSES } from '../poses/catalogue/index.ts';
-import { findLyingPose, LYING_POSES } from '../poses/lyingCatalogue.ts';
+import { findLyingPose, LYING_POSES } from '../poses/lying/index.ts';
 import { withLevel } from '../poses/level.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { DEFAULT_RULES, type HouseRules } from '../rules/houseRules.ts';

@@ -1,4 +1,4 @@
-import { LYING_POSES } from '../../core/poses/lyingCatalogue.ts';
+import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Side } from '../../core/measures/protocol.ts';

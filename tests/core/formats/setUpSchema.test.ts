@@ -1,7 +1,7 @@
 import Ajv2020 from 'ajv/dist/2020.js';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { LYING_POSES } from '../../../src/core/poses/lyingCatalogue.ts';
+import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planInFull } from '../../../src/core/setup/planInFull.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';

@@ -1,11 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { POSES } from '../../../src/core/poses/catalogue/index.ts';
-import { LYING_POSES } from '../../../src/core/poses/lyingCatalogue.ts';
+import { findPose, POSES } from '../../../src/core/poses/catalogue/index.ts';
+import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
+import { saySwap } from '../../../src/core/poses/swaps.ts';
 import { nameJoint } from '../../../src/core/setup/jointReport.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { REFERENCE, STIFF, SUPPLE, type Measures } from '../../support/people.ts';
-import { depthOf, planPlain } from '../../support/plan.ts';
+import { depthOf, planPlain, settingOf } from '../../support/plan.ts';
 
 /** Three made-up bodies; their knees kneel as far as the rest of them lets one expect. */
 const BODIES: Readonly<Record<'reference' | 'stiff' | 'supple', Measures>> = {
@@ -75,5 +76,90 @@ describe('the catalogue', () => {
       expect(pose.wayOut.length).toBeGreaterThanOrEqual(1);
       expect(pose.easier.length).toBeGreaterThan(4);
     }
+  });
+
+  it('tells for every pose and lying form what is often seen, what breath does, and what follows', () => {
+    const all = [...POSES, ...LYING_POSES];
+    const ids = new Set<string>(all.map((pose) => pose.id));
+    for (const { id, guidance } of all) {
+      const { tendencies, easier, harder, inhale, exhale, next, breaths, farPoints } = guidance;
+      expect(tendencies.length, id).toBeGreaterThanOrEqual(3);
+      expect(new Set(tendencies.map((each) => each.seen)).size).toBe(tendencies.length);
+      expect(easier.length).toBeGreaterThanOrEqual(2);
+      expect(harder.length).toBeGreaterThanOrEqual(2);
+      expect(inhale).toHaveLength(3);
+      expect(exhale).toHaveLength(3);
+      for (const [verb, part, direction] of [...inhale, ...exhale]) {
+        expect(Math.min(verb.length, part.length, direction.length), id).toBeGreaterThan(1);
+      }
+      expect(farPoints[0]).not.toBe(farPoints[1]);
+      expect(breaths).toBeGreaterThanOrEqual(3);
+      for (const to of next) expect(ids.has(to), `${id} leads to ${to}`).toBe(true);
+      expect(next).not.toContain(id);
+    }
+    // Warrior II is the hub of the open poses: each standing one of them leads back to it.
+    for (const id of [
+      'side-angle',
+      'triangle',
+      'reverse-warrior',
+      'reverse-triangle',
+      'half-moon',
+    ]) {
+      expect(findPose(id)!.guidance.next).toContain('warrior-two');
+    }
+  });
+
+  it('names the lying form to turn to where there is one', () => {
+    expect(saySwap(findPose('warrior-two')!)).toMatch(/lying warrior II/);
+    expect(saySwap(findPose('revolved-half-moon')!)).toMatch(/lying crossed twist/);
+    for (const pose of POSES) {
+      const words = saySwap(pose);
+      for (const form of LYING_POSES.filter((each) => each.swapFor.includes(pose.id))) {
+        const name = form.name.charAt(0).toLowerCase() + form.name.slice(1);
+        expect(words.split(name)).toHaveLength(2);
+      }
+    }
+  });
+});
+
+/**
+ * What runs out first in three poses, worked out by hand on the reference body: legs of
+ * 82 cm from hip to ankle, a leg raise of 85° and 0.4° more for a knee bent by 1°.
+ */
+describe('limits by hand', () => {
+  const RAISE = 85 + (120 - 85) / 90;
+  const asin = (share: number): number => (Math.asin(share) * 180) / Math.PI;
+
+  it('pyramid: the front leg leans by half the stance, the rest of the leg raise is tilt', () => {
+    const setUp = planPlain(REFERENCE, 'pyramid');
+    expect(setUp.limiting).toMatchObject({ joint: 'hip', side: 'right', motion: 'flexion' });
+    const lean = asin(settingOf(setUp, 'stance-length') / 2 / 82);
+    // The pelvis may turn by up to 10°, which buys up to 3°.
+    const tilt = settingOf(setUp, 'pelvis-tilt');
+    expect(tilt).toBeGreaterThan(RAISE - lean - 1);
+    expect(tilt).toBeLessThan(RAISE - lean + 3);
+  });
+
+  it('low lunge, hips forward: the thigh leans by what hip extension and 10° of tilt allow', () => {
+    const setUp = planPlain(REFERENCE, 'low-lunge', 'right', {}, 'hips-forward');
+    // The shin falls from 7.5 cm at the knee to 4 cm at the ankle; extension is 20° straight, 10° bent.
+    const shin = asin(3.5 / 40);
+    let lean = 20;
+    for (let round = 0; round < 20; round += 1) {
+      lean = 20 - (10 * (90 - lean - shin)) / 90 + 10;
+    }
+    const byHand = 42 * Math.sin((lean * Math.PI) / 180);
+    // The pelvis may turn by up to 10°, which buys up to 2 cm.
+    const ahead = settingOf(setUp, 'hips-ahead-of-back-knee');
+    expect(ahead).toBeGreaterThan(byHand - 0.5);
+    expect(ahead).toBeLessThan(byHand + 2);
+  });
+
+  it('reverse triangle: the side bend that is stated, 25°', () => {
+    const setUp = planPlain(REFERENCE, 'reverse-triangle');
+    expect(setUp.depth!.deepest).toBeCloseTo(25, 0);
+    const bend = setUp.joints.find((each) => each.motion === 'side-bend')!;
+    expect(bend.hasDeg).toBe(25);
+    expect(bend.toSpareDeg).toBeLessThan(0.5);
   });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LYING_POSES } from '../../../src/core/poses/lyingCatalogue.ts';
+import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { calcExpression } from '../../support/expression.ts';
 import { recordOf, REFERENCE, STIFF } from '../../support/people.ts';

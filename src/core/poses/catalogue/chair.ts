@@ -103,6 +103,38 @@ export const chair: PoseDefinition = {
     },
   ],
   easier: 'chair with the back at a wall',
+  guidance: {
+    gaze: 'Level, or a little down.',
+    farPoints: ['fingertips', 'sit bones'],
+    tendencies: [
+      { seen: 'Heels lift', first: 'Bend the knees less.', felt: 'The heels are heavy.' },
+      {
+        seen: 'Knees fall together',
+        first: 'Press them apart against a strap.',
+        felt: 'The outsides of the hips work.',
+      },
+      {
+        seen: 'Low back hollows',
+        first: 'Lower the arms.',
+        felt: 'Ribs and pelvis face each other.',
+      },
+    ],
+    easier: ['hips at a wall', 'arms beside the trunk'],
+    harder: ['heels lifted', 'a hold of eight breaths'],
+    inhale: [
+      ['lengthen', 'the crown', 'up and forward'],
+      ['reach', 'the fingertips', 'upward'],
+      ['widen', 'the collar bones', 'apart'],
+    ],
+    exhale: [
+      ['let sink', 'the hips', 'down and back'],
+      ['press', 'the heels', 'down'],
+      ['draw in', 'the lower ribs', 'inward'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['mountain'],
+  },
   lookAt: [
     { at: 'Feet', look: 'Heels heavy, toes light.', change: 'Sit back a little.' },
     { at: 'Knees', look: 'Over the toes, not drifting in.', change: 'Bend less.' },

@@ -86,6 +86,42 @@ export const halfMoon: PoseDefinition = {
   },
   levels: [{ id: 'at-a-wall', name: 'The back at a wall', changes: { supports: ['wall-behind'] } }],
   easier: 'half moon with the back at a wall and the hand on a chair',
+  guidance: {
+    gaze: 'Down first, then ahead, then up if all is steady.',
+    farPoints: ['crown of the head', 'heel of the lifted leg'],
+    tendencies: [
+      {
+        seen: 'Hand beside the ankle',
+        first: 'Set the prop well ahead of the toes.',
+        felt: 'The standing hip has room.',
+      },
+      {
+        seen: 'Lifted leg hangs',
+        first: 'Lower the trunk a little and press through the heel.',
+        felt: 'One line from heel to crown.',
+      },
+      {
+        seen: 'Standing knee turns in',
+        first: 'Face it over the second toe and turn the trunk less.',
+        felt: 'The outside of the standing hip works.',
+      },
+    ],
+    easier: ['the back at a wall and the hand on a chair', 'top hand on the hip'],
+    harder: ['hand off the prop for a breath', 'gaze up'],
+    inhale: [
+      ['lengthen', 'the lifted heel', 'away from the crown'],
+      ['turn', 'the upper hip', 'upward'],
+      ['widen', 'the arms', 'away from each other'],
+    ],
+    exhale: [
+      ['press', 'the big toe’s mound', 'down'],
+      ['draw in', 'the lower belly', 'toward the spine'],
+      ['steady', 'the gaze', 'at one place'],
+    ],
+    breaths: 4,
+    effort: 'active',
+    next: ['warrior-two', 'triangle', 'warrior-three', 'revolved-half-moon'],
+  },
   lookAt: [
     {
       at: 'Foot',

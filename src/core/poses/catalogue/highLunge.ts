@@ -76,6 +76,42 @@ export const highLunge: PoseDefinition = {
   },
   levels: [],
   easier: 'low lunge, with the back knee down',
+  guidance: {
+    gaze: 'Level, ahead.',
+    farPoints: ['crown of the head', 'back heel'],
+    tendencies: [
+      {
+        seen: 'Low back hollows',
+        first: 'Bend the back knee a little, tilt, straighten again.',
+        felt: 'The front of the back hip is long.',
+      },
+      {
+        seen: 'Back knee sags',
+        first: 'Press through the back heel.',
+        felt: 'The back thigh is firm.',
+      },
+      {
+        seen: 'Front knee passes the ankle',
+        first: 'Step the front foot forward by half a foot.',
+        felt: 'The shin is upright.',
+      },
+    ],
+    easier: ['back knee down on a pad', 'hands on blocks'],
+    harder: ['arms beside the ears', 'back knee bent and straightened with the breath'],
+    inhale: [
+      ['lift', 'the crown', 'upward'],
+      ['lengthen', 'the front of the back hip', 'downward'],
+      ['reach', 'the fingertips', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the back heel', 'backward'],
+      ['draw in', 'the lower belly', 'upward'],
+      ['bend', 'the front knee', 'over its ankle'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['mountain', 'warrior-one', 'warrior-three', 'low-lunge'],
+  },
   lookAt: [
     {
       at: 'Feet',

@@ -130,6 +130,42 @@ export const lizard: PoseDefinition = {
     },
   ],
   easier: 'lizard with both hands on tall blocks',
+  guidance: {
+    gaze: 'Ahead and down.',
+    farPoints: ['crown of the head', 'back heel'],
+    tendencies: [
+      {
+        seen: 'Front knee falls in',
+        first: 'Press it toward the shoulder.',
+        felt: 'Room beside the ribs.',
+      },
+      {
+        seen: 'Back rounds to reach the floor',
+        first: 'Raise the hands by one face.',
+        felt: 'The breastbone leads.',
+      },
+      {
+        seen: 'Back hip sinks to one side',
+        first: 'Press both hands alike.',
+        felt: 'Weight in the middle.',
+      },
+    ],
+    easier: ['hands on tall blocks', 'back knee down'],
+    harder: ['back knee up', 'forearms on the floor'],
+    inhale: [
+      ['lengthen', 'the breastbone', 'forward'],
+      ['widen', 'the shoulder blades', 'apart'],
+      ['lengthen', 'the back thigh', 'backward'],
+    ],
+    exhale: [
+      ['let sink', 'the hips', 'down'],
+      ['press', 'the front knee', 'outward'],
+      ['soften', 'the jaw', 'down'],
+    ],
+    breaths: 6,
+    effort: 'active',
+    next: ['low-lunge'],
+  },
   lookAt: [
     {
       at: 'Front foot',

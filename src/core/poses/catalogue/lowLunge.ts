@@ -122,6 +122,42 @@ export const lowLunge: PoseDefinition = {
     },
   ],
   easier: 'low lunge with both hands on blocks',
+  guidance: {
+    gaze: 'Level, ahead.',
+    farPoints: ['crown of the head', 'back knee'],
+    tendencies: [
+      {
+        seen: 'Weight on the kneecap',
+        first: 'Move the hips forward by a hand, pad above it.',
+        felt: 'The bone above the kneecap bears.',
+      },
+      {
+        seen: 'Front ribs flare',
+        first: 'Lower them on a breath out.',
+        felt: 'Length before the back hip.',
+      },
+      {
+        seen: 'Hips turn to the back leg',
+        first: 'Bring the back hip forward.',
+        felt: 'Both hip bones level.',
+      },
+    ],
+    easier: ['hands on blocks beside the foot', 'a thicker pad'],
+    harder: ['arms up', 'back foot flat, hips forward'],
+    inhale: [
+      ['lift', 'the breastbone', 'upward'],
+      ['lengthen', 'the waist', 'upward'],
+      ['widen', 'the collar bones', 'to both sides'],
+    ],
+    exhale: [
+      ['let sink', 'the hips', 'forward and down'],
+      ['tuck', 'the tail', 'down'],
+      ['press', 'the front heel', 'down'],
+    ],
+    breaths: 6,
+    effort: 'active',
+    next: ['high-lunge', 'lizard', 'wall-kneel'],
+  },
   lookAt: [
     {
       at: 'Front knee',

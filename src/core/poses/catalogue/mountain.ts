@@ -43,6 +43,42 @@ export const mountain: PoseDefinition = {
   expected: null,
   levels: [],
   easier: 'standing with the back at a wall',
+  guidance: {
+    gaze: 'Level, at one quiet place.',
+    farPoints: ['crown of the head', 'both heels'],
+    tendencies: [
+      {
+        seen: 'Knees pushed back',
+        first: 'Unlock them by a hair and lift the kneecaps.',
+        felt: 'Work in the front of the thighs, none behind the knees.',
+      },
+      {
+        seen: 'Weight on the heels or on the toes',
+        first: 'Sway, and stop where both are equally heavy.',
+        felt: 'The whole sole, like a print in sand.',
+      },
+      {
+        seen: 'Ribs pushed forward',
+        first: 'Let the lower ribs sink on the next breath out.',
+        felt: 'The back of the ribs moves with the breath.',
+      },
+    ],
+    easier: ['back at a wall', 'feet a fist wider'],
+    harder: ['eyes closed', 'heels lifted by a finger’s breadth'],
+    inhale: [
+      ['lengthen', 'the crown', 'upward'],
+      ['widen', 'the collar bones', 'to both sides'],
+      ['lift', 'the kneecaps', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the heels', 'down'],
+      ['soften', 'the lower ribs', 'inward'],
+      ['let sink', 'the shoulders', 'away from the ears'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['warrior-two', 'high-lunge', 'chair', 'tree', 'wide-fold'],
+  },
   lookAt: [
     {
       at: 'Feet',

@@ -71,6 +71,42 @@ export const pyramid: PoseDefinition = {
   },
   levels: [],
   easier: 'lying pyramid',
+  guidance: {
+    gaze: 'At the front foot’s toes, or the shin.',
+    farPoints: ['crown of the head', 'back heel'],
+    tendencies: [
+      {
+        seen: 'Back rounds',
+        first: 'Raise the hands by one face.',
+        felt: 'The breastbone moves toward the toes.',
+      },
+      {
+        seen: 'Back heel floats',
+        first: 'Shorten the stance by half a foot.',
+        felt: 'Both heels equally heavy.',
+      },
+      {
+        seen: 'Front hip runs forward',
+        first: 'Draw it back in line with the other.',
+        felt: 'An even pull at the back of the front thigh.',
+      },
+    ],
+    easier: ['hands on a chair', 'a shorter stance'],
+    harder: ['hands on the floor', 'hands behind the back'],
+    inhale: [
+      ['lengthen', 'the breastbone', 'forward'],
+      ['lift', 'the front kneecap', 'upward'],
+      ['widen', 'the sit bones', 'apart'],
+    ],
+    exhale: [
+      ['tip', 'the pelvis', 'over the front thigh'],
+      ['press', 'the back heel', 'down'],
+      ['draw', 'the front hip', 'back'],
+    ],
+    breaths: 6,
+    effort: 'active',
+    next: ['mountain', 'warrior-one', 'triangle', 'revolved-triangle'],
+  },
   lookAt: [
     {
       at: 'Feet',

@@ -78,6 +78,38 @@ export const reverseTriangle: PoseDefinition = {
   },
   levels: [],
   easier: 'standing upright in the same stance',
+  guidance: {
+    gaze: 'Ahead.',
+    farPoints: ['fingertips of the top hand', 'front heel'],
+    tendencies: [
+      {
+        seen: 'Hips pushed forward',
+        first: 'Bring them back between the feet.',
+        felt: 'The side bends, not the low back.',
+      },
+      {
+        seen: 'Back knee gives',
+        first: 'Lift the kneecap of the back leg.',
+        felt: 'Both thighs are firm.',
+      },
+      { seen: 'Head hangs', first: 'Look level again.', felt: 'The neck goes on from the spine.' },
+    ],
+    easier: ['top hand on the hip', 'a shorter stance'],
+    harder: ['both arms beside the ears', 'five breaths longer'],
+    inhale: [
+      ['lengthen', 'the upper side', 'away from the hip'],
+      ['reach', 'the top hand', 'up and back'],
+      ['lift', 'both kneecaps', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the front foot', 'into the mat'],
+      ['hold', 'the hips', 'between the feet'],
+      ['let sink', 'the lower shoulder', 'down'],
+    ],
+    breaths: 4,
+    effort: 'active',
+    next: ['warrior-two'],
+  },
   lookAt: [
     { at: 'Feet', look: 'Both soles heavy.', change: 'Shorten the stance.' },
     { at: 'Knees', look: 'Straight and easy.', change: 'Soften both a little.' },

@@ -74,6 +74,42 @@ export const reverseWarrior: PoseDefinition = {
   },
   levels: [],
   easier: 'warrior II with the front arm raised',
+  guidance: {
+    gaze: 'Ahead, or up along the top arm.',
+    farPoints: ['fingertips of the top hand', 'front knee'],
+    tendencies: [
+      {
+        seen: 'Weight falls on the back hand',
+        first: 'Lift it off the leg for one breath.',
+        felt: 'The side of the waist carries the trunk.',
+      },
+      {
+        seen: 'Front knee straightens',
+        first: 'Bend it again before bending the trunk.',
+        felt: 'The front thigh stays level.',
+      },
+      {
+        seen: 'Low back is pinched',
+        first: 'Bend less and lengthen first.',
+        felt: 'The bend is spread along the whole side.',
+      },
+    ],
+    easier: ['top hand on the hip', 'a smaller side bend'],
+    harder: ['back hand behind the waist', 'five breaths longer'],
+    inhale: [
+      ['lengthen', 'the front side of the ribs', 'upward'],
+      ['reach', 'the top hand', 'up and back'],
+      ['widen', 'the breastbone', 'toward the long edge'],
+    ],
+    exhale: [
+      ['press', 'both feet', 'into the mat'],
+      ['bend', 'the front knee', 'over its ankle'],
+      ['soften', 'the throat', 'down'],
+    ],
+    breaths: 4,
+    effort: 'active',
+    next: ['warrior-two', 'side-angle'],
+  },
   lookAt: [
     {
       at: 'Feet',

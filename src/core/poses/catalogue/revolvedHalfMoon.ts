@@ -107,6 +107,42 @@ export const revolvedHalfMoon: PoseDefinition = {
   },
   levels: [],
   easier: 'revolved half moon with the hand on a chair at the wall, or the lying crossed twist',
+  guidance: {
+    gaze: 'Down; up only when the twist rests.',
+    farPoints: ['crown of the head', 'heel of the lifted leg'],
+    tendencies: [
+      {
+        seen: 'Lifted leg turns out',
+        first: 'Point its toes to the floor again.',
+        felt: 'The leg and the pelvis turn as one.',
+      },
+      {
+        seen: 'Hand straight under the face',
+        first: 'Set it 5–15 cm to the little-toe side.',
+        felt: 'The standing hip is not pinched.',
+      },
+      {
+        seen: 'Back rounds',
+        first: 'Raise the hand by one face.',
+        felt: 'A long back before a turn.',
+      },
+    ],
+    easier: ['hand on a chair at a wall', 'top hand on the hip'],
+    harder: ['hand on the floor', 'gaze up'],
+    inhale: [
+      ['lengthen', 'the lifted heel', 'backward'],
+      ['lengthen', 'the crown', 'forward'],
+      ['widen', 'the collar bones', 'apart'],
+    ],
+    exhale: [
+      ['turn', 'the ribs', 'toward the standing leg'],
+      ['press', 'the standing foot', 'down'],
+      ['steady', 'the gaze', 'at one place'],
+    ],
+    breaths: 4,
+    effort: 'active',
+    next: ['half-moon', 'warrior-three'],
+  },
   lookAt: [
     {
       at: 'Foot',

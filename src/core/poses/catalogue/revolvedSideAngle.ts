@@ -183,6 +183,38 @@ export const revolvedSideAngle: PoseDefinition = {
   ],
   easier:
     'revolved side angle with the back knee down and the hand on a tall block, or lying revolved side angle',
+  guidance: {
+    gaze: 'Down, or ahead.',
+    farPoints: ['crown of the head', 'back heel'],
+    tendencies: [
+      {
+        seen: 'Front knee is pushed over',
+        first: 'Turn from the ribs, and press the knee back.',
+        felt: 'The shin stays upright.',
+      },
+      {
+        seen: 'Chest rests on the thigh',
+        first: 'Raise the hand by one face.',
+        felt: 'The breath moves freely.',
+      },
+      { seen: 'Shoulder hunches', first: 'Lower the hand’s load.', felt: 'The neck is long.' },
+    ],
+    easier: ['back knee down, hand on a tall block', 'top hand on the hip'],
+    harder: ['palms together, elbow outside the knee', 'bind with a strap'],
+    inhale: [
+      ['lengthen', 'the crown', 'forward'],
+      ['widen', 'the collar bones', 'apart'],
+      ['lengthen', 'the back leg', 'backward'],
+    ],
+    exhale: [
+      ['turn', 'the ribs', 'toward the front leg'],
+      ['press', 'the front heel', 'down'],
+      ['draw in', 'the lower belly', 'away from the thigh'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['low-lunge', 'high-lunge'],
+  },
   lookAt: [
     {
       at: 'Feet and knee',

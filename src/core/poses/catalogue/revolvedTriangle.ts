@@ -84,6 +84,38 @@ export const revolvedTriangle: PoseDefinition = {
   },
   levels: [],
   easier: 'revolved triangle with the hand on a chair, or the lying crossed twist',
+  guidance: {
+    gaze: 'Down, then ahead, then up if the neck is easy.',
+    farPoints: ['fingertips of the top hand', 'back heel'],
+    tendencies: [
+      {
+        seen: 'Pelvis swings round',
+        first: 'Turn less and hold the hips level.',
+        felt: 'The ribs do the turning.',
+      },
+      {
+        seen: 'Back rounds',
+        first: 'Raise the hand by one face.',
+        felt: 'A long back before a turn.',
+      },
+      { seen: 'Balance goes', first: 'Set the feet a fist wider.', felt: 'Both feet press alike.' },
+    ],
+    easier: ['hand inside the foot on a tall block', 'top hand on the hip'],
+    harder: ['hand outside the front foot', 'gaze up'],
+    inhale: [
+      ['lengthen', 'the crown', 'forward'],
+      ['widen', 'the collar bones', 'apart'],
+      ['lift', 'both kneecaps', 'upward'],
+    ],
+    exhale: [
+      ['turn', 'the ribs', 'toward the front leg'],
+      ['hold', 'the pelvis', 'level'],
+      ['press', 'the back heel', 'down'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['pyramid'],
+  },
   lookAt: [
     {
       at: 'Feet',

@@ -131,6 +131,42 @@ export const sideAngle: PoseDefinition = {
     },
   ],
   easier: 'side angle with the forearm on the thigh, or lying side angle',
+  guidance: {
+    gaze: 'Ahead, or up under the top arm.',
+    farPoints: ['fingertips of the top hand', 'outer edge of the back heel'],
+    tendencies: [
+      {
+        seen: 'Front knee drifts in',
+        first: 'Bend less, and press the knee into the arm.',
+        felt: 'The outside of the front hip works.',
+      },
+      {
+        seen: 'Chest drops toward the thigh',
+        first: 'Raise the hand by one face, or rest the forearm.',
+        felt: 'Air reaches both sides of the ribs.',
+      },
+      {
+        seen: 'Weight sinks into the lower hand',
+        first: 'Take it off the prop for one breath.',
+        felt: 'The legs carry the trunk.',
+      },
+    ],
+    easier: ['forearm on the front thigh', 'front thigh on a chair'],
+    harder: ['half bind', 'bind with a strap'],
+    inhale: [
+      ['lengthen', 'the upper side', 'from heel to hand'],
+      ['turn', 'the breastbone', 'upward'],
+      ['lift', 'the arch of the back foot', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the outer edge of the back foot', 'down'],
+      ['press', 'the front knee', 'toward its little toe'],
+      ['let sink', 'the upper shoulder', 'away from the ear'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['warrior-two', 'reverse-warrior', 'triangle', 'half-moon'],
+  },
   lookAt: [
     { at: 'Feet', look: 'The back outer edge heavy.', change: 'Shorten the stance by one step.' },
     {

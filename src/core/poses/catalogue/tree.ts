@@ -56,6 +56,42 @@ export const tree: PoseDefinition = {
     { id: 'at-a-wall', name: 'A palm at a wall', changes: { supports: ['wall-beside'] } },
   ],
   easier: 'tree with the toes on the floor, a hand on the wall',
+  guidance: {
+    gaze: 'Level, at something that does not move.',
+    farPoints: ['crown of the head', 'heel of the standing foot'],
+    tendencies: [
+      {
+        seen: 'Standing hip slides out',
+        first: 'Press the foot and the thigh into each other.',
+        felt: 'The standing hip is over its heel.',
+      },
+      {
+        seen: 'Pelvis turns with the knee',
+        first: 'Let the knee come forward again.',
+        felt: 'Both hip bones face the front.',
+      },
+      {
+        seen: 'Sole on the knee',
+        first: 'Set it on the calf or on the thigh.',
+        felt: 'Nothing presses on the knee.',
+      },
+    ],
+    easier: ['heel at the ankle, toes on the floor', 'a palm at a wall'],
+    harder: ['arms up', 'eyes closed'],
+    inhale: [
+      ['lengthen', 'the crown', 'upward'],
+      ['widen', 'the collar bones', 'to both sides'],
+      ['lift', 'the kneecap of the standing leg', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the sole', 'into the leg'],
+      ['press', 'the standing foot', 'down'],
+      ['turn', 'the lifted knee', 'outward'],
+    ],
+    breaths: 6,
+    effort: 'active',
+    next: ['mountain'],
+  },
   lookAt: [
     {
       at: 'Foot',

@@ -126,6 +126,42 @@ export const triangle: PoseDefinition = {
     },
   ],
   easier: 'triangle with the hand on a chair',
+  guidance: {
+    gaze: 'Ahead; up only while the neck stays long.',
+    farPoints: ['fingertips of the top hand', 'outer edge of the back heel'],
+    tendencies: [
+      {
+        seen: 'Chest turns to the floor',
+        first: 'Raise the hand by one face.',
+        felt: 'The upper ribs open without a push.',
+      },
+      {
+        seen: 'Front knee locks',
+        first: 'Soften it, then lift the kneecap.',
+        felt: 'The work is in the thigh and not behind the knee.',
+      },
+      {
+        seen: 'Lower side is crushed',
+        first: 'Come up by a hand’s breadth and lengthen.',
+        felt: 'Both sides of the waist are equally long.',
+      },
+    ],
+    easier: ['hand on a chair', 'the back at a wall'],
+    harder: ['lower hand off the prop', 'strap from the back foot round the front thigh'],
+    inhale: [
+      ['lengthen', 'the crown', 'over the front foot'],
+      ['turn', 'the upper ribs', 'toward the long edge'],
+      ['lift', 'both kneecaps', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the outer edge of the back foot', 'down'],
+      ['draw', 'the front hip', 'back'],
+      ['let sink', 'the shoulders', 'away from the ears'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['warrior-two', 'pyramid', 'half-moon'],
+  },
   lookAt: [
     { at: 'Feet', look: 'Both soles heavy, arches up.', change: 'Press the outer back edge.' },
     {

@@ -70,6 +70,42 @@ export const wallKneel: PoseDefinition = {
   },
   levels: [],
   easier: 'low lunge',
+  guidance: {
+    gaze: 'Level, ahead.',
+    farPoints: ['crown of the head', 'back knee'],
+    tendencies: [
+      {
+        seen: 'Weight on the kneecap',
+        first: 'Move the knee a finger from the wall, pad above it.',
+        felt: 'The bone above the kneecap bears.',
+      },
+      {
+        seen: 'Heel hidden behind the thigh',
+        first: 'Let the foot stand outside the thigh.',
+        felt: 'The knee is not twisted.',
+      },
+      {
+        seen: 'Low back hollows',
+        first: 'Come down onto the blocks again.',
+        felt: 'The stretch is before the thigh.',
+      },
+    ],
+    easier: ['hands on blocks ahead', 'knee farther from the wall'],
+    harder: ['hands off the blocks', 'back at the wall'],
+    inhale: [
+      ['lengthen', 'the front of the back thigh', 'upward'],
+      ['lift', 'the breastbone', 'upward'],
+      ['widen', 'the collar bones', 'apart'],
+    ],
+    exhale: [
+      ['let sink', 'the hips', 'down and forward'],
+      ['tuck', 'the tail', 'down'],
+      ['soften', 'the jaw', 'down'],
+    ],
+    breaths: 10,
+    effort: 'passive',
+    next: ['low-lunge'],
+  },
   lookAt: [
     {
       at: 'Back knee',

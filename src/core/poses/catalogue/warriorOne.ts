@@ -95,6 +95,42 @@ export const warriorOne: PoseDefinition = {
     },
   ],
   easier: 'high lunge, which lifts the back heel',
+  guidance: {
+    gaze: 'Level; up only while the low back is easy.',
+    farPoints: ['fingertips', 'back heel'],
+    tendencies: [
+      {
+        seen: 'Back heel floats',
+        first: 'Shorten the stance, or put a wedge under it.',
+        felt: 'The outer edge of the back foot is heavy.',
+      },
+      {
+        seen: 'Low back hollows',
+        first: 'Bend the front knee less and lift the belly.',
+        felt: 'The front of the back hip is long.',
+      },
+      {
+        seen: 'Back knee is twisted',
+        first: 'Turn the back foot farther in and let the pelvis open.',
+        felt: 'No strain at the inside of the knee.',
+      },
+    ],
+    easier: ['back heel on a wedge', 'a shorter stance'],
+    harder: ['palms together', 'back heel up as a high lunge'],
+    inhale: [
+      ['lift', 'the ribs', 'off the pelvis'],
+      ['reach', 'the fingertips', 'upward'],
+      ['lengthen', 'the front of the back hip', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the back heel', 'down'],
+      ['turn', 'the back hip', 'forward, as far as it lets'],
+      ['let sink', 'the shoulders', 'away from the ears'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: ['high-lunge', 'pyramid', 'warrior-two'],
+  },
   lookAt: [
     {
       at: 'Feet',

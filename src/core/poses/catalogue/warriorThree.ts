@@ -104,6 +104,42 @@ export const warriorThree: PoseDefinition = {
     },
   ],
   easier: 'warrior III with both hands on a chair',
+  guidance: {
+    gaze: 'Down, half a metre ahead.',
+    farPoints: ['crown of the head', 'heel of the lifted leg'],
+    tendencies: [
+      {
+        seen: 'Lifted hip rolls up',
+        first: 'Lower the leg and turn its toes to the floor.',
+        felt: 'Both hip bones face the floor.',
+      },
+      {
+        seen: 'Chest sinks below the hips',
+        first: 'Raise the hands by one face.',
+        felt: 'One line from crown to heel.',
+      },
+      {
+        seen: 'Standing knee locks',
+        first: 'Soften it.',
+        felt: 'The muscles round the knee hold it.',
+      },
+    ],
+    easier: ['palms at a wall ahead', 'hands on two tall blocks'],
+    harder: ['arms out to the sides', 'arms in line with the trunk'],
+    inhale: [
+      ['lengthen', 'the crown', 'forward'],
+      ['lengthen', 'the lifted heel', 'backward'],
+      ['widen', 'the shoulder blades', 'apart'],
+    ],
+    exhale: [
+      ['press', 'the standing foot', 'down'],
+      ['draw in', 'the lower belly', 'toward the spine'],
+      ['level', 'the lifted hip', 'downward'],
+    ],
+    breaths: 4,
+    effort: 'active',
+    next: ['high-lunge', 'mountain', 'half-moon', 'revolved-half-moon'],
+  },
   lookAt: [
     {
       at: 'Foot',

@@ -107,6 +107,50 @@ export const warriorTwo: PoseDefinition = {
     },
   ],
   easier: 'lying warrior II',
+  guidance: {
+    gaze: 'Over the front middle finger, or straight ahead if the neck is sore.',
+    farPoints: ['fingertips of the front hand', 'outer edge of the back heel'],
+    tendencies: [
+      {
+        seen: 'Front knee drifts in',
+        first: 'Bend less, and press the knee toward the little toe.',
+        felt: 'The outside of the front hip works.',
+      },
+      {
+        seen: 'Trunk leans over the front thigh',
+        first: 'Reach the back hand farther than the front one.',
+        felt: 'The trunk stands upright over the pelvis.',
+      },
+      {
+        seen: 'Back arch falls',
+        first: 'Press the outer edge of the back foot.',
+        felt: 'The inside of the back thigh wakes.',
+      },
+    ],
+    easier: ['front thigh on a chair', 'a shorter stance'],
+    harder: ['arms up and palms together', 'eyes closed for three breaths'],
+    inhale: [
+      ['lengthen', 'both sides of the waist', 'upward'],
+      ['widen', 'the arms', 'away from each other'],
+      ['lift', 'the arch of the back foot', 'upward'],
+    ],
+    exhale: [
+      ['press', 'the back heel', 'into the mat'],
+      ['turn', 'the front knee', 'toward its little toe'],
+      ['let sink', 'the shoulder blades', 'down the back'],
+    ],
+    breaths: 5,
+    effort: 'active',
+    next: [
+      'side-angle',
+      'triangle',
+      'reverse-warrior',
+      'half-moon',
+      'high-lunge',
+      'low-lunge',
+      'wide-fold',
+    ],
+  },
   lookAt: [
     {
       at: 'Feet',

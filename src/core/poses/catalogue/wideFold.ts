@@ -64,6 +64,38 @@ export const wideFold: PoseDefinition = {
   },
   levels: [],
   easier: 'wide fold with the hands on a chair',
+  guidance: {
+    gaze: 'At the floor between the hands.',
+    farPoints: ['crown of the head', 'both sit bones'],
+    tendencies: [
+      {
+        seen: 'Weight on the heels',
+        first: 'Shift it until the toes are as heavy.',
+        felt: 'Hips over the line of the heels.',
+      },
+      {
+        seen: 'Back rounds',
+        first: 'Come up on a higher prop.',
+        felt: 'The breastbone moves forward.',
+      },
+      { seen: 'Arches fall', first: 'Press the outer edges.', felt: 'The inner thighs work.' },
+    ],
+    easier: ['hands on a chair', 'feet a hand nearer'],
+    harder: ['hands in line with the heels', 'crown toward the floor'],
+    inhale: [
+      ['lengthen', 'the breastbone', 'forward'],
+      ['lift', 'both kneecaps', 'upward'],
+      ['widen', 'the sit bones', 'apart'],
+    ],
+    exhale: [
+      ['tip', 'the pelvis', 'forward'],
+      ['press', 'the outer edges of the feet', 'down'],
+      ['let hang', 'the head', 'down'],
+    ],
+    breaths: 6,
+    effort: 'active',
+    next: ['warrior-two', 'mountain'],
+  },
   lookAt: [
     { at: 'Feet', look: 'Parallel, outer edges heavy.', change: 'Step in by one foot’s width.' },
     { at: 'Knees', look: 'Straight and easy, kneecaps up.', change: 'Soften both a little.' },

@@ -1,0 +1,41 @@
+import type { LyingPose } from './lyingPose.ts';
+
+export const boundAngle: LyingPose = {
+  id: 'bound-angle',
+  name: 'Bound angle',
+  sanskrit: 'Baddha Konasana',
+  swapFor: ['tree'],
+  needs: ['hip-opening'],
+  guidance: {
+    gaze: 'Level, ahead.',
+    farPoints: ['crown of the head', 'both knees'],
+    tendencies: [
+      { seen: 'Low back rounds', first: 'Sit higher.', felt: 'Weight before the sit bones.' },
+      {
+        seen: 'Knees are pushed down',
+        first: 'Support both at their height.',
+        felt: 'The hips let go by themselves.',
+      },
+      {
+        seen: 'Feet hurt at their edges',
+        first: 'Move the heels a hand forward.',
+        felt: 'The ankles are quiet.',
+      },
+    ],
+    easier: ['blocks under both knees', 'a higher seat'],
+    harder: ['heels nearer', 'a long fold forward'],
+    inhale: [
+      ['lengthen', 'the crown', 'upward'],
+      ['widen', 'the thighs', 'apart'],
+      ['lift', 'the breastbone', 'upward'],
+    ],
+    exhale: [
+      ['let sink', 'the knees', 'into their supports'],
+      ['press lightly', 'the soles', 'together'],
+      ['soften', 'the jaw', 'down'],
+    ],
+    breaths: 10,
+    effort: 'passive',
+    next: ['staff', 'seated-straddle'],
+  },
+};

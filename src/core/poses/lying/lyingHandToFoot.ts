@@ -1,0 +1,37 @@
+import type { LyingPose } from './lyingPose.ts';
+
+export const lyingHandToFoot: LyingPose = {
+  id: 'lying-hand-to-foot',
+  name: 'Lying hand to foot',
+  sanskrit: 'Supta Padangushthasana',
+  swapFor: ['triangle', 'pyramid'],
+  needs: ['straight-leg-raise'],
+  guidance: {
+    gaze: 'Up.',
+    farPoints: ['heel of the raised leg', 'heel of the resting leg'],
+    tendencies: [
+      {
+        seen: 'Raised knee bends',
+        first: 'Lower the leg, or lengthen the strap.',
+        felt: 'A pull in the middle of the thigh.',
+      },
+      { seen: 'Pelvis tips up', first: 'Lower the leg.', felt: 'The sacrum is flat.' },
+      { seen: 'Shoulders lift', first: 'Lengthen the strap.', felt: 'The arms hang from it.' },
+    ],
+    easier: ['resting knee bent', 'a door frame instead of a strap'],
+    harder: ['foot nearer', 'leg out to its side'],
+    inhale: [
+      ['lengthen', 'the raised heel', 'upward'],
+      ['lengthen', 'the resting leg', 'away'],
+      ['widen', 'the collar bones', 'apart'],
+    ],
+    exhale: [
+      ['let sink', 'the raised thigh into its hip', 'down'],
+      ['press', 'the resting thigh', 'down'],
+      ['soften', 'the jaw', 'down'],
+    ],
+    breaths: 10,
+    effort: 'passive',
+    next: ['lying-pyramid', 'lying-crossed-twist'],
+  },
+};

@@ -1,0 +1,41 @@
+import type { LyingPose } from './lyingPose.ts';
+
+export const lyingPyramid: LyingPose = {
+  id: 'lying-pyramid',
+  name: 'Lying pyramid',
+  sanskrit: 'Supta Parshvottanasana',
+  swapFor: ['pyramid'],
+  needs: ['straight-leg-raise'],
+  guidance: {
+    gaze: 'Up.',
+    farPoints: ['heel of the raised leg', 'sole of the bottom foot'],
+    tendencies: [
+      {
+        seen: 'Loop presses behind the knee',
+        first: 'Slide it above the knee.',
+        felt: 'It bears on the thigh.',
+      },
+      {
+        seen: 'Pelvis tips up',
+        first: 'Lengthen the loop by a hand.',
+        felt: 'The sacrum is flat.',
+      },
+      { seen: 'Bottom foot turns out', first: 'Point its toes up.', felt: 'Both legs work alike.' },
+    ],
+    easier: ['a longer loop', 'raised knee soft'],
+    harder: ['a shorter loop', 'a minute longer'],
+    inhale: [
+      ['lengthen', 'the raised heel', 'upward'],
+      ['lengthen', 'the bottom heel', 'away'],
+      ['widen', 'the sit bones', 'apart'],
+    ],
+    exhale: [
+      ['press', 'the bottom foot', 'into the loop'],
+      ['let sink', 'the sacrum', 'down'],
+      ['soften', 'the throat', 'down'],
+    ],
+    breaths: 10,
+    effort: 'passive',
+    next: ['lying-hand-to-foot'],
+  },
+};

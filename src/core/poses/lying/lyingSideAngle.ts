@@ -1,0 +1,41 @@
+import type { LyingPose } from './lyingPose.ts';
+
+export const lyingSideAngle: LyingPose = {
+  id: 'lying-side-angle',
+  name: 'Lying side angle',
+  sanskrit: 'Supta Parshvakonasana',
+  swapFor: ['side-angle'],
+  needs: ['hip-opening'],
+  guidance: {
+    gaze: 'Up, or along the top arm.',
+    farPoints: ['fingertips of the top hand', 'sole of the back foot'],
+    tendencies: [
+      {
+        seen: 'Pelvis rolls to the bent leg',
+        first: 'Raise the support under the knee.',
+        felt: 'Both hip bones equally heavy.',
+      },
+      {
+        seen: 'Waist is crushed on the bent side',
+        first: 'Bend the trunk less.',
+        felt: 'Both sides of the ribs breathe.',
+      },
+      { seen: 'Top arm hangs', first: 'Lay it on a bolster.', felt: 'The shoulder is quiet.' },
+    ],
+    easier: ['a bolster under the arm', 'a smaller side bend'],
+    harder: ['both arms overhead', 'a minute longer'],
+    inhale: [
+      ['lengthen', 'the upper side', 'from heel to hand'],
+      ['let rise', 'the ribs', 'to the side'],
+      ['widen', 'the hips', 'apart'],
+    ],
+    exhale: [
+      ['let sink', 'the bent knee', 'into its support'],
+      ['press lightly', 'the back sole', 'into the wall'],
+      ['soften', 'the belly', 'down'],
+    ],
+    breaths: 12,
+    effort: 'passive',
+    next: ['lying-warrior-two', 'lying-triangle'],
+  },
+};

@@ -1,0 +1,41 @@
+import type { LyingPose } from './lyingPose.ts';
+
+export const lyingWarriorTwo: LyingPose = {
+  id: 'lying-warrior-two',
+  name: 'Lying warrior II',
+  sanskrit: 'Supta Virabhadrasana II',
+  swapFor: ['warrior-two', 'reverse-warrior'],
+  needs: ['hip-opening'],
+  guidance: {
+    gaze: 'Straight up, eyes soft or closed.',
+    farPoints: ['crown of the head', 'sole of the back foot'],
+    tendencies: [
+      {
+        seen: 'Pelvis rolls to the bent leg',
+        first: 'Raise the support under the knee.',
+        felt: 'Both hip bones equally heavy.',
+      },
+      {
+        seen: 'Knee hangs in the air',
+        first: 'Bring the support up to it.',
+        felt: 'The thigh can let go.',
+      },
+      { seen: 'Chin lifts', first: 'Fold a blanket under the head.', felt: 'The throat is soft.' },
+    ],
+    easier: ['a higher support', 'hips farther from the wall'],
+    harder: ['a lower support', 'a minute longer'],
+    inhale: [
+      ['widen', 'the hips', 'to both sides'],
+      ['lengthen', 'the back leg', 'away'],
+      ['let rise', 'the ribs', 'to all sides'],
+    ],
+    exhale: [
+      ['let sink', 'the bent knee', 'into its support'],
+      ['press lightly', 'the soles', 'into the wall'],
+      ['let sink', 'the shoulders', 'down'],
+    ],
+    breaths: 12,
+    effort: 'passive',
+    next: ['lying-triangle', 'lying-side-angle'],
+  },
+};

@@ -1,0 +1,45 @@
+import type { LyingPose } from './lyingPose.ts';
+
+export const seatedStraddle: LyingPose = {
+  id: 'seated-straddle',
+  name: 'Seated straddle',
+  sanskrit: 'Upavishtha Konasana',
+  swapFor: ['wide-fold'],
+  needs: ['straight-leg-raise', 'hip-abduction'],
+  guidance: {
+    gaze: 'Ahead, or down along the floor.',
+    farPoints: ['crown of the head', 'both heels'],
+    tendencies: [
+      {
+        seen: 'Low back rounds',
+        first: 'Sit higher, fold less.',
+        felt: 'The pelvis tips, not the waist.',
+      },
+      {
+        seen: 'Knees roll in',
+        first: 'Point kneecaps and toes up.',
+        felt: 'The backs of the thighs are heavy.',
+      },
+      {
+        seen: 'Feet fall outward',
+        first: 'Bring the legs a hand nearer.',
+        felt: 'No pull at the inner knees.',
+      },
+    ],
+    easier: ['a higher seat', 'hands behind the hips'],
+    harder: ['forearms on a bolster', 'no seat'],
+    inhale: [
+      ['lengthen', 'the breastbone', 'forward'],
+      ['lift', 'the kneecaps', 'upward'],
+      ['widen', 'the sit bones', 'apart'],
+    ],
+    exhale: [
+      ['tip', 'the pelvis', 'forward'],
+      ['press', 'the thighs', 'down'],
+      ['let hang', 'the shoulders', 'down'],
+    ],
+    breaths: 10,
+    effort: 'active',
+    next: ['staff', 'bound-angle'],
+  },
+};

@@ -1,0 +1,41 @@
+import type { LyingPose } from './lyingPose.ts';
+
+export const staff: LyingPose = {
+  id: 'staff',
+  name: 'Staff',
+  sanskrit: 'Dandasana',
+  swapFor: [],
+  needs: ['straight-leg-raise'],
+  guidance: {
+    gaze: 'Level, ahead.',
+    farPoints: ['crown of the head', 'both heels'],
+    tendencies: [
+      { seen: 'Low back rounds', first: 'Sit higher.', felt: 'Weight before the sit bones.' },
+      {
+        seen: 'Shoulders lift',
+        first: 'Fingertips on blocks beside the hips.',
+        felt: 'The neck is long.',
+      },
+      {
+        seen: 'Knees lock',
+        first: 'Soften them and lift the kneecaps.',
+        felt: 'The fronts of the thighs work.',
+      },
+    ],
+    easier: ['a higher seat', 'a roll under the knees'],
+    harder: ['no seat', 'arms up'],
+    inhale: [
+      ['lengthen', 'the crown', 'upward'],
+      ['lift', 'the breastbone', 'upward'],
+      ['lift', 'the kneecaps', 'toward the hips'],
+    ],
+    exhale: [
+      ['press', 'the thighs', 'down'],
+      ['press', 'the sit bones', 'down'],
+      ['let sink', 'the shoulders', 'away from the ears'],
+    ],
+    breaths: 8,
+    effort: 'active',
+    next: ['bound-angle', 'seated-straddle'],
+  },
+};
