@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
+import type { Guidance } from '../../core/poses/guidance.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
@@ -8,6 +9,7 @@ import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 import { useUnit } from '../shared/useRecord.ts';
+import { GuidanceView } from './GuidanceView.tsx';
 import { SettingsList, Working } from './SettingsList.tsx';
 import { Vessels } from './Vessels.tsx';
 
@@ -15,12 +17,13 @@ interface BesideProps {
   pose: PoseDefinition | null;
   setUp: SetUp;
   record: PersonRecord;
+  guidance: Guidance;
   /** What is looked up only when it is opened. */
   onward: ReactNode;
 }
 
 /** What a set-up asks, its recipe, and what else there is to know. */
-export function Beside({ pose, setUp, record, onward }: BesideProps) {
+export function Beside({ pose, setUp, record, guidance, onward }: BesideProps) {
   const unit = useUnit();
   const solved = setUp.status !== 'failed';
   return (
@@ -66,6 +69,7 @@ export function Beside({ pose, setUp, record, onward }: BesideProps) {
         </>
       )}
       {solved && onward}
+      {solved && <GuidanceView guidance={guidance} />}
       {solved && pose !== null && <More pose={pose} setUp={setUp} record={record} />}
     </aside>
   );

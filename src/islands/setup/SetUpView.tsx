@@ -193,6 +193,7 @@ function Planned(props: PlannedProps) {
           pose={isStanding ? pose : null}
           setUp={setUp}
           record={record}
+          guidance={pose.guidance}
           onward={<FurtherView request={request} isStanding={isStanding} />}
         />
       )}

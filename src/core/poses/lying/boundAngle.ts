@@ -31,7 +31,7 @@ export const boundAngle: LyingPose = {
     ],
     exhale: [
       ['let sink', 'the knees', 'into their supports'],
-      ['press lightly', 'the soles', 'together'],
+      ['lightly press', 'the soles', 'together'],
       ['soften', 'the jaw', 'down'],
     ],
     breaths: 10,

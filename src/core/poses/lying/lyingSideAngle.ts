@@ -31,7 +31,7 @@ export const lyingSideAngle: LyingPose = {
     ],
     exhale: [
       ['let sink', 'the bent knee', 'into its support'],
-      ['press lightly', 'the back sole', 'into the wall'],
+      ['lightly press', 'the back sole', 'into the wall'],
       ['soften', 'the belly', 'down'],
     ],
     breaths: 12,

@@ -30,7 +30,7 @@ export const lyingTriangle: LyingPose = {
       ['let rise', 'the ribs', 'to all sides'],
     ],
     exhale: [
-      ['press lightly', 'the soles', 'into the wall'],
+      ['lightly press', 'the soles', 'into the wall'],
       ['let sink', 'the thighs', 'down'],
       ['soften', 'the throat', 'down'],
     ],

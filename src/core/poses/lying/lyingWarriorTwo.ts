@@ -31,7 +31,7 @@ export const lyingWarriorTwo: LyingPose = {
     ],
     exhale: [
       ['let sink', 'the bent knee', 'into its support'],
-      ['press lightly', 'the soles', 'into the wall'],
+      ['lightly press', 'the soles', 'into the wall'],
       ['let sink', 'the shoulders', 'down'],
     ],
     breaths: 12,

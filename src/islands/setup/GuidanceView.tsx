@@ -1,0 +1,44 @@
+import type { BreathAction, Guidance } from '../../core/poses/guidance.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { findLyingPose } from '../../core/poses/lying/index.ts';
+
+/** What a teacher says and watches while the pose is held. */
+export function GuidanceView({ guidance }: { guidance: Guidance }) {
+  const { gaze, farPoints, tendencies, easier, harder, inhale, exhale, breaths, next } = guidance;
+  const names = next.map((id) => findPose(id)?.name ?? findLyingPose(id)?.name ?? id);
+  return (
+    <details className="more">
+      <summary>While it is held</summary>
+      <dl className="further">
+        <dt>{breaths} breaths</dt>
+        <dd>
+          {guidance.effort === 'active' ? 'Active. ' : 'Resting. '}Gaze: {gaze}{' '}
+          {capital(farPoints[0])} and {farPoints[1]} reach away from each other.
+        </dd>
+        <dt>In</dt>
+        <dd>{inhale.map(say).join(', ')}.</dd>
+        <dt>Out</dt>
+        <dd>{exhale.map(say).join(', ')}.</dd>
+        <dt>Often seen</dt>
+        <dd>
+          <ul className="plain-list">
+            {tendencies.map(({ seen, first, felt }) => (
+              <li key={seen}>
+                <strong>{seen}.</strong> {first} <span className="quiet">{felt}</span>
+              </li>
+            ))}
+          </ul>
+        </dd>
+        <dt>Easier</dt>
+        <dd>{capital(easier.join('; '))}.</dd>
+        <dt>Harder</dt>
+        <dd>{capital(harder.join('; '))}.</dd>
+        <dt>Leads to</dt>
+        <dd>{names.join(', ')}.</dd>
+      </dl>
+    </details>
+  );
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+const say = ([verb, part, direction]: BreathAction): string => `${verb} ${part} ${direction}`;
