@@ -102,7 +102,7 @@ function Further({ setUp, request }: { setUp: SetUp; request: PlanRequest | null
       )}
       {supportProps.length > 0 && (
         <>
-          <dt>From the cupboard</dt>
+          {request !== null && <dt>From the cupboard</dt>}
           <dd>
             <ul className="plain-list">
               {supportProps.map((each) => (

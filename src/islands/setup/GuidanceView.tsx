@@ -12,13 +12,14 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
       <dl className="further">
         <dt>{breaths} breaths</dt>
         <dd>
-          {guidance.effort === 'active' ? 'Active. ' : 'Resting. '}Gaze: {gaze}{' '}
-          {capital(farPoints[0])} and {farPoints[1]} reach away from each other.
+          {guidance.effort === 'active' ? 'Active. ' : 'Resting. '}Gaze:{' '}
+          {gaze.charAt(0).toLowerCase() + gaze.slice(1)} {capital(farPoints[0])} and {farPoints[1]}{' '}
+          reach away from each other.
         </dd>
         <dt>In</dt>
-        <dd>{inhale.map(say).join(', ')}.</dd>
+        <dd>{capital(inhale.map(say).join(', '))}.</dd>
         <dt>Out</dt>
-        <dd>{exhale.map(say).join(', ')}.</dd>
+        <dd>{capital(exhale.map(say).join(', '))}.</dd>
         <dt>Often seen</dt>
         <dd>
           <ul className="plain-list">
@@ -41,4 +42,8 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
 }
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-const say = ([verb, part, direction]: BreathAction): string => `${verb} ${part} ${direction}`;
+/** “Press the heels down”, but “let the shoulders sink down”. */
+const say = ([verb, part, direction]: BreathAction): string =>
+  verb.startsWith('let ')
+    ? `let ${part} ${verb.slice(4)} ${direction}`
+    : `${verb} ${part} ${direction}`;
