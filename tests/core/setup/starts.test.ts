@@ -2,7 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import { solvePose, type PoseRequest } from '../../../src/core/setup/solvePose.ts';
-import { recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { countUnknowns, stepPosture, type Posture } from '../../../src/core/solver/posture.ts';
+import type { PoseTask } from '../../../src/core/solver/poseTask.ts';
+import { getQuantity } from '../../../src/core/solver/quantities.ts';
+import { toScaled, WISH_STRETCH } from '../../../src/core/solver/residuals.ts';
+import { reachFarthest } from '../../../src/core/solver/solve.ts';
+import { PLAIN_RULES, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { makeRandom } from '../../support/random.ts';
 
 /** Depth, deepest and stance, in degrees or centimetres. */
 function solveFrom(request: PoseRequest): readonly number[] {
@@ -26,5 +32,43 @@ describe('the order in which starts are tried', () => {
         expect(Math.abs(value - forward[i]!)).toBeLessThanOrEqual(0.5);
       });
     }
+  });
+});
+
+/** A posture moved at random: hips by up to 10 cm, every angle by up to 20°. */
+function shake(from: Posture, free: PoseTask['free'], random: () => number): Posture {
+  const step = new Float64Array(countUnknowns(free));
+  for (let i = 0; i < step.length; i += 1) step[i] = (random() - 0.5) * (i < 3 ? 0.2 : 0.7);
+  return stepPosture(from, step, free);
+}
+
+describe('twelve shaken starts', () => {
+  it.each(POSES.map((pose) => pose.id))('find nothing deeper of %s by more than 0.5', (id) => {
+    let tried = 0;
+    for (const measures of [REFERENCE, STIFF, SUPPLE]) {
+      const record = recordOf({ ...measures, 'knee-flexion': 160 });
+      const plan = planPose(record, id, 'right', PLAIN_RULES);
+      if (plan.kind !== 'planned') throw new Error(plan.kind);
+      const { found, built } = plan.answer;
+      const { depth } = plan.poseRequest.pose;
+      if (depth === null || found.kind !== 'held') continue;
+      const { quantity, easiest, textbook } = depth;
+      const unit = toScaled(quantity, 1);
+      const way = { quantity, from: easiest / unit, to: textbook / unit };
+      const aim = { toSpare: 0, wishesWithin: found.wishesLetGo ? null : WISH_STRETCH };
+      const random = makeRandom(7);
+      for (let i = 0; i < 12; i += 1) {
+        const known = i % 2 === 0 ? built.task.starts : [found.answer.skeleton.posture];
+        const from = shake(known[i % known.length]!, built.task.free, random);
+        const answer = reachFarthest({ ...built.task, starts: [from] }, way, aim, null, false);
+        if (!answer.kept) continue;
+        const reached = getQuantity(quantity).calc(answer.skeleton) * unit;
+        expect(reached).toBeLessThan(found.deepest! + 0.5);
+        tried += 1;
+      }
+    }
+    // Most of them come to an answer at all.
+    const hasDepth = POSES.find((pose) => pose.id === id)!.depth !== null;
+    expect(tried).toBeGreaterThanOrEqual(hasDepth ? 10 : 0);
   });
 });
