@@ -4,7 +4,8 @@ import { calcStandardError } from '../measures/readingErrors.ts';
 import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { MeasureUse } from '../body/body.ts';
-import { findLimiting, calcJointReports } from './jointReport.ts';
+import type { Joint, Motion } from '../solver/limits.ts';
+import { calcJointReports, findLimiting, nameMotionPair } from './jointReport.ts';
 import { layOnMat } from './mat.ts';
 import { calcNumbers, toPoseRequest, type Plan } from './planSetUp.ts';
 import { calcSettings } from './settings.ts';
@@ -89,30 +90,42 @@ function solveWith(plan: Plan, set: MeasureSet): Outcome | null {
   return { values, limiting: `${joint} ${side ?? ''} ${motion}` };
 }
 
-/** Measures that can move this set-up: every length, and every range that comes near its limit. */
-function findUncertain({ setUp, numbers }: Plan): MeasureUse[] {
-  const ranges = new Set([...numbers.ranges.values()].map((range) => range.use));
-  const nearest = new Map<string, number>();
-  for (const { joint, side, toSpareDeg } of setUp.joints) {
-    if (toSpareDeg === null) continue;
-    const key = `${joint} ${side ?? ''}`;
-    nearest.set(key, Math.min(nearest.get(key) ?? Infinity, toSpareDeg));
-  }
-  const spareOf = ({ measure, side }: MeasureUse): number => {
-    const joint = jointOf(measure);
-    const sides = joint === 'spine' ? ['left', 'right', ''] : [side ?? ''];
-    return Math.min(...sides.map((each) => nearest.get(`${joint} ${each}`) ?? Infinity));
-  };
-  return setUp.provenance.measures.filter((use) => {
-    if (use.error === 0) return false;
-    return !ranges.has(use) || spareOf(use) < OUT_OF_REACH_ERRORS * use.error;
-  });
-}
+/** The joint and the pair of opposite motions that a measured range limits. */
+const LIMITS: Partial<Record<MeasureId, readonly [Joint, Motion]>> = {
+  'hip-flexion': ['hip', 'flexion'],
+  'straight-leg-raise': ['hip', 'flexion'],
+  'hip-extension': ['hip', 'flexion'],
+  'hip-extension-bent-knee': ['hip', 'flexion'],
+  'hip-abduction': ['hip', 'abduction'],
+  'hip-opening': ['hip', 'abduction'],
+  'hip-adduction': ['hip', 'abduction'],
+  'hip-external-rotation': ['hip', 'external-rotation'],
+  'hip-internal-rotation': ['hip', 'external-rotation'],
+  'ankle-dorsiflexion-bent': ['ankle', 'dorsiflexion'],
+  'ankle-dorsiflexion-straight': ['ankle', 'dorsiflexion'],
+  'trunk-rotation': ['spine', 'axial-rotation'],
+  'trunk-side-bend': ['spine', 'side-bend'],
+  'trunk-extension': ['spine', 'flexion'],
+};
 
-function jointOf(measure: MeasureId): string {
-  if (measure.startsWith('trunk')) return 'spine';
-  if (measure.startsWith('ankle')) return 'ankle';
-  return measure.startsWith('knee') ? 'knee' : 'hip';
+/**
+ * Measures that can move this set-up: every range that comes near its limit, and all else.
+ * Of two opposite motions a report tells the nearer one, so that the other is no nearer.
+ */
+function findUncertain({ setUp }: Plan): MeasureUse[] {
+  const spareOf = ({ measure, side }: MeasureUse): number => {
+    const limits = LIMITS[measure];
+    if (limits === undefined) return 0;
+    const [joint, motion] = limits;
+    const spares = setUp.joints
+      .filter((each) => each.joint === joint && nameMotionPair(each.motion) === motion)
+      .filter((each) => joint === 'spine' || each.side === side)
+      .map((each) => each.toSpareDeg ?? Infinity);
+    return Math.min(...spares);
+  };
+  return setUp.provenance.measures.filter(
+    (use) => use.error !== 0 && spareOf(use) < OUT_OF_REACH_ERRORS * use.error,
+  );
 }
 
 /**
@@ -127,10 +140,9 @@ export function calcErrorBars(plan: Plan): ErrorBars | null {
   const influences: Influence[] = [];
   for (const use of findUncertain(plan)) {
     const { measure, side, error, value } = use;
-    // A limit may cut in on one side only: the larger move of the two is the honest one.
-    const both = [value + error, value - error].map((moved) =>
-      solveWith(plan, replaceValue(plan.numbers.set, use, moved)),
-    );
+    // A limit may cut in on one side only; a length has none, and one solve tells its slope.
+    const moved = LIMITS[measure] === undefined ? [value + error] : [value + error, value - error];
+    const both = moved.map((each) => solveWith(plan, replaceValue(plan.numbers.set, use, each)));
     const moves = new Map<SettingId | 'depth', number>();
     for (const [id, at] of base.values) {
       const [more, less] = both.map((each) => each?.values.get(id));

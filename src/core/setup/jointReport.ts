@@ -1,6 +1,6 @@
 import type { Side } from '../measures/protocol.ts';
 import { sideOfPlace } from '../solver/figure.ts';
-import { calcDemands, type Demand, type Limits } from '../solver/limits.ts';
+import { calcDemands, type Demand, type Limits, type Motion } from '../solver/limits.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { degreesFromRadians } from '../units/brands.ts';
 import type { JointReport, SetUp } from './setUp.ts';
@@ -23,15 +23,18 @@ function reportDemand(demand: Demand, frontSide: Side): JointReport {
 }
 
 /** The two directions of one motion: only the one with less to spare is told. */
-const OPPOSITES: Readonly<Record<string, string>> = {
+const OPPOSITES: Partial<Record<Motion, Motion>> = {
   extension: 'flexion',
   adduction: 'abduction',
   'internal-rotation': 'external-rotation',
 };
 
+/** One name for a motion and its opposite. */
+export const nameMotionPair = (motion: Motion): Motion => OPPOSITES[motion] ?? motion;
+
 function motionKey({ joint, side, motion }: JointReport): string {
   const spinePair = joint === 'spine' && (motion === 'side-bend' || motion === 'axial-rotation');
-  return [joint, spinePair ? '' : side, OPPOSITES[motion] ?? motion].join(' ');
+  return [joint, spinePair ? '' : side, nameMotionPair(motion)].join(' ');
 }
 
 function tellsMore(a: JointReport, b: JointReport): JointReport {

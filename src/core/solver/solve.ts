@@ -228,6 +228,10 @@ export function reachFarthest(
   walks = true,
 ): Answer {
   const toward = { quantity: way.quantity, value: way.to, hold: false };
+  if (!walks && near !== null) {
+    const answer = new Run(task, { ...aim, toward }).correct({ posture: near, cost: 0 });
+    if (answer.kept) return answer;
+  }
   const pulled = runNear(task, { ...aim, toward }, near);
   return pulled.kept || !walks ? pulled : walkFarthest(task, way, aim, pulled);
 }
