@@ -39,4 +39,12 @@ describe('the worked example of docs/model.md', () => {
       expect(skeleton.weightInside).toBeGreaterThan(0.0195);
     },
   );
+
+  it('is refused to the stiff body, whose thighs turn out too little for its feet', () => {
+    const plan = planPose(recordOf(STIFF), 'mountain', 'right', PLAIN_RULES);
+    if (plan.kind !== 'planned') throw new Error(plan.kind);
+    const { found } = solvePose({ ...plan.poseRequest, pose });
+    expect(found).toMatchObject({ kind: 'cannot', because: 'musts' });
+    expect(pose.expected?.stiff).toEqual(['cannot be held']);
+  });
 });
