@@ -8,9 +8,9 @@ import { writeDegrees, writeSettable } from './units.ts';
 import { facesLongEdge, toElevation } from './view.ts';
 
 export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
-  const { setUp, view, mat, heelMark } = sheet;
-  const frontEdge = toElevation(view, [heelMark, 0, 0])[0];
-  const backEdge = toElevation(view, [heelMark - mat.lengthCm, 0, 0])[0];
+  const { setUp, view, mat, matFront } = sheet;
+  const frontEdge = toElevation(view, [matFront, 0, 0])[0];
+  const backEdge = toElevation(view, [matFront - mat.lengthCm, 0, 0])[0];
   const shapes: Shape[] = [line('floor', [frontEdge, 0], [backEdge, 0])];
   shapes.push(...drawProp(sheet));
   shapes.push(...drawSupports(sheet));
@@ -69,11 +69,14 @@ function drawProp(sheet: Sheet): Shape[] {
   return shapes;
 }
 
+/** A knee bent by less is straight or soft, which the list of settings says. */
+const SOFT_KNEE = 12;
+
 /** The front knee's bend: the angle between thigh and shank, told beside it. */
 function drawKnee(sheet: Sheet): Shape[] {
   const { setUp, view } = sheet;
   const bend = getValue(setUp, 'front-knee-bend');
-  if (bend === null || bend < 5) return [];
+  if (bend === null || bend < SOFT_KNEE) return [];
   const side = sideName(setUp, 'front');
   const knee = toElevation(view, mark(setUp, `knee${side}`));
   const ankle = toElevation(view, mark(setUp, `ankle${side}`));

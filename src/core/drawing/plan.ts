@@ -122,7 +122,7 @@ function drawBackFoot(sheet: Sheet, taken: readonly Box[]): Shape[] {
 /** Where no label may stand: the ruler's edge, the far edge, and beyond both ends of the mat. */
 function matBands(sheet: Sheet): Box[] {
   const bottom = planBottom(sheet);
-  const ends = [sheet.heelMark, sheet.heelMark - sheet.mat.lengthCm].map(
+  const ends = [sheet.matFront, sheet.matFront - sheet.mat.lengthCm].map(
     (x) => onPlan(sheet, x, 0)[0],
   );
   return [
@@ -134,9 +134,9 @@ function matBands(sheet: Sheet): Box[] {
 }
 
 export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
-  const { setUp, mat, heelMark, planY } = sheet;
-  const front = onPlan(sheet, heelMark, 0)[0];
-  const rear = onPlan(sheet, heelMark - mat.lengthCm, 0)[0];
+  const { setUp, mat, matFront, heelLine, planY } = sheet;
+  const front = onPlan(sheet, matFront, 0)[0];
+  const rear = onPlan(sheet, matFront - mat.lengthCm, 0)[0];
   const half = mat.widthCm / 2;
   const shapes: Shape[] = [
     {
@@ -156,8 +156,9 @@ export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   if (setUp.balance !== null) {
     shapes.push({ kind: 'polygon', role: 'base', points: outline(setUp.balance.base) });
   }
-  const line0 = onPlan(sheet, heelMark, 0);
-  shapes.push(line('heel-line', line0, onPlan(sheet, heelMark - mat.lengthCm, 0)));
+  const line0 = onPlan(sheet, matFront, heelLine);
+  const line1 = onPlan(sheet, matFront - mat.lengthCm, heelLine);
+  shapes.push(line('heel-line', line0, line1));
   const standing = (['front', 'back'] as const).filter(
     (place) => (setUp.footprints?.[place] ?? []).length > 0,
   );
@@ -189,7 +190,7 @@ export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   ];
   shapes.push(...drawPelvis(sheet, pose, taken), ...backFoot, ...cross(weight));
   shapes.push(...drawRuler(sheet));
-  const frontWord = onPlan(sheet, heelMark, 0)[0];
+  const frontWord = onPlan(sheet, matFront, 0)[0];
   const inward = -toPlan(sheet.view, 1, 0)[0];
   const label = sheet.options.labelMm;
   shapes.push(

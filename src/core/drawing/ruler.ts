@@ -12,13 +12,17 @@ const toCmStep = (unit: LengthUnit, ticks: number): number =>
 
 /** The ruler a teacher reads along the mat's near edge, from the front edge on. */
 export function drawRuler(sheet: Sheet): Shape[] {
-  const { mat, heelMark, options, planY } = sheet;
+  const { mat, matFront, options, planY } = sheet;
   const edgeY = planY + mat.widthCm / 2;
   const label = options.labelMm;
   const shapes: Shape[] = [];
-  const at = (fromEdge: number): number => onPlan(sheet, heelMark - fromEdge, 0)[0];
+  const at = (fromEdge: number): number => onPlan(sheet, matFront - fromEdge, 0)[0];
   const backMark = findBackMark(sheet.setUp);
-  const marks = [heelMark, ...(backMark === null ? [] : [getValue(sheet.setUp, backMark) ?? 0])];
+  const heelMarks: readonly SettingId[] = [
+    'front-heel-from-mat-edge',
+    ...(backMark === null ? [] : [backMark]),
+  ];
+  const marks = heelMarks.map((id) => getValue(sheet.setUp, id) ?? 0);
   for (let tick = 0; toCmStep(options.unit, tick) <= mat.lengthCm + 0.1; tick += 1) {
     const cm = toCmStep(options.unit, tick);
     const x = at(cm);
@@ -30,10 +34,6 @@ export function drawRuler(sheet: Sheet): Shape[] {
       shapes.push(text(sheet, 'ruler', [x, edgeY + label * 1.1], number, 0.9));
     }
   }
-  const heelMarks: readonly SettingId[] = [
-    'front-heel-from-mat-edge',
-    ...(backMark === null ? [] : [backMark]),
-  ];
   for (const setting of heelMarks) {
     const cm = getValue(sheet.setUp, setting) ?? 0;
     const x = at(cm);

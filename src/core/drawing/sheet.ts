@@ -209,25 +209,27 @@ function laySheet(
   planTop: number,
 ): Sheet | null {
   if (setUp.mat === null || setUp.footprints === null) return null;
+  const [heelX, heelY] = mark(setUp, `heel${sideName(setUp, 'front')}`);
   return {
     setUp,
     view: findView(pose, setUp),
     options,
     mat: setUp.mat,
     planY: planTop + setUp.mat.widthCm / 2,
-    heelMark: getValue(setUp, 'front-heel-from-mat-edge') ?? 0,
+    matFront: heelX + (getValue(setUp, 'front-heel-from-mat-edge') ?? 0),
+    heelLine: heelY,
   };
 }
 
 /** Room for the whole body and the whole mat, as seen; ends at the floor. */
-function boxOfElevation({ view, setUp, mat, heelMark }: Sheet): Drawing['box'] {
+function boxOfElevation({ view, setUp, mat, matFront }: Sheet): Drawing['box'] {
   const points = Object.values(setUp.landmarks);
   const bodyXs = points.map((point) => toElevation(view, point)[0]);
   const middle = matMiddle(setUp);
   const edges =
     view.axis === 'front'
       ? [middle - mat.widthCm / 2, middle + mat.widthCm / 2]
-      : [heelMark, heelMark - mat.lengthCm].map((x) => toElevation(view, [x, 0, 0])[0]);
+      : [matFront, matFront - mat.lengthCm].map((x) => toElevation(view, [x, 0, 0])[0]);
   const highest = Math.max(...points.map(([, , z]) => z)) + HEADROOM;
   const left = Math.min(...edges.map((x) => x - MAT_MARGIN), ...bodyXs.map((x) => x - FINGERS));
   const right = Math.max(...edges.map((x) => x + MAT_MARGIN), ...bodyXs.map((x) => x + FINGERS));

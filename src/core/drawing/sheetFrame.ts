@@ -20,8 +20,9 @@ export interface Sheet {
   /** Vertical place of the mat's middle line. */
   readonly planY: number;
   readonly mat: NonNullable<SetUp['mat']>;
-  /** Distance of the front heel from the mat's front edge, cm. */
-  readonly heelMark: number;
+  /** Where the mat's front edge lies along the mat, and the front heel's line across it, cm. */
+  readonly matFront: number;
+  readonly heelLine: number;
 }
 
 export function getValue(setUp: SetUp, id: SettingId): number | null {

@@ -96,7 +96,7 @@ export const hasWallAcross = ({ settings }: Sheet['setUp']): boolean =>
 
 /** Seats and walls as the plan shows them. */
 export function drawSupportsOnPlan(sheet: Sheet): Shape[] {
-  const { setUp, mat, heelMark } = sheet;
+  const { setUp, mat, matFront } = sheet;
   const value = (id: Parameters<typeof getValue>[1]): number | null => getValue(setUp, id);
   const front = sideName(setUp, 'front');
   const [heelX, heelY] = mark(setUp, `heel${front}`);
@@ -121,13 +121,13 @@ export function drawSupportsOnPlan(sheet: Sheet): Shape[] {
     return line('floor', [px, sheet.planY - half], [px, sheet.planY + half]);
   };
   const ahead = value('wall-ahead');
-  if (ahead !== null && heelX + ahead <= heelMark) shapes.push(across(heelX + ahead));
+  if (ahead !== null && heelX + ahead <= matFront) shapes.push(across(heelX + ahead));
   const behind = value('wall-behind');
   if (behind !== null && hasWallAcross(setUp)) shapes.push(across(heelX - behind));
   if (behind !== null && !hasWallAcross(setUp)) {
     const y = heelY - inward * (behind + halfFoot(setUp));
     shapes.push(
-      line('floor', onPlan(sheet, heelMark, y), onPlan(sheet, heelMark - mat.lengthCm, y)),
+      line('floor', onPlan(sheet, matFront, y), onPlan(sheet, matFront - mat.lengthCm, y)),
     );
   }
   return shapes;

@@ -15,7 +15,7 @@ import { calcMargins } from './balance.ts';
 import type { BuiltTask } from './buildTask.ts';
 import type { DepthAnswer, HeldDepth } from './findDepth.ts';
 import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
-import { calcLandmarks } from './landmarks.ts';
+import { calcLandmarks, findOrigin } from './landmarks.ts';
 import { calcLoads } from './loads.ts';
 import { layOnMat } from './mat.ts';
 import type { Request } from './request.ts';
@@ -233,9 +233,13 @@ export function describeSolved(
   const told = describeLimits(joints, side);
   const wishes = judgeWishes(request, built, skeleton);
   const mirrored = side === 'left' ? -1 : 1;
+  const origin = findOrigin(pose, skeleton);
   const euler = toYawTiltList(skeleton.posture.pelvis);
   const flat = (points: readonly (readonly [number, number])[]): (readonly [number, number])[] =>
-    points.map(([x, y]) => [toHundredthCm(x), toHundredthCm(y * mirrored)]);
+    points.map(([x, y]) => [
+      toHundredthCm(x - origin[0]),
+      toHundredthCm((y - origin[1]) * mirrored),
+    ]);
   return {
     ...known,
     status: wishes.degraded ? 'degraded' : 'solved',
@@ -255,7 +259,7 @@ export function describeSolved(
       tiltDeg: toHundredths(degreesFromRadians(euler.tilt)),
       listDeg: toHundredths(degreesFromRadians(euler.list) * mirrored),
     },
-    landmarks: calcLandmarks(figure, skeleton, side),
+    landmarks: calcLandmarks(figure, skeleton, side, origin),
     joints,
     limiting: findLimiting(joints),
     balance: { base: flat(skeleton.base), ...calcMargins(skeleton, side) },

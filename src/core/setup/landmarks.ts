@@ -1,6 +1,6 @@
-import { mirror, type Vec3 } from '../geometry/vector.ts';
+import { lerp, mirror, subtract, type Vec3 } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
-import { PLACES } from '../poses/poseDefinition.ts';
+import { PLACES, type PoseDefinition } from '../poses/poseDefinition.ts';
 import { sideOfPlace, type Figure } from '../solver/figure.ts';
 import { findBonyPoints, type Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
@@ -15,16 +15,31 @@ function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
   return [toFile(x), toFile(y) + 0, toFile(z)];
 }
 
-/** Every joint centre and bony point by name, cm, world frame. */
+/**
+ * Where the world's origin lies in the solver's own frame, whose origin is the front heel:
+ * there too, or midway between the heels of a pose that has no front foot.
+ */
+export function findOrigin({ origin }: PoseDefinition, { legs }: Skeleton): Vec3 {
+  if (origin === undefined) return [0, 0, 0];
+  const [x, y] = lerp(legs.front.foot.heel, legs.back.foot.heel, 0.5);
+  return [x, y, 0];
+}
+
+/**
+ * Every joint centre and bony point by name, cm, world frame.
+ *
+ * @param origin of the world, in the solver's frame
+ */
 export function calcLandmarks(
   figure: Figure,
   skeleton: Skeleton,
   frontSide: Side,
+  origin: Vec3,
 ): Readonly<Record<string, LandmarkCm>> {
   const bony = findBonyPoints(figure, skeleton);
   const landmarks: Record<string, LandmarkCm> = {};
   const put = (name: string, point: Vec3): void => {
-    landmarks[name] = toRealCm(point, frontSide);
+    landmarks[name] = toRealCm(subtract(point, origin), frontSide);
   };
   for (const place of PLACES) {
     const suffix = sideOfPlace(place, frontSide) === 'left' ? 'Left' : 'Right';

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { layOnMat } from '../../../src/core/setup/mat.ts';
 import { buildSkeleton } from '../../../src/core/solver/skeleton.ts';
+import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
+import { SUPPLE } from '../../support/people.ts';
+import { markOf, planPlain } from '../../support/plan.ts';
 
 function layStance(stance: number) {
   const posture = { ...STANDING, pelvisCentre: [-stance / 2, 0, 0.7] as const, stance };
@@ -22,4 +25,24 @@ describe('a stance on the mat', () => {
     expect(layStance(1.58).fits).toBe(true);
     expect(layStance(1.6).fits).toBe(false);
   });
+});
+
+describe('the origin of the world', () => {
+  it.each(POSES.map((pose) => [pose.id, pose.origin] as const))(
+    '%s: under the front heel, or midway between the heels (%s)',
+    (id, origin) => {
+      for (const side of ['left', 'right'] as const) {
+        const setUp = planPlain({ ...SUPPLE, 'knee-flexion': 165 }, id, side);
+        const front = markOf(setUp, side === 'right' ? 'heelRight' : 'heelLeft');
+        const back = markOf(setUp, side === 'right' ? 'heelLeft' : 'heelRight');
+        const at = origin === undefined ? front : front.map((each, i) => (each + back[i]!) / 2);
+        expect(at[0]).toBeCloseTo(0, 2);
+        expect(at[1]).toBeCloseTo(0, 2);
+        // Footprints and base move with the body.
+        const [x, y] = markOf(setUp, side === 'right' ? 'toeRight' : 'toeLeft');
+        const near = setUp.footprints!.front.map(([px, py]) => Math.hypot(px - x, py - y));
+        expect(Math.min(...near)).toBeLessThan(2);
+      }
+    },
+  );
 });

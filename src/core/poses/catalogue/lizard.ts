@@ -99,7 +99,7 @@ export const lizard: PoseDefinition = {
           { quantity: 'pelvis-turn', goal: 0, sigma: 10 },
           { quantity: 'front-knee-bend', goal: 90, sigma: 15 },
           { quantity: 'trunk-lean-across', goal: 0, sigma: 8 },
-    { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
+          { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
           { quantity: 'back-heel-lift', goal: 50, sigma: 10 },
         ],
         eases: [
