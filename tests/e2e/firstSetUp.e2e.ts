@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, TYPED } from './support.ts';
+import { expectAccessible, openDemo, TYPED } from './support.ts';
 
 /** From nothing to a drawn warrior II, through the real screens, counting what the hands do. */
 test('a new teacher reaches a drawn warrior II for a person they typed in themselves', async ({
@@ -77,4 +77,22 @@ test('a reading may be written in any unit, and what cannot be read is said at t
   await expect(page.getByLabel('left third')).toBeVisible();
   await page.getByRole('button', { name: /in centimetres/ }).click();
   await expect(page.getByLabel('left first')).toHaveValue('34½ in');
+});
+
+test('a range may be read with a tape: the sum is done, shown and kept', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/measure?id=marit-sollen&step=straight-leg-raise');
+  await page.getByRole('button', { name: /^inclinometer/ }).click();
+  const ankle = page.getByLabel('outer ankle bone above the floor').first();
+  await ankle.fill('4');
+  await ankle.press('Enter');
+  await expect(page.getByText(/cannot be; it lies between 9 and 100 cm/)).toBeVisible();
+  await ankle.fill('62');
+  await ankle.press('Enter');
+  await expect(page.getByText(/^asin\(\(62\.0 − 9\.0\) \/ /)).toBeVisible();
+  // Enter led on to the other side.
+  await expect(page.getByLabel('outer ankle bone above the floor').nth(1)).toBeFocused();
+  await page.reload();
+  await expect(ankle).toHaveValue('62 cm');
+  await expectAccessible(page);
 });

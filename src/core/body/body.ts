@@ -1,11 +1,12 @@
 import type { MeasureId } from '../measures/protocols/index.ts';
-import type { Side } from '../measures/protocol.ts';
+import { otherSide, type Side } from '../measures/protocol.ts';
 import { findValue, type MeasureSet } from '../measures/measureSet.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { metresFromCm, type Metres } from '../units/brands.ts';
 import {
   ESTIMATE_ERROR_SHARE,
   FIST_WIDTH_CM,
+  GIRTH_CM,
   HIP_BONE_WIDTH_PER_STATURE,
   HIP_CENTRE,
   PELVIS_DEPTH_PER_HIP_BONE_WIDTH,
@@ -43,6 +44,9 @@ export interface Body {
   readonly shoulderWidth: Metres;
   readonly wristSpan: Metres;
   readonly fistWidth: Metres;
+  /** For strap loops alone: what is not measured takes a usual girth, and no part in error bars. */
+  readonly thighGirth: Readonly<Record<Side, Metres>>;
+  readonly footGirth: Readonly<Record<Side, Metres>>;
   readonly uses: readonly MeasureUse[];
 }
 
@@ -166,6 +170,11 @@ export function calcBody(set: MeasureSet): Result<Body> {
     left: metresFromCm(cm('left')),
     right: metresFromCm(cm('right')),
   });
+  const girth = (measure: MeasureId, usual: number): Record<Side, Metres> =>
+    sides(
+      (side) =>
+        (findValue(set, measure, side) ?? findValue(set, measure, otherSide(side)))?.value ?? usual,
+    );
   return {
     ok: true,
     value: {
@@ -184,6 +193,8 @@ export function calcBody(set: MeasureSet): Result<Body> {
       shoulderWidth: metresFromCm(shoulderWidth),
       wristSpan: metresFromCm(wristSpan),
       fistWidth: metresFromCm(fistWidth),
+      thighGirth: girth('thigh-girth', GIRTH_CM.thigh),
+      footGirth: girth('foot-girth', GIRTH_CM.foot),
       uses: reader.uses,
     },
   };

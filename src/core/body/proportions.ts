@@ -42,5 +42,8 @@ export const FIST_WIDTH_CM = 9;
 /** Half the depth of a thigh, cm. Our modelling choice. */
 export const HALF_THIGH_CM = 8;
 
+/** Girths when not measured, cm. Our choice. */
+export const GIRTH_CM = { thigh: 54, foot: 24 } as const;
+
 /** Places on the foot as fractions of its length from the back of the heel. Our choice. */
 export const FOOT = { heelCentre: 0.1, ankle: 0.25, arch: 0.5, ball: 0.72, toe: 1 } as const;

@@ -15,6 +15,7 @@ export interface MeasureValue {
   readonly spread: number;
   readonly takenAt: string;
   readonly state: Reading['state'];
+  readonly posture: Reading['posture'];
 }
 
 /** Readings of one measure that are further apart belong to different sittings. Our choice. */
@@ -74,6 +75,7 @@ export function calcMeasureValue(
     spread: sorted.at(-1)! - sorted[0]!,
     takenAt: latest.takenAt,
     state: latest.state,
+    posture: latest.posture,
   };
 }
 

@@ -5,7 +5,7 @@ export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'lef
 export type Unit = 'cm' | 'deg' | 's';
 
 /** Which pair of default errors a measure carries; see readingErrors.ts. */
-export type ErrorKind = 'range' | 'ankle' | 'length';
+export type ErrorKind = 'range' | 'ankle' | 'length' | 'floor' | 'balance';
 
 /** How one measure is taken: data for the measuring screens and for validation. */
 export interface Protocol {

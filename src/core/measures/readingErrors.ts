@@ -12,17 +12,33 @@ const ERROR_TERMS: Readonly<Record<ErrorKind, ErrorTerms>> = {
   range: { between: 2.0, within: 2.5 },
   ankle: { between: 1.5, within: 1.5 },
   length: { between: 0.3, within: 0.3 },
+  floor: { between: 1.5, within: 1.0 },
+  balance: { between: 5, within: 5 },
 };
 
-/** Spread beyond which a third reading is asked for: 5° or 1 cm. Our choice. */
+/** Spread beyond which a third reading is asked for: 5°, 1 cm, 3 cm of a fold or 10 s. Our choice. */
 export const SPREAD_ASKING_FOR_THIRD: Readonly<Record<ErrorKind, number>> = {
   range: 5,
   ankle: 5,
   length: 1,
+  floor: 3,
+  balance: 10,
 };
 
 /** The median of three readings is worth 2.2 averaged ones. Our choice. */
 const MEDIAN_WORTH_OF_THREE = 2.2;
+
+/** Two values differ really when they are further apart than 95 of 100 repeats would be. */
+const NINETY_FIVE = 1.96;
+
+/**
+ * Smallest real difference of two values: 1.96 · √(error₁² + error₂²).
+ *
+ * @returns in the unit of the errors
+ * @example calcSmallestRealChange(3.2, 3.2) // 8.9°
+ */
+export const calcSmallestRealChange = (error: number, otherError: number): number =>
+  NINETY_FIVE * Math.sqrt(error ** 2 + otherError ** 2);
 
 /**
  * Standard error of a value from n readings of one sitting:

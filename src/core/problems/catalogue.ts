@@ -108,6 +108,21 @@ const entries = {
     message: '{measure}{side}: the readings differ by {spread} {unit}.',
     hint: 'A third reading settles it; the middle one then counts.',
   },
+  'tape-missing': {
+    severity: 'error',
+    message: '{name} is missing.',
+    hint: 'Write what the tape reads; the angle follows.',
+  },
+  'tape-impossible': {
+    severity: 'error',
+    message: '{name}: {value} cm cannot be; it lies between {low} and {high} cm.',
+    hint: 'Read the tape again, in centimetres or with its unit.',
+  },
+  'no-triangle': {
+    severity: 'error',
+    message: 'These lengths do not meet: no angle has them, or it is too steep for a tape.',
+    hint: 'Measure again, or lay an inclinometer on.',
+  },
   'leg-parts-disagree': {
     severity: 'error',
     message:

@@ -248,6 +248,7 @@ export function describeSolved(
       pose,
       rules,
       body,
+      frontSide: side,
       figure,
       skeleton,
       mat,

@@ -54,6 +54,7 @@ function replaceValue(
     spread: 0,
     takenAt: takenAt ?? '',
     state: null,
+    posture: null,
   };
   return new Map([...set, [measureKey(measure, side), replaced]]);
 }
@@ -73,6 +74,7 @@ function solveWith(plan: Plan, set: MeasureSet): Outcome | null {
     pose: request.pose,
     rules: request.rules,
     body,
+    frontSide: request.side,
     figure,
     skeleton,
     mat: layOnMat(figure, skeleton),

@@ -43,6 +43,8 @@ interface Numbers {
   readonly halfShoulders: number;
   /** A range as it is planned with; 0 when it is not known, which the needs rule out. */
   readonly range: (measure: MeasureId, side?: Side | null) => number;
+  /** Round the top thigh and the bottom foot. */
+  readonly girths: { readonly thigh: number; readonly foot: number };
   readonly side: Side;
 }
 
@@ -62,6 +64,7 @@ function readNumbers(body: Body, ranges: PlanningRanges, side: Side): Numbers {
     reach: cm(body.armReach[side]),
     halfShoulders: cm(body.shoulderWidth) / 2,
     range: (measure, at = side) => findRange(ranges, measure, at)?.limit ?? 0,
+    girths: { thigh: cm(body.thighGirth[side]), foot: cm(body.footGirth[other]) },
     side,
   };
 }
@@ -216,6 +219,7 @@ function pyramidLoop(n: Numbers): Setting[] {
       `2 × √(${f(thigh)} × ${f(thigh)} + ${f(bottom)} × ${f(bottom)} − 2 × ${f(thigh)} × ${f(bottom)} × cos(${f(between)}°))`,
       2 * straight,
     ),
+    n.girths,
   );
   return [
     deg('leg-angle', 'floor', 'top-leg', degTerm('leg raise as it is planned with', angle)),

@@ -1,6 +1,7 @@
 import type { Body } from '../body/body.ts';
 import type { Vec3 } from '../geometry/vector.ts';
 import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
+import type { Side } from '../measures/protocol.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Figure } from '../solver/figure.ts';
 import { getQuantity } from '../solver/quantities.ts';
@@ -23,6 +24,7 @@ export interface Solved {
   readonly pose: PoseDefinition;
   readonly rules: HouseRules;
   readonly body: Body;
+  readonly frontSide: Side;
   readonly figure: Figure;
   readonly skeleton: Skeleton;
   readonly stance: StancePlan;

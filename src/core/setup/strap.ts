@@ -1,15 +1,21 @@
 import { plain, term, type WorkingStep } from './working.ts';
 
-/** Girths when not measured, cm. Our choice. */
-const THIGH_GIRTH = 54;
-const FOOT_GIRTH = 24;
+/** Round the thigh and round the foot, cm. */
+interface Girths {
+  readonly thigh: number;
+  readonly foot: number;
+}
+
 /** Strap beyond its loop, for the buckle and a hand, cm. */
 const STRAP_TO_SPARE = 15;
 
 /** A loop round a foot and a thigh: there and back, and half round both. */
-export function calcLoop(thereAndBack: WorkingStep): WorkingStep[] {
-  const [thigh, foot] = [THIGH_GIRTH.toFixed(2), FOOT_GIRTH.toFixed(2)];
-  const round = (THIGH_GIRTH + FOOT_GIRTH) / 2;
+export function calcLoop(
+  thereAndBack: WorkingStep,
+  { thigh: thighGirth, foot: footGirth }: Girths,
+): WorkingStep[] {
+  const [thigh, foot] = [thighGirth.toFixed(2), footGirth.toFixed(2)];
+  const round = (thighGirth + footGirth) / 2;
   return [
     thereAndBack,
     term('half round the thigh and half round the foot', `(${thigh} + ${foot}) / 2`, round, 'cm'),

@@ -1,5 +1,6 @@
 import { HALF_THIGH_CM } from '../body/proportions.ts';
 import { distance, lerp } from '../geometry/vector.ts';
+import { otherSide } from '../measures/protocol.ts';
 import type { SupportKind } from '../poses/poseDefinition.ts';
 import { KNEE_PAD } from '../solver/foot.ts';
 import { findBonyPoints } from '../solver/skeleton.ts';
@@ -93,12 +94,15 @@ function calcWallBeside({ skeleton, figure, limits }: Solved): Setting[] {
   return [makeSetting('wall-beside', 'cm', 'front-foot-line', 'wall', terms, limits)];
 }
 
-function calcFootToThighStrap({ skeleton, limits }: Solved): Setting[] {
+function calcFootToThighStrap({ skeleton, body, frontSide, limits }: Solved): Setting[] {
   const { front, back } = skeleton.legs;
   const onThigh = lerp(front.hip, front.knee, LOOP_SHARE);
   const straight = cmFromMetres(distance(back.foot.heel, onThigh));
   const there = 'there and back from the back heel to the front thigh';
-  const loop = calcLoop(term(there, `2 × ${straight.toFixed(2)}`, 2 * straight, 'cm'));
+  const loop = calcLoop(term(there, `2 × ${straight.toFixed(2)}`, 2 * straight, 'cm'), {
+    thigh: cmFromMetres(body.thighGirth[frontSide]),
+    foot: cmFromMetres(body.footGirth[otherSide(frontSide)]),
+  });
   const own = calcStrapToOwn(loop);
   return [
     makeSetting('loop-length', 'cm', 'back-foot', 'front-thigh', loop, limits),

@@ -1,9 +1,13 @@
 import { useRef } from 'react';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
+import { calcBody } from '../../core/body/body.ts';
 import { calcMeasureValue, findThirdReadingNote } from '../../core/measures/measureValue.ts';
 import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
-import { sidesOf } from '../../core/measures/measureSet.ts';
-import type { Protocol, Side } from '../../core/measures/protocol.ts';
+import { calcMeasureSet, sidesOf } from '../../core/measures/measureSet.ts';
+import { findTapeForm, type TapeBody } from '../../core/measures/tapeForms.ts';
+import { cmFromMetres } from '../../core/units/brands.ts';
+import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
+import { SIDES, type Protocol, type Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
 import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
@@ -11,6 +15,7 @@ import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { ReadingField } from './ReadingField.tsx';
+import { TapeReading } from './TapeReading.tsx';
 
 const READINGS_WISHED = 2;
 const SITTING_MS = 6 * 3_600_000;
@@ -63,7 +68,10 @@ export function MeasureStep({ record, measure, onGo }: StepProps) {
         {protocol.caution !== 'None.' && <p className="caution">{protocol.caution}</p>}
       </div>
       <div ref={form}>
-        <StateChoice />
+        <p>
+          <StateChoice />
+          {findTapeForm(measure) !== null && <InstrumentChoice protocol={protocol} />}.
+        </p>
         <Fields protocol={protocol} measure={measure} record={record} onEnter={focusAfter} />
         <div className="button-row">
           <button
@@ -101,7 +109,7 @@ function StateChoice() {
   const state = query.get('state') === 'warm' ? 'warm' : 'cold';
   const other = state === 'cold' ? 'warm' : 'cold';
   return (
-    <p>
+    <>
       Ranges are taken{' '}
       <button
         type="button"
@@ -113,9 +121,44 @@ function StateChoice() {
         {state === 'cold' ? 'cold' : 'warmed up'}
         <span className="sr-only">, change to {other === 'cold' ? 'cold' : 'warmed up'}</span>
       </button>
-      .
-    </p>
+    </>
   );
+}
+
+/** By the protocol's first instrument, typed as an angle, or by tape with the trigonometry done. */
+function InstrumentChoice({ protocol }: { protocol: Protocol }) {
+  const [query, setQuery] = useQuery();
+  const byTape = query.get('by') === 'tape';
+  const other = protocol.instruments.find((each) => each !== 'tape') ?? 'goniometer';
+  return (
+    <>
+      {' '}
+      and read by{' '}
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => {
+          setQuery({ by: byTape ? null : 'tape' });
+        }}
+      >
+        {byTape ? 'tape' : other}
+        <span className="sr-only">, change to {byTape ? other : 'tape'}</span>
+      </button>
+    </>
+  );
+}
+
+/** The lengths of one leg that tape sums need; null while they cannot be told. */
+function findTapeBody(record: PersonRecord, side: Side | null): TapeBody | null {
+  const body = calcBody(calcMeasureSet(record.readings));
+  if (!body.ok || side === null) return null;
+  const { thigh, shank, footLength, hipCentreDistance } = body.value;
+  return {
+    thigh: cmFromMetres(thigh[side]),
+    shank: cmFromMetres(shank[side]),
+    footLength: cmFromMetres(footLength),
+    hipCentreDistance: cmFromMetres(hipCentreDistance),
+  };
 }
 
 const isOfNow = (reading: Reading, now: number): boolean =>
@@ -132,6 +175,7 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
   const unit = useUnit();
   const [query] = useQuery();
   const state = protocol.unit === 'deg' ? (query.get('state') === 'warm' ? 'warm' : 'cold') : null;
+  const form = query.get('by') === 'tape' ? findTapeForm(measure) : null;
   const now = new Date().getTime();
   const sides = sidesOf(protocol.sided);
   const ofSide = (side: Side | null): Reading[] =>
@@ -148,20 +192,36 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
       style={{ gridTemplateColumns: `repeat(${String(sides.length)}, 1fr)` }}
     >
       {Array.from({ length: rows }, (_, row) =>
-        sides.map((side) => (
-          <ReadingField
-            key={`${String(side)} ${String(row)}`}
-            personId={record.person.id}
-            protocol={protocol}
-            side={side}
-            row={row}
-            reading={current(side)[row] ?? null}
-            state={state}
-            unit={unit}
-            focusFirst={row === 0 && side === sides[0]}
-            onEnter={onEnter}
-          />
-        )),
+        sides.map((side) =>
+          form !== null ? (
+            <TapeReading
+              key={`tape ${String(side)} ${String(row)}`}
+              personId={record.person.id}
+              protocol={protocol}
+              form={form}
+              body={findTapeBody(record, side)}
+              side={side}
+              row={row}
+              reading={current(side)[row] ?? null}
+              state={state}
+              unit={unit}
+              onEnter={onEnter}
+            />
+          ) : (
+            <ReadingField
+              key={`${String(side)} ${String(row)}`}
+              personId={record.person.id}
+              protocol={protocol}
+              side={side}
+              row={row}
+              reading={current(side)[row] ?? null}
+              state={state}
+              unit={unit}
+              focusFirst={row === 0 && side === sides[0]}
+              onEnter={onEnter}
+            />
+          ),
+        ),
       )}
       {sides.map((side) => (
         <ValueLine
@@ -172,6 +232,7 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
           before={ofSide(side).filter((each) => !isOfNow(each, now))}
         />
       ))}
+      {protocol.sided && <SidesLine record={record} measure={measure} />}
     </div>
   );
 }
@@ -179,6 +240,37 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
 function asksForThird(record: PersonRecord, measure: MeasureId, side: Side | null): boolean {
   const value = calcMeasureValue(record.readings, measure, side);
   return value !== null && findThirdReadingNote(value) !== null;
+}
+
+/** What has changed, told apart from what measuring alone would show. */
+function sayChange(
+  { difference, smallestReal, verdict }: Comparison,
+  write: (value: number) => string,
+): string {
+  if (verdict === 'other-state') return 'not compared: cold and warm differ by themselves';
+  const signed = `${difference < 0 ? '−' : '+'} ${write(Math.abs(difference))}`;
+  return verdict === 'real'
+    ? `${signed}, more than the ${write(smallestReal)} of measuring error`
+    : `${signed}, inside the ${write(smallestReal)} of measuring error`;
+}
+
+/** Left against right, against their own error. */
+function SidesLine({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
+  const unit = useUnit();
+  const [left, right] = SIDES.map((side) => calcMeasureValue(record.readings, measure, side));
+  if (!left || !right) return null;
+  const { difference, smallestReal, verdict } = compareValues(left, right);
+  if (verdict === 'other-state') return null;
+  const write = (each: number): string => writeValue(each, getProtocol(measure).unit, unit);
+  const apart = write(Math.round(Math.abs(difference) * 10) / 10);
+  const error = write(Math.round(smallestReal * 10) / 10);
+  return (
+    <p className="sides-line">
+      {verdict === 'noise'
+        ? `No clear difference between left and right: ${apart}, and measuring alone gives up to ${error}.`
+        : `The ${difference < 0 ? 'left' : 'right'} has ${apart} less, more than the ${error} of measuring error.`}
+    </p>
+  );
 }
 
 interface ValueLineProps {
@@ -209,7 +301,8 @@ function ValueLine({ record, measure, side, before }: ValueLineProps) {
       {third !== null && !isOld && <p className="caution">{`${third.message} ${third.hint}`}</p>}
       {earlier !== null && !isOld && (
         <p className="quiet">
-          before: {write(earlier.value)}, {writeDate(earlier.takenAt)}
+          before: {write(earlier.value)}, {writeDate(earlier.takenAt)};{' '}
+          {sayChange(compareValues(value, earlier), write)}
         </p>
       )}
     </div>

@@ -11,7 +11,7 @@ export const hipAbduction = {
   possible: [5, 90],
   posture: 'lying on the back',
   landmarks: 'thigh against the line square to the front hip bones',
-  instruments: ['inclinometer', 'goniometer'],
+  instruments: ['inclinometer', 'goniometer', 'tape'],
   steps: [
     'Legs straight, pelvis square.',
     'Slide one leg out along the floor, toes to the ceiling.',

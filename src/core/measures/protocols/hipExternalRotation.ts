@@ -11,7 +11,7 @@ export const hipExternalRotation = {
   possible: [0, 90],
   posture: 'lying face down',
   landmarks: 'shin against straight up, knee bent 90°, shin swings inward',
-  instruments: ['inclinometer', 'goniometer'],
+  instruments: ['inclinometer', 'goniometer', 'tape'],
   steps: [
     'Face down, knee bent to a right angle.',
     'Let the shin swing across toward the other leg.',

@@ -11,7 +11,7 @@ export const hipInternalRotation = {
   possible: [0, 80],
   posture: 'lying face down',
   landmarks: 'shin against straight up, knee bent 90°, shin swings outward',
-  instruments: ['inclinometer', 'goniometer'],
+  instruments: ['inclinometer', 'goniometer', 'tape'],
   steps: [
     'Face down, knee bent to a right angle.',
     'Let the shin fall outward, away from the other leg.',

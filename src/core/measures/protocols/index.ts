@@ -28,6 +28,14 @@ import { thighFootAngle } from './thighFootAngle.ts';
 import { trunkRotation } from './trunkRotation.ts';
 import { trunkSideBend } from './trunkSideBend.ts';
 import { trunkExtension } from './trunkExtension.ts';
+import { armReachFingertip } from './armReachFingertip.ts';
+import { elbowReach } from './elbowReach.ts';
+import { thighGirth } from './thighGirth.ts';
+import { footGirth } from './footGirth.ts';
+import { seatedRotationDrill } from './seatedRotationDrill.ts';
+import { fingertipFloor } from './fingertipFloor.ts';
+import { staffSeatHeight } from './staffSeatHeight.ts';
+import { singleLegBalance } from './singleLegBalance.ts';
 import type { Protocol } from '../protocol.ts';
 
 const all = [
@@ -43,8 +51,12 @@ const all = [
   shoulderHeight,
   shoulderWidth,
   armReach,
+  armReachFingertip,
+  elbowReach,
   wristSpan,
   fistWidth,
+  thighGirth,
+  footGirth,
   hipOpening,
   hipExternalRotation,
   hipInternalRotation,
@@ -61,6 +73,10 @@ const all = [
   trunkRotation,
   trunkSideBend,
   trunkExtension,
+  seatedRotationDrill,
+  fingertipFloor,
+  staffSeatHeight,
+  singleLegBalance,
 ] as const;
 
 export type MeasureId = (typeof all)[number]['id'];

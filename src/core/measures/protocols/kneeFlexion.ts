@@ -11,7 +11,7 @@ export const kneeFlexion = {
   possible: [60, 170],
   posture: 'lying face down',
   landmarks: 'shin against thigh',
-  instruments: ['goniometer'],
+  instruments: ['goniometer', 'tape'],
   steps: ['Face down.', 'Bend the knee, heel toward the seat.', 'Stop when the pelvis lifts.'],
   spoils: 'A pelvis that lifts.',
   caution: 'Not face down in pregnancy.',

@@ -1,0 +1,24 @@
+import type { MeasureValue } from './measureValue.ts';
+import { calcSmallestRealChange } from './readingErrors.ts';
+
+/** One value against another of the same measure: the other side, or an earlier date. */
+export interface Comparison {
+  /** The first less the second, in the measure's unit. */
+  readonly difference: number;
+  /** A smaller difference is what repeats of nothing show, too. */
+  readonly smallestReal: number;
+  /** `other-state`: cold against warm, or another posture, is no comparison at all. */
+  readonly verdict: 'real' | 'noise' | 'other-state';
+}
+
+export function compareValues(value: MeasureValue, other: MeasureValue): Comparison {
+  const difference = value.value - other.value;
+  const smallestReal = calcSmallestRealChange(value.error, other.error);
+  const isLike = value.state === other.state && value.posture === other.posture;
+  if (!isLike) return { difference, smallestReal, verdict: 'other-state' };
+  return {
+    difference,
+    smallestReal,
+    verdict: Math.abs(difference) > smallestReal ? 'real' : 'noise',
+  };
+}

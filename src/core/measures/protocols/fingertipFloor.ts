@@ -1,0 +1,23 @@
+import type { Protocol } from '../protocol.ts';
+
+export const fingertipFloor = {
+  id: 'fingertip-floor',
+  name: 'Fingertip to floor',
+  plainName: 'standing fold',
+  unit: 'cm',
+  errorKind: 'floor',
+  sided: false,
+  usual: [-25, 45],
+  possible: [-45, 80],
+  posture: 'standing',
+  landmarks: 'middle fingertip to the floor, + above it, − below a step’s edge',
+  instruments: ['tape'],
+  steps: [
+    'Feet side by side, knees straight, on a step if the hands pass the floor.',
+    'Fold slowly and let the arms hang.',
+    'Read from the fingertip to the standing height, − below it.',
+  ],
+  spoils: 'Bent knees, a bounce.',
+  caution: 'Not with low bone density or raised eye pressure; rise slowly.',
+  feeds: 'the overall fold, over time',
+} as const satisfies Protocol;

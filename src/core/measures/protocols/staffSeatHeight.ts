@@ -1,0 +1,23 @@
+import type { Protocol } from '../protocol.ts';
+
+export const staffSeatHeight = {
+  id: 'staff-seat-height',
+  name: 'Staff seat height',
+  plainName: 'height to sit on',
+  unit: 'cm',
+  errorKind: 'length',
+  sided: false,
+  usual: [0, 25],
+  possible: [0, 45],
+  posture: 'seated',
+  landmarks: 'top of the seat to the floor',
+  instruments: ['tape'],
+  steps: [
+    'Sit with both legs straight ahead.',
+    'Raise the seat by a blanket at a time until the low back is long without effort.',
+    'Measure its height.',
+  ],
+  spoils: 'Bent knees, a seat that sinks.',
+  caution: 'None.',
+  feeds: 'the seat of all seated poses',
+} as const satisfies Protocol;

@@ -1,0 +1,132 @@
+import { useState, type KeyboardEvent } from 'react';
+import { checkValue } from '../../core/measures/checkReading.ts';
+import type { Protocol, Side } from '../../core/measures/protocol.ts';
+import type { Reading } from '../../core/measures/reading.ts';
+import { readTape, type TapeBody, type TapeForm } from '../../core/measures/tapeForms.ts';
+import type { Problem } from '../../core/problems/problem.ts';
+import { cmFromMetres } from '../../core/units/brands.ts';
+import { readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { saveReading } from '../../data/readings.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { writeValue } from '../shared/words.ts';
+
+interface TapeReadingProps {
+  personId: string;
+  protocol: Protocol;
+  form: TapeForm;
+  /** The lengths of this side's leg; null = not measured yet. */
+  body: TapeBody | null;
+  side: Side | null;
+  row: number;
+  reading: Reading | null;
+  state: Reading['state'];
+  unit: LengthUnit;
+  onEnter: (from: HTMLInputElement) => void;
+}
+
+const toTenth = (value: number): number => Math.round(value * 10) / 10;
+
+function lengthsOf(reading: Reading | null): Readonly<Record<string, unknown>> {
+  const tape = reading?.raw?.tape;
+  return typeof tape === 'object' && tape !== null ? { ...tape } : {};
+}
+
+/** One range by tape: its lengths are typed, the angle follows with its sum. Saved at the last Enter. */
+export function TapeReading(props: TapeReadingProps) {
+  const { personId, protocol, form, body, side, row, reading, state, unit, onEnter } = props;
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [newId] = useState(() => crypto.randomUUID());
+  const known = lengthsOf(reading);
+
+  if (body === null) {
+    return row === 0 ? (
+      <p className="caution">The tape needs this leg’s heights: measure them first.</p>
+    ) : null;
+  }
+  const take = (): boolean => {
+    const given: Record<string, number> = {};
+    for (const { id, name } of form.fields) {
+      const text = typed[id]?.trim() ?? '';
+      const before = known[id];
+      if (text === '') {
+        if (typed[id] === undefined && typeof before === 'number') given[id] = before;
+        continue;
+      }
+      const length = readLength(text, unit, name);
+      if (!length.ok) {
+        setProblems(length.problems);
+        return false;
+      }
+      given[id] = toTenth(cmFromMetres(length.value));
+    }
+    if (Object.keys(given).length === 0 && reading === null) return true;
+    const answer = readTape(form, given, body);
+    if (!answer.ok) {
+      setProblems(answer.problems);
+      return false;
+    }
+    const value = toTenth(answer.value.deg);
+    const found = checkValue(value, protocol, protocol.name);
+    setProblems(found);
+    if (found.some((each) => each.severity === 'error')) return false;
+    void saveReading(personId, {
+      id: reading?.id ?? newId,
+      measure: protocol.id,
+      side,
+      value,
+      unit: protocol.unit,
+      raw: { tape: given, working: answer.value.working },
+      instrument: 'tape',
+      posture: null,
+      state: reading?.state ?? state,
+      takenAt: reading?.takenAt ?? new Date().toISOString(),
+      note: '',
+    });
+    return true;
+  };
+  const onKey = (event: KeyboardEvent<HTMLInputElement>, isLast: boolean): void => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    if (!isLast || take()) onEnter(event.currentTarget);
+  };
+  // What has a usual value may be left alone: Enter in the last needed field takes the reading.
+  const lastNeeded = form.fields.findLastIndex((each) => each.usual === null);
+  const working = reading?.raw?.working;
+  return (
+    <fieldset className="tape-reading">
+      <legend>
+        <strong>{side ?? 'tape'}</strong>,{' '}
+        {['first', 'second', 'third'][row] ?? `${String(row + 1)}th`} reading
+      </legend>
+      {form.fields.map(({ id, name, usual }, i) => {
+        const before = known[id];
+        const written = typeof before === 'number' ? writeValue(before, 'cm', unit) : '';
+        return (
+          <label key={id}>
+            {name}
+            <input
+              className={usual === null ? 'reading' : 'aside'}
+              inputMode="decimal"
+              autoComplete="off"
+              value={typed[id] ?? written}
+              placeholder={usual === null ? '' : writeValue(usual, 'cm', unit)}
+              onChange={(event) => {
+                setTyped({ ...typed, [id]: event.target.value });
+              }}
+              onKeyDown={(event) => {
+                onKey(event, i >= lastNeeded);
+              }}
+            />
+          </label>
+        );
+      })}
+      {problems.length > 0 && <ProblemList problems={problems} />}
+      {typeof working === 'string' && reading !== null && (
+        <p className="quiet" role="status">
+          {working} = {writeValue(reading.value, 'deg', unit)}
+        </p>
+      )}
+    </fieldset>
+  );
+}
