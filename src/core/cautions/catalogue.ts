@@ -232,6 +232,14 @@ export const CAUTION_KINDS: readonly CautionKind[] = [
   ),
   kind(
     'adapt',
+    'sciatica',
+    'Sciatica',
+    'Pain that runs down the back of the leg?',
+    'No leg raise as a test; folds only as far as nothing is felt below the knee.',
+    true,
+  ),
+  kind(
+    'adapt',
     'low-back-ache',
     'Sore low back',
     'A sore low back?',

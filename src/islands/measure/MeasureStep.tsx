@@ -6,6 +6,7 @@ import { getProtocol, type MeasureId } from '../../core/measures/protocols/index
 import { calcMeasureSet, sidesOf } from '../../core/measures/measureSet.ts';
 import { findTapeForm, type TapeBody } from '../../core/measures/tapeForms.ts';
 import { cmFromMetres } from '../../core/units/brands.ts';
+import { judgeMeasuring } from '../../core/cautions/measuring.ts';
 import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
 import { SIDES, type Protocol, type Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
@@ -72,6 +73,7 @@ export function MeasureStep({ record, measure, onGo }: StepProps) {
           <StateChoice />
           {findTapeForm(measure) !== null && <InstrumentChoice protocol={protocol} />}.
         </p>
+        <CareFirst record={record} protocol={protocol} />
         <Fields protocol={protocol} measure={measure} record={record} onEnter={focusAfter} />
         <div className="button-row">
           <button
@@ -164,6 +166,23 @@ function findTapeBody(record: PersonRecord, side: Side | null): TapeBody | null 
 const isOfNow = (reading: Reading, now: number): boolean =>
   now - Date.parse(reading.takenAt) < SITTING_MS;
 
+/** What a person's cautions say to this measure, before a hand is laid on. */
+function CareFirst({ record, protocol }: { record: PersonRecord; protocol: Protocol }) {
+  const verdicts = sidesOf(protocol.sided).map((side) => ({
+    side,
+    ...judgeMeasuring(record.person, protocol, side),
+  }));
+  return verdicts
+    .filter(({ verdict }) => verdict !== 'free')
+    .map(({ side, verdict, reasons }) => (
+      <p key={String(side)} className="caution" role={verdict === 'blocked' ? 'alert' : 'note'}>
+        {side === null ? '' : `${capitalise(side)}: `}
+        {verdict === 'blocked' ? 'not to be taken. ' : ''}
+        {reasons.join(' ')}
+      </p>
+    ));
+}
+
 interface FieldsProps {
   protocol: Protocol;
   measure: MeasureId;
@@ -177,7 +196,9 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
   const state = protocol.unit === 'deg' ? (query.get('state') === 'warm' ? 'warm' : 'cold') : null;
   const form = query.get('by') === 'tape' ? findTapeForm(measure) : null;
   const now = new Date().getTime();
-  const sides = sidesOf(protocol.sided);
+  const sides = sidesOf(protocol.sided).filter(
+    (side) => judgeMeasuring(record.person, protocol, side).verdict !== 'blocked',
+  );
   const ofSide = (side: Side | null): Reading[] =>
     record.readings.filter((each) => each.measure === measure && each.side === side);
   const current = (side: Side | null): Reading[] =>
@@ -186,6 +207,7 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
     READINGS_WISHED,
     ...sides.map((side) => current(side).length + (asksForThird(record, measure, side) ? 1 : 0)),
   );
+  if (sides.length === 0) return null;
   return (
     <div
       className="reading-grid"
@@ -232,7 +254,7 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
           before={ofSide(side).filter((each) => !isOfNow(each, now))}
         />
       ))}
-      {protocol.sided && <SidesLine record={record} measure={measure} />}
+      {sides.length === 2 && <SidesLine record={record} measure={measure} />}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { judgeMeasuring } from '../../core/cautions/measuring.ts';
 import { calcMeasureSet, measureKey, sidesOf } from '../../core/measures/measureSet.ts';
 import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
 import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
@@ -67,9 +68,13 @@ function AskFirst({ person }: { person: Person }) {
 function countReadings(record: PersonRecord, measure: MeasureId): string {
   const set = calcMeasureSet(record.readings);
   const sides = sidesOf(getProtocol(measure).sided);
-  const taken = sides.filter((side) => set.has(measureKey(measure, side)));
+  const allowed = sides.filter(
+    (side) => judgeMeasuring(record.person, getProtocol(measure), side).verdict !== 'blocked',
+  );
+  if (allowed.length === 0) return 'not allowed';
+  const taken = allowed.filter((side) => set.has(measureKey(measure, side)));
   if (taken.length === 0) return 'not yet';
-  if (taken.length < sides.length) return `only ${taken[0] ?? ''}`;
+  if (taken.length < allowed.length) return `only ${taken[0] ?? ''}`;
   return 'done';
 }
 
@@ -81,7 +86,7 @@ function RoundOverview({
   onGo: (measure: MeasureId) => void;
 }) {
   const states = SHORT_ROUND.map((measure) => ({ measure, state: countReadings(record, measure) }));
-  const left = states.filter(({ state }) => state !== 'done');
+  const left = states.filter(({ state }) => state !== 'done' && state !== 'not allowed');
   const next = left[0]?.measure ?? SHORT_ROUND[0]!;
   const [wantsAll, setWantsAll] = useState(false);
   return (
