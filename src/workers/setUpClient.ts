@@ -4,6 +4,7 @@ import type { HouseRules } from '../core/rules/houseRules.ts';
 import type { Side } from '../core/measures/protocol.ts';
 import type { PersonRecord } from '../core/person/person.ts';
 import type { Bands } from '../core/setup/planBands.ts';
+import type { Recheck } from '../core/setup/planRecheck.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { SetUpWorker } from './setUp.worker.ts';
 
@@ -117,3 +118,7 @@ export const planBandsInWorker = (
   level: string | null,
 ): Promise<Result<Bands | null>> =>
   drawing.ask((remote) => remote.planBands(record, poseId, side, rules, level));
+
+/** The few readings that are most worth repeating; takes seconds. */
+export const planRecheckInWorker = (record: PersonRecord): Promise<Result<readonly Recheck[]>> =>
+  drawing.ask((remote) => remote.planRecheck(record));

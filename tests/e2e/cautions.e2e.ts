@@ -74,3 +74,32 @@ test('measures that are old are named as due again', async ({ page }) => {
   await page.goto('/person?id=marit-sollen');
   await expect(page.getByText('Every value is fresh.')).toBeVisible();
 });
+
+test('a caution is said before the measure, and blocks it where it must', async ({ page }) => {
+  await openDemo(page);
+  // Over-mobile joints: with care.
+  await page.goto('/measure?id=sanna-tveit&step=straight-leg-raise');
+  await expect(page.getByText(/Stop where it becomes firm/).first()).toBeVisible();
+  await expect(page.getByRole('textbox')).toHaveCount(4);
+  // Low bone density: no standing fold to the floor, in the full round too.
+  await page.goto('/measure?id=ingeborg-quill&round=full&step=fingertip-floor');
+  await expect(page.getByRole('alert')).toContainText('not to be taken');
+  await expect(page.getByRole('textbox')).toHaveCount(0);
+  // A sore right knee: the drill for the left side alone.
+  await page.goto('/measure?id=oda-brask&round=full&step=seated-rotation-drill');
+  await expect(page.getByRole('alert')).toContainText('Right: not to be taken');
+  await expect(page.getByRole('textbox')).toHaveCount(2);
+  await expectAccessible(page);
+});
+
+test('a re-check names the readings worth repeating and leads through them', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/measure?id=marit-sollen');
+  await page.getByRole('button', { name: 'Which readings are worth repeating?' }).click();
+  await expect(page.getByRole('heading', { name: 'Worth repeating' })).toBeVisible({
+    timeout: 60_000,
+  });
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Measure these again' }).click();
+  await expect(page.getByText(/^1 of [2-6], /)).toBeVisible();
+});

@@ -10,7 +10,6 @@ import { judgeMeasuring } from '../../core/cautions/measuring.ts';
 import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
 import { SIDES, type Protocol, type Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
-import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
@@ -24,6 +23,8 @@ const SITTING_MS = 6 * 3_600_000;
 interface StepProps {
   record: PersonRecord;
   measure: MeasureId;
+  /** What is measured one after the other. */
+  round: readonly MeasureId[];
   onGo: (measure: MeasureId | null) => void;
 }
 
@@ -34,12 +35,12 @@ const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
 
 /** One measure on one screen: how it is taken, and a field for each reading. */
-export function MeasureStep({ record, measure, onGo }: StepProps) {
+export function MeasureStep({ record, measure, round, onGo }: StepProps) {
   const protocol = getProtocol(measure);
-  const index = SHORT_ROUND.indexOf(measure);
+  const index = round.indexOf(measure);
   const form = useRef<HTMLDivElement>(null);
-  const next = SHORT_ROUND[index + 1] ?? null;
-  const back = SHORT_ROUND[index - 1] ?? null;
+  const next = round[index + 1] ?? null;
+  const back = round[index - 1] ?? null;
 
   /** Enter leads from field to field, left before right, and on to the next measure. */
   const focusAfter = (from: HTMLInputElement): void => {
@@ -53,7 +54,7 @@ export function MeasureStep({ record, measure, onGo }: StepProps) {
     <section className="measure-step">
       <div>
         <p className="quiet">
-          {index + 1} of {SHORT_ROUND.length}, {protocol.posture}
+          {index + 1} of {round.length}, {protocol.posture}
         </p>
         <h1>{protocol.name}</h1>
         <p className="plain-name">{protocol.plainName}</p>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { judgeMeasuring } from '../../core/cautions/measuring.ts';
 import { calcMeasureSet, measureKey, sidesOf } from '../../core/measures/measureSet.ts';
-import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
-import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
+import { getProtocol, isMeasureId, type MeasureId } from '../../core/measures/protocols/index.ts';
+import { FULL_ROUND, SHORT_ROUND, sortByPosture } from '../../core/measures/rounds.ts';
 import type { Person, PersonRecord } from '../../core/person/person.ts';
 import { savePerson } from '../../data/people.ts';
 import { Missing } from '../shared/Missing.tsx';
@@ -12,15 +12,30 @@ import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
+import { RecheckView } from './RecheckView.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 
-/** The short round: stop signs first, then one measure a screen. */
+/** Which measures are taken: the short round, all there are, or the few that a re-check names. */
+function findRound(query: URLSearchParams): { kind: RoundKind; measures: readonly MeasureId[] } {
+  const only = query.get('only')?.split(',').filter(isMeasureId) ?? [];
+  if (only.length > 0) return { kind: 'recheck', measures: sortByPosture(only) };
+  return query.get('round') === 'full'
+    ? { kind: 'full', measures: FULL_ROUND }
+    : { kind: 'short', measures: SHORT_ROUND };
+}
+
+type RoundKind = 'short' | 'full' | 'recheck';
+
+/** A round: stop signs first, then one measure a screen. */
 export function MeasureView() {
   const [query, setQuery] = useQuery();
   const record = useRecord(query.get('id'));
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
   const { person } = record;
-  const step = SHORT_ROUND.find((each) => each === query.get('step')) ?? null;
+  const { kind, measures } = findRound(query);
+  // A measure that is linked to may lie outside the short round: then all are gone through.
+  const round = measures.includes(query.get('step') as MeasureId) ? measures : FULL_ROUND;
+  const step = round.find((each) => each === query.get('step')) ?? null;
   const go = (measure: MeasureId | null): void => {
     setQuery({ step: measure });
   };
@@ -30,9 +45,9 @@ export function MeasureView() {
       {person.cautionsAskedAt === null || findStopSigns(person).length > 0 ? (
         <AskFirst person={person} />
       ) : step === null ? (
-        <RoundOverview record={record} onGo={go} />
+        <RoundOverview record={record} kind={kind} round={measures} onGo={go} />
       ) : (
-        <MeasureStep key={step} record={record} measure={step} onGo={go} />
+        <MeasureStep key={step} record={record} measure={step} round={round} onGo={go} />
       )}
     </>
   );
@@ -78,24 +93,34 @@ function countReadings(record: PersonRecord, measure: MeasureId): string {
   return 'done';
 }
 
-function RoundOverview({
-  record,
-  onGo,
-}: {
+const TITLES: Readonly<Record<RoundKind, string>> = {
+  short: 'A short round',
+  full: 'A full round',
+  recheck: 'A re-check',
+};
+
+interface OverviewProps {
   record: PersonRecord;
+  kind: RoundKind;
+  round: readonly MeasureId[];
   onGo: (measure: MeasureId) => void;
-}) {
-  const states = SHORT_ROUND.map((measure) => ({ measure, state: countReadings(record, measure) }));
+}
+
+function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
+  const states = round.map((measure) => ({ measure, state: countReadings(record, measure) }));
   const left = states.filter(({ state }) => state !== 'done' && state !== 'not allowed');
-  const next = left[0]?.measure ?? SHORT_ROUND[0]!;
+  const next = left[0]?.measure ?? round[0]!;
   const [wantsAll, setWantsAll] = useState(false);
   return (
     <section>
-      <h1>A short round</h1>
+      <h1>{TITLES[kind]}</h1>
+      <RoundChoice kind={kind} />
       <p>
         {left.length === 0
-          ? 'Everything the poses need is measured.'
-          : `${String(left.length)} of ${String(SHORT_ROUND.length)} measures are left.`}{' '}
+          ? kind === 'short'
+            ? 'Everything the poses need is measured.'
+            : 'Everything here is measured.'
+          : `${String(left.length)} of ${String(round.length)} measures are left.`}{' '}
         One reading a side is enough to begin; two make it surer. Stop at the first firm resistance;
         never press.
       </p>
@@ -107,20 +132,17 @@ function RoundOverview({
             onGo(next);
           }}
         >
-          {left.length === SHORT_ROUND.length
-            ? 'Begin'
-            : left.length === 0
-              ? 'Measure again'
-              : 'Go on'}
+          {left.length === round.length ? 'Begin' : left.length === 0 ? 'Measure again' : 'Go on'}
           {': '}
           {getProtocol(next).name.toLowerCase()}
         </button>
-        {left.length < SHORT_ROUND.length && (
+        {left.length < round.length && (
           <a className="button plain" href={`/set-up?id=${encodeURIComponent(record.person.id)}`}>
             See the set-up
           </a>
         )}
       </div>
+      {kind !== 'recheck' && left.length < round.length && <RecheckView record={record} />}
       <ol className="round-list">
         {states
           .filter(({ state }) => wantsAll || state !== 'done' || left.length === 0)
@@ -139,7 +161,7 @@ function RoundOverview({
             </li>
           ))}
       </ol>
-      {left.length > 0 && left.length < SHORT_ROUND.length && (
+      {left.length > 0 && left.length < round.length && (
         <button
           type="button"
           className="word-button quiet"
@@ -151,5 +173,36 @@ function RoundOverview({
         </button>
       )}
     </section>
+  );
+}
+
+/** Which round this is, and the two others. */
+function RoundChoice({ kind }: { kind: RoundKind }) {
+  const [, setQuery] = useQuery();
+  const offers = [
+    { kind: 'short', words: 'what the poses need', query: { round: null, only: null } },
+    { kind: 'full', words: 'everything', query: { round: 'full', only: null } },
+  ] as const;
+  return (
+    <p>
+      Measure{' '}
+      {offers
+        .filter((each) => each.kind !== kind)
+        .map(({ kind: id, words, query }, i) => (
+          <span key={id}>
+            {i > 0 && ', or '}
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => {
+                setQuery(query);
+              }}
+            >
+              {words}
+            </button>
+          </span>
+        ))}{' '}
+      instead.
+    </p>
   );
 }

@@ -1,5 +1,5 @@
 import { getProtocol, isMeasureId } from '../../core/measures/protocols/index.ts';
-import { SHORT_ROUND } from '../../core/measures/shortRound.ts';
+import { FULL_ROUND } from '../../core/measures/rounds.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 
@@ -14,9 +14,7 @@ interface NoSetUpProps {
 export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpProps) {
   if (problems.length === 0) return <p className="quiet">{working ? 'Working it out…' : ''}</p>;
   const missing = problems.filter((each) => each.code === 'missing-measure');
-  const first = SHORT_ROUND.find((measure) =>
-    missing.some((each) => each.path.startsWith(measure)),
-  );
+  const first = FULL_ROUND.find((measure) => missing.some((each) => each.path.startsWith(measure)));
   const measure = `/measure?id=${encodeURIComponent(personId)}`;
   return (
     <div className="empty">

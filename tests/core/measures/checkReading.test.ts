@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { checkReading } from '../../../src/core/measures/checkReading.ts';
 import { PROTOCOLS } from '../../../src/core/measures/protocols/index.ts';
-import { SHORT_ROUND } from '../../../src/core/measures/shortRound.ts';
+import { SHORT_ROUND } from '../../../src/core/measures/rounds.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import type { Reading } from '../../../src/core/measures/reading.ts';
 

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { sortByPosture } from '../../core/measures/rounds.ts';
+import { getProtocol } from '../../core/measures/protocols/index.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { Result } from '../../core/problems/problem.ts';
+import type { Recheck } from '../../core/setup/planRecheck.ts';
+import { planRecheckInWorker } from '../../workers/setUpClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { useQuery } from '../shared/useQuery.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeValue } from '../shared/words.ts';
+
+/** What to measure again: the few readings whose doubt holds this person's set-ups back most. */
+export function RecheckView({ record }: { record: PersonRecord }) {
+  const [, setQuery] = useQuery();
+  const unit = useUnit();
+  const [asked, setAsked] = useState<Result<readonly Recheck[]> | 'working' | null>(null);
+  const ask = (): void => {
+    setAsked('working');
+    void planRecheckInWorker(record).then(setAsked);
+  };
+  if (asked === null) {
+    return (
+      <p>
+        <button type="button" className="word-button" onClick={ask}>
+          Which readings are worth repeating?
+        </button>
+      </p>
+    );
+  }
+  if (asked === 'working') return <p role="status">Solving every pose with one reading more…</p>;
+  if (!asked.ok) return <ProblemList problems={asked.problems} />;
+  const { value } = asked;
+  if (value.length === 0)
+    return <p role="status">No set-up yet whose readings could be repeated.</p>;
+  const only = sortByPosture(value.map((each) => each.measure));
+  return (
+    <section role="status">
+      <h2>Worth repeating</h2>
+      <ol className="recheck-list">
+        {value.map(({ measure, side, errorNow, errorThen, depthGain, setUps }) => {
+          const protocol = getProtocol(measure);
+          const write = (each: number): string => writeValue(each, protocol.unit, unit);
+          return (
+            <li key={`${measure} ${side ?? ''}`}>
+              <strong>
+                {side === null ? '' : `${side} `}
+                {protocol.name.toLowerCase()}
+              </strong>
+              : ± {write(errorNow)} → ± {write(errorThen)}
+              {depthGain >= 0.1 && (
+                <span className="quiet">
+                  ; the depths of {setUps} set-ups together come {depthGain.toFixed(1)} further
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          setQuery({ only: only.join(','), step: only[0] ?? null });
+        }}
+      >
+        Measure these again
+      </button>
+    </section>
+  );
+}
