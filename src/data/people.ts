@@ -89,3 +89,20 @@ export async function importFile(file: PersonFile): Promise<void> {
     await db.readings.bulkPut(rows);
   });
 }
+
+/**
+ * Adds readings to a person, all or nothing. A reading whose id is here already stays as it
+ * is: a table that comes in twice changes nothing.
+ *
+ * @returns how many were new
+ */
+export async function addReadings(personId: string, readings: readonly Reading[]): Promise<number> {
+  return db.transaction('rw', db.readings, async () => {
+    const known = new Set(
+      (await db.readings.where('personId').equals(personId).toArray()).map((each) => each.id),
+    );
+    const fresh = readings.filter((each) => !known.has(each.id));
+    await db.readings.bulkPut(fresh.map((each): ReadingRow => ({ ...each, personId })));
+    return fresh.length;
+  });
+}

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type Page } from '@playwright/test';
-import { openDemo } from './support.ts';
+import { expectAccessible, openDemo } from './support.ts';
 
 test('removing a person can be undone, also after a reload', async ({ page }) => {
   await openDemo(page);
@@ -179,4 +179,39 @@ test('the server refuses by the book', async ({ request }) => {
     });
     expect(refused.status()).toBe(400);
   }
+});
+
+test('readings go out as a table and come in from one, every row looked at first', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/files');
+  await page.getByLabel('Whose').selectOption({ label: 'Bram Okelo' });
+  const table = (text: string) => ({
+    name: 'readings.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(text),
+  });
+  const rows =
+    'When,What,Leg,Degrees\n2026-11-20,hip opening,L,54\n2026-11-20,hip opening,R,58\n2026-11-20,hip swing,R,58\n';
+  await page.getByLabel('Table to take in (CSV)').setInputFiles(table(rows));
+  // A column whose name says nothing is chosen by hand.
+  await expect(page.getByText(/^0 of 3 rows can come in/)).toBeVisible();
+  await page.getByRole('combobox', { name: /^Value/ }).selectOption('Degrees');
+  await expect(page.getByText(/^2 of 3 rows can come in/)).toBeVisible();
+  await expect(page.getByText(/row 4, What: there is no measure called “hip swing”/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take 2 readings in' }).click();
+  await expect(page.getByText(/^2 readings came in for Bram Okelo; 0 were/)).toBeVisible();
+  // The same table again changes nothing.
+  await page.getByLabel('Table to take in (CSV)').setInputFiles([]);
+  await page.getByLabel('Table to take in (CSV)').setInputFiles(table(rows));
+  await page.getByRole('combobox', { name: /^Value/ }).selectOption('Degrees');
+  await page.getByRole('button', { name: 'Take 2 readings in' }).click();
+  await expect(page.getByText(/^0 readings came in for Bram Okelo; 2 were here/)).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save their readings as CSV' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('Bram-Okelo-readings.csv');
 });

@@ -56,6 +56,36 @@ const entries = {
     message: '{path}: {measure} is kept in {expected}, not {given}.',
     hint: 'Convert the value to {expected}.',
   },
+  'csv-empty': {
+    severity: 'error',
+    message: 'This table has no rows under a first row of names.',
+    hint: 'The first row names the columns; each further row is one reading.',
+  },
+  'csv-too-long': {
+    severity: 'error',
+    message: 'This table has more than {most} rows.',
+    hint: 'That is more than one person’s readings. Split it, one file a person.',
+  },
+  'csv-broken': {
+    severity: 'error',
+    message: '{path}: the quotes do not close ({text}).',
+    hint: 'Save the table anew as CSV.',
+  },
+  'csv-unknown-measure': {
+    severity: 'error',
+    message: '{path}: there is no measure called “{text}”.',
+    hint: 'Write its name or its id, such as “straight-leg-raise”.',
+  },
+  'not-a-side': {
+    severity: 'error',
+    message: '{path}: “{text}” is no side.',
+    hint: 'Write left or right, or L or R.',
+  },
+  'not-a-number': {
+    severity: 'error',
+    message: '{path}: “{text}” is not a number.',
+    hint: 'Write it as 12 or 12.5.',
+  },
   'unknown-measure': {
     severity: 'warning',
     message: '{path}: there is no measure called “{text}”.',

@@ -10,16 +10,19 @@ import {
   type ImportPlan,
 } from '../../data/people.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
+import { TablePanel } from './TablePanel.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 
 /** Person files out and in. Nothing comes in before it is shown what would change. */
 export function FilesView() {
   const people = useLiveQuery(listPeople, []);
+  const here = (people ?? []).filter((each) => each.deletedAt === null);
   return (
     <div className="two-columns">
       <section>
         <h1>Take a person file in</h1>
         <ImportPanel />
+        <TablePanel people={here} />
       </section>
       <section>
         <h2>Hand a person file out</h2>
@@ -28,19 +31,17 @@ export function FilesView() {
           unless you save a file.
         </p>
         <ul className="plain-list">
-          {(people ?? [])
-            .filter((each) => each.deletedAt === null)
-            .map((each) => (
-              <li key={each.id}>
-                <button
-                  type="button"
-                  className="word-button"
-                  onClick={() => void exportPerson(each.id)}
-                >
-                  {each.person.name}
-                </button>
-              </li>
-            ))}
+          {here.map((each) => (
+            <li key={each.id}>
+              <button
+                type="button"
+                className="word-button"
+                onClick={() => void exportPerson(each.id)}
+              >
+                {each.person.name}
+              </button>
+            </li>
+          ))}
         </ul>
         <p className="quiet">
           The formats: <a href="/api/schemas/person">person file</a>,{' '}

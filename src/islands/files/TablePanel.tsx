@@ -1,0 +1,178 @@
+import { useState } from 'react';
+import {
+  CSV_FIELDS,
+  guessMapping,
+  planCsv,
+  readCsv,
+  writeReadingsCsv,
+  type CsvField,
+  type CsvMapping,
+  type CsvTable,
+} from '../../core/formats/readingsCsv.ts';
+import type { Problem } from '../../core/problems/problem.ts';
+import { addReadings, loadRecord } from '../../data/people.ts';
+import type { PersonRow } from '../../data/database.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { saveFile } from '../shared/saveFile.ts';
+
+/** What a field is called beside its choice of columns. */
+const FIELD_WORDS: Readonly<Record<CsvField, string>> = {
+  id: 'Its own id',
+  measure: 'Measure',
+  side: 'Side',
+  value: 'Value',
+  unit: 'Unit',
+  takenAt: 'Date',
+  state: 'Cold or warm',
+  posture: 'Posture',
+  instrument: 'Instrument',
+  note: 'Note',
+};
+const MOST_SHOWN = 12;
+
+/** Readings as a table, out and in. Nothing comes in before every row is looked at. */
+export function TablePanel({ people }: { people: readonly PersonRow[] }) {
+  const [personId, setPersonId] = useState('');
+  const [table, setTable] = useState<CsvTable | null>(null);
+  const [mapping, setMapping] = useState<CsvMapping | null>(null);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [done, setDone] = useState<string | null>(null);
+  const person = people.find((each) => each.id === personId) ?? null;
+
+  const choose = async (chosen: File | undefined): Promise<void> => {
+    setTable(null);
+    setDone(null);
+    setProblems([]);
+    if (chosen === undefined) return;
+    const read = readCsv(await chosen.text());
+    if (!read.ok) {
+      setProblems(read.problems);
+      return;
+    }
+    setTable(read.value);
+    setMapping(guessMapping(read.value.columns));
+  };
+  const handOut = async (): Promise<void> => {
+    const record = await loadRecord(personId);
+    if (record === null) return;
+    saveFile(`${record.person.name} readings.csv`, writeReadingsCsv(record.readings), 'text/csv');
+  };
+  return (
+    <section>
+      <h2>Readings as a table</h2>
+      <label className="field">
+        <span>Whose</span>
+        <select
+          value={personId}
+          onChange={(event) => {
+            setPersonId(event.target.value);
+            setDone(null);
+          }}
+        >
+          <option value="">choose a person</option>
+          {people.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.person.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {person !== null && (
+        <>
+          <p>
+            <button type="button" className="word-button" onClick={() => void handOut()}>
+              Save their readings as CSV
+            </button>
+          </p>
+          <label className="field">
+            <span>Table to take in (CSV)</span>
+            <input
+              type="file"
+              accept=".csv,text/csv,text/plain"
+              onChange={(event) => void choose(event.target.files?.[0])}
+            />
+          </label>
+        </>
+      )}
+      {problems.length > 0 && (
+        <div role="alert">
+          <p>This table cannot come in. Nothing was changed.</p>
+          <ProblemList problems={problems.slice(0, MOST_SHOWN)} />
+        </div>
+      )}
+      {person !== null && table !== null && mapping !== null && (
+        <DryRun
+          table={table}
+          mapping={mapping}
+          onMapping={setMapping}
+          onTake={(readings) => {
+            void addReadings(person.id, readings).then((added) => {
+              setTable(null);
+              setDone(
+                `${String(added)} readings came in for ${person.person.name}; ${String(readings.length - added)} were here already.`,
+              );
+            });
+          }}
+        />
+      )}
+      {done !== null && <p role="status">{done}</p>}
+    </section>
+  );
+}
+
+interface DryRunProps {
+  table: CsvTable;
+  mapping: CsvMapping;
+  onMapping: (mapping: CsvMapping) => void;
+  onTake: (readings: ReturnType<typeof planCsv>['readings']) => void;
+}
+
+/** Which column holds what, and what would come of every row. */
+function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
+  const [today] = useState(() => new Date().toISOString());
+  const { readings, problems } = planCsv(table, mapping, today);
+  const errors = problems.filter((each) => each.severity === 'error');
+  const others = problems.filter((each) => each.severity !== 'error');
+  const shown = [...errors, ...others];
+  return (
+    <div className="import-plan">
+      <div className="mapping">
+        {CSV_FIELDS.map((field) => (
+          <label key={field} className="field">
+            <span>{FIELD_WORDS[field]}</span>
+            <select
+              value={mapping[field] ?? ''}
+              onChange={(event) => {
+                const column = event.target.value === '' ? null : event.target.value;
+                onMapping({ ...mapping, [field]: column });
+              }}
+            >
+              <option value="">no column</option>
+              {table.columns.map((each) => (
+                <option key={each} value={each}>
+                  {each}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+      <p role="status">
+        {readings.length} of {table.rows.length} rows can come in.
+        {errors.length > 0 && ' The others stay out:'}
+      </p>
+      <ProblemList problems={shown.slice(0, MOST_SHOWN)} />
+      {shown.length > MOST_SHOWN && <p>And {shown.length - MOST_SHOWN} more.</p>}
+      <button
+        type="button"
+        className="button"
+        disabled={readings.length === 0}
+        onClick={() => {
+          onTake(readings);
+        }}
+      >
+        Take {readings.length} readings in
+      </button>
+    </div>
+  );
+}
