@@ -12,6 +12,8 @@ test('removing a person can be undone, also after a reload', async ({ page }) =>
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Oda Brask' })).toBeVisible();
   await page.getByRole('button', { name: 'remove Oda Brask' }).click();
+  // What the screen has confirmed is what outlives the page.
+  await expect(page.getByText('Oda Brask is removed.')).toBeVisible();
   await page.goto('/');
   await page.getByText('Removed people (1)').click();
   await page.getByRole('button', { name: 'bring back Oda Brask' }).click();

@@ -152,7 +152,8 @@ export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   ];
   const outline = (points: readonly (readonly [number, number])[]): Point[] =>
     points.map(([x, y]) => onPlan(sheet, x, y));
-  shapes.push(...drawSupportsOnPlan(sheet));
+  const supports = drawSupportsOnPlan(sheet);
+  shapes.push(...supports);
   if (setUp.balance !== null) {
     shapes.push({ kind: 'polygon', role: 'base', points: outline(setUp.balance.base) });
   }
@@ -175,6 +176,7 @@ export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const prints = [
     ...standing.map((place) => boxOfPoints(footprint(sheet, place))),
     ...hands.map(boxOfPoints),
+    ...supports.flatMap((each) => (each.kind === 'polygon' ? [boxOfPoints(each.points)] : [])),
     boxOfPoints([
       [weight[0] - 4, weight[1] - 4],
       [weight[0] + 4, weight[1] + 4],

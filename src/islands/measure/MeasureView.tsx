@@ -12,6 +12,7 @@ import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
+import { BodyView } from './BodyView.tsx';
 import { RecheckView } from './RecheckView.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 
@@ -172,6 +173,7 @@ function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
           {wantsAll ? 'Show only what is left' : 'Show what is done too'}
         </button>
       )}
+      {record.readings.length > 0 && <BodyView record={record} />}
     </section>
   );
 }

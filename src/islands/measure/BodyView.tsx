@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import type { PersonRecord } from '../../core/person/person.ts';
+import {
+  describeBody,
+  type MeasureOverview,
+  type SideOverview,
+} from '../../core/setup/bodyOverview.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate, writeValue } from '../shared/words.ts';
+
+/** Left and right beside each other on one axis a measure, with errors, ages and what is missing. */
+export function BodyView({ record }: { record: PersonRecord }) {
+  const [now] = useState(() => new Date().toISOString());
+  const rows = describeBody(record, now);
+  const [lengths, ranges] = [
+    rows.filter((each) => each.protocol.unit === 'cm'),
+    rows.filter((each) => each.protocol.unit !== 'cm'),
+  ];
+  return (
+    <section className="body-view">
+      <h2>The body at a glance</h2>
+      <p className="quiet">
+        Filled: the left side above the line, the right below it; the whisker is one standard error.
+        The grey band is where most people are: a question, never a target. Open: the first value.
+        Only what is more than measuring error is said.
+      </p>
+      <BodyTable name="Ranges" rows={ranges} />
+      <BodyTable name="Lengths" rows={lengths} />
+    </section>
+  );
+}
+
+function BodyTable({ name, rows }: { name: string; rows: readonly MeasureOverview[] }) {
+  if (rows.length === 0) return null;
+  return (
+    <div className="table-scroll" tabIndex={0} role="region" aria-label={name}>
+      <table className="body-table">
+        <thead>
+          <tr>
+            <th scope="col">{name}</th>
+            <th scope="col">
+              <span className="sr-only">Drawing</span>
+            </th>
+            <th scope="col">left</th>
+            <th scope="col">right</th>
+            <th scope="col">what it says</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <BodyRow key={row.measure} row={row} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function BodyRow({ row }: { row: MeasureOverview }) {
+  const unit = useUnit();
+  const write = (value: number): string => writeValue(value, row.protocol.unit, unit);
+  const cell = ({ now, isStale }: SideOverview) =>
+    now === null ? (
+      <span className="quiet">missing</span>
+    ) : (
+      <>
+        {write(Math.round(now.value * 10) / 10)} ± {write(Math.round(now.error * 10) / 10)}
+        {isStale && <span className="quiet">, due again</span>}
+      </>
+    );
+  const [only, other] = row.sides;
+  return (
+    <tr>
+      <th scope="row">{row.protocol.name}</th>
+      <td>
+        <Axis row={row} />
+      </td>
+      {only !== undefined && other === undefined ? (
+        <td colSpan={2}>{cell(only)}</td>
+      ) : (
+        row.sides.map((each) => <td key={String(each.side)}>{cell(each)}</td>)
+      )}
+      <td className="quiet">{sayRow(row, write)}</td>
+    </tr>
+  );
+}
+
+/** In words: the sides against each other, what has changed, and what waits. */
+function sayRow(
+  { difference, sides, blocks }: MeasureOverview,
+  write: (value: number) => string,
+): string {
+  const round = (value: number): string => write(Math.round(Math.abs(value) * 10) / 10);
+  const said: string[] = [];
+  if (difference?.verdict === 'real') {
+    const less = difference.difference < 0 ? 'Left' : 'Right';
+    said.push(`${less} has ${round(difference.difference)} less.`);
+  }
+  for (const { side, change, first } of sides) {
+    if (change?.verdict !== 'real' || first === null) continue;
+    const sign = change.difference < 0 ? '−' : '+';
+    const since = writeDate(first.takenAt);
+    said.push(`${side ?? 'It'}: ${sign} ${round(change.difference)} since ${since}.`);
+  }
+  const [pose, ...more] = blocks;
+  if (pose !== undefined) {
+    const others = more.length === 1 ? 'another' : `${String(more.length)} more poses`;
+    said.push(more.length === 0 ? `${pose} waits for it.` : `${pose} and ${others} wait for it.`);
+  }
+  return said.join(' ');
+}
+
+const WIDTH = 200;
+const HEIGHT = 34;
+
+/** The plausible band from end to end, what most people have in grey, left above and right below. */
+function Axis({ row }: { row: MeasureOverview }) {
+  const { possible, usual } = row.protocol;
+  const values = row.sides.flatMap(({ now }) => (now === null ? [] : [now.value]));
+  const low = Math.max(possible[0], Math.min(usual[0] - 10, ...values));
+  const high = Math.min(possible[1], Math.max(usual[1] + 10, ...values));
+  const at = (value: number): number => 6 + ((value - low) / (high - low)) * (WIDTH - 12);
+  const middle = HEIGHT / 2;
+  return (
+    <svg
+      width={WIDTH}
+      height={HEIGHT}
+      viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
+      aria-hidden
+    >
+      <rect
+        className="band"
+        x={at(usual[0])}
+        y={middle - 9}
+        width={at(usual[1]) - at(usual[0])}
+        height={18}
+      />
+      <line className="axis" x1={6} x2={WIDTH - 6} y1={middle} y2={middle} />
+      {row.sides.map(({ side, now, first }) => {
+        if (now === null) return null;
+        const y = side === null ? middle : side === 'left' ? middle - 7 : middle + 7;
+        return (
+          <g key={String(side)}>
+            {first !== null && <circle className="first" cx={at(first.value)} cy={y} r={3.5} />}
+            <line
+              className="whisker"
+              x1={at(now.value - now.error)}
+              x2={at(now.value + now.error)}
+              y1={y}
+              y2={y}
+            />
+            <circle className="now" cx={at(now.value)} cy={y} r={4} />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
