@@ -3,10 +3,12 @@ import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
 
 const PORT = 4399;
-const VIEWS: readonly (readonly [string, string])[] = [
+/** Name, address, and what of the page to show when it is not its top. */
+const VIEWS: readonly (readonly [string, string, string?])[] = [
   ['people', '/'],
   ['what-to-mind', '/person?id=oda-brask'],
   ['measure', '/measure?id=pell-krossing&step=straight-leg-raise'],
+  ['body', '/measure?id=pell-krossing', '.body-view'],
   ['measure-by-tape', '/measure?id=pell-krossing&step=hip-opening&by=tape'],
   ['warrior-two', '/set-up?id=marit-sollen&pose=warrior-two&side=right'],
   ['on-a-chair', '/set-up?id=sanna-tveit&pose=warrior-two&side=right&level=on-a-chair'],
@@ -41,10 +43,15 @@ await page.clock.setFixedTime(new Date('2026-11-25T09:00:00Z'));
 const base = `http://localhost:${String(PORT)}`;
 await page.goto(`${base}/?demo`);
 await page.getByRole('link', { name: 'Sanna Tveit' }).waitFor();
-for (const [name, path] of VIEWS) {
+for (const [name, path, part] of VIEWS) {
   await page.goto(base + path);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForTimeout(2500);
+  if (part !== undefined) {
+    await page.locator(part).evaluate((element) => {
+      element.scrollIntoView();
+    });
+  }
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 }
 await browser.close();
