@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { adviseLegLengths, type LegLengthAdvice } from '../../core/measures/legLengths.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import {
   describeBody,
@@ -85,9 +86,17 @@ function BodyRow({ row }: { row: MeasureOverview }) {
   );
 }
 
+/** What a difference of the legs calls for. */
+const LEG_LENGTH_WORDS: Readonly<Record<LegLengthAdvice, string>> = {
+  unclear: '',
+  ordinary: 'That is ordinary.',
+  'to-note': 'Each side is set up with its own leg. If it is new, a professional should see it.',
+  'to-be-seen': 'More than 2 cm: a doctor or physiotherapist should see it.',
+};
+
 /** In words: the sides against each other, what has changed, and what waits. */
 function sayRow(
-  { difference, sides, blocks }: MeasureOverview,
+  { measure, difference, sides, blocks }: MeasureOverview,
   write: (value: number) => string,
 ): string {
   const round = (value: number): string => write(Math.round(Math.abs(value) * 10) / 10);
@@ -95,6 +104,10 @@ function sayRow(
   if (difference?.verdict === 'real') {
     const less = difference.difference < 0 ? 'Left' : 'Right';
     said.push(`${less} has ${round(difference.difference)} less.`);
+  }
+  const [left, right] = sides.map((each) => each.now);
+  if (measure === 'leg-length' && left && right) {
+    said.push(LEG_LENGTH_WORDS[adviseLegLengths(left, right)]);
   }
   for (const { side, change, first } of sides) {
     if (change?.verdict !== 'real' || first === null) continue;
@@ -107,7 +120,7 @@ function sayRow(
     const others = more.length === 1 ? 'another' : `${String(more.length)} more poses`;
     said.push(more.length === 0 ? `${pose} waits for it.` : `${pose} and ${others} wait for it.`);
   }
-  return said.join(' ');
+  return said.filter((each) => each !== '').join(' ');
 }
 
 const WIDTH = 200;

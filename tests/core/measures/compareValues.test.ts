@@ -1,6 +1,7 @@
 import { quantile, sampleStandardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { compareValues } from '../../../src/core/measures/compareValues.ts';
+import { adviseLegLengths } from '../../../src/core/measures/legLengths.ts';
 import type { MeasureValue } from '../../../src/core/measures/measureValue.ts';
 import {
   calcSmallestRealChange,
@@ -62,4 +63,25 @@ describe('one value against another', () => {
       expect(error / sampleStandardDeviation(days)).toBeCloseTo(1, 1);
     },
   );
+});
+
+describe('two leg lengths', () => {
+  const leg = (cm: number): MeasureValue =>
+    value(cm, { measure: 'leg-length', error: 0.36, state: null });
+
+  it.each([
+    [86, 86.4, 'unclear'],
+    [86, 86.9, 'unclear'],
+    [86, 87.2, 'to-note'],
+    [88, 86, 'to-note'],
+    [86, 88.3, 'to-be-seen'],
+  ] as const)('%f and %f cm: %s', (left, right, advice) => {
+    expect(adviseLegLengths(leg(left), leg(right))).toBe(advice);
+    expect(adviseLegLengths(leg(right), leg(left))).toBe(advice);
+  });
+
+  it('are ordinary when they really differ, but by less than a centimetre', () => {
+    const sure = (cm: number): MeasureValue => ({ ...leg(cm), error: 0.2 });
+    expect(adviseLegLengths(sure(86), sure(86.8))).toBe('ordinary');
+  });
 });
