@@ -2,7 +2,7 @@ import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
 import type { Point, Shape } from './shapes.ts';
-import { getValue, labelled, line, mark, sideName, type Sheet } from './sheetFrame.ts';
+import { getValue, labelled, line, mark, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { drawStrap, drawSupports, hasWallAcross } from './supports.ts';
 import { writeDegrees, writeSettable } from './units.ts';
 import { facesLongEdge, toElevation } from './view.ts';
@@ -30,6 +30,8 @@ export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
 const lowerHand = (setUp: SetUp): 'handLeft' | 'handRight' =>
   mark(setUp, 'handLeft')[2] < mark(setUp, 'handRight')[2] ? 'handLeft' : 'handRight';
 
+const HALF_HAND_PROP = 5.5;
+
 /** The prop under the hand, as tall as it has to be; its width is a block's. */
 function drawProp(sheet: Sheet): Shape[] {
   const { setUp, view, options } = sheet;
@@ -40,19 +42,7 @@ function drawProp(sheet: Sheet): Shape[] {
   const away = toElevation(view, [1, 0, 0])[0];
   const lineX = x + away * 13;
   const shapes: Shape[] = [];
-  if (height > 0.5) {
-    const half = 5.5;
-    shapes.push({
-      kind: 'polygon',
-      role: 'prop',
-      points: [
-        [x - half, 0],
-        [x - half, -height],
-        [x + half, -height],
-        [x + half, 0],
-      ],
-    });
-  }
+  if (height > 0.5) shapes.push(standing(x, HALF_HAND_PROP, height));
   const number = writeSettable(height, options.unit);
   shapes.push(
     line('dimension', [lineX, 0], [lineX, -height]),

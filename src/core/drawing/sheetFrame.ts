@@ -57,6 +57,18 @@ export function matMiddle(setUp: SetUp): number {
   return (Math.min(...ys) + Math.max(...ys)) / 2;
 }
 
+/** A box that stands on the floor, seen from the side. */
+export const standing = (x: number, half: number, height: number): Shape => ({
+  kind: 'polygon',
+  role: 'prop',
+  points: [
+    [x - half, 0],
+    [x - half, -height],
+    [x + half, -height],
+    [x + half, 0],
+  ],
+});
+
 export const line = (role: string, ...points: Point[]): Shape => ({ kind: 'line', role, points });
 
 export function text(

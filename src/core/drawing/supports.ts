@@ -1,6 +1,8 @@
+import { lerp } from '../geometry/vector.ts';
 import type { LandmarkCm } from '../setup/setUp.ts';
+import { LOOP_SHARE, SEAT_SHARE } from '../setup/supportSettings.ts';
 import type { Point, Shape } from './shapes.ts';
-import { getValue, line, mark, onPlan, sideName, type Sheet } from './sheetFrame.ts';
+import { getValue, line, mark, onPlan, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { toElevation } from './view.ts';
 
 /** Half the depth of a seat, half of a block, half of a knee pad, along the mat. Our drawing choice. */
@@ -13,26 +15,6 @@ const HALF_SEAT_ACROSS = 20;
 const WALL_HEIGHT = 60;
 /** A shin up a wall is drawn this far from it. */
 const HALF_CALF = 6;
-/** A loop lies this far down the front thigh. */
-const LOOP_SHARE = 0.12;
-
-const between = (a: LandmarkCm, b: LandmarkCm, share: number): LandmarkCm => [
-  a[0] + share * (b[0] - a[0]),
-  a[1] + share * (b[1] - a[1]),
-  a[2] + share * (b[2] - a[2]),
-];
-
-/** A box that stands on the floor, seen from the side. */
-const standing = (x: number, half: number, height: number): Shape => ({
-  kind: 'polygon',
-  role: 'prop',
-  points: [
-    [x - half, 0],
-    [x - half, -height],
-    [x + half, -height],
-    [x + half, 0],
-  ],
-});
 
 /** Pads, seats, wedges, blocks, walls and straps as the elevation shows them, behind the body. */
 export function drawSupports({ setUp, view }: Sheet): Shape[] {
@@ -51,7 +33,7 @@ export function drawSupports({ setUp, view }: Sheet): Shape[] {
   const behind = value('wall-behind');
   if (pad !== null) shapes.push(standing(at(of('knee', 'back'))[0], HALF_PAD, pad));
   if (seat !== null) {
-    const middle = between(of('hip', 'front'), of('knee', 'front'), 0.5);
+    const middle = lerp(of('hip', 'front'), of('knee', 'front'), SEAT_SHARE);
     shapes.push(standing(at(middle)[0], HALF_SEAT, seat));
   }
   if (block !== null) shapes.push(standing(at(of('ball', 'front'))[0], HALF_BLOCK, block));
@@ -76,7 +58,7 @@ export function drawSupports({ setUp, view }: Sheet): Shape[] {
 export function drawStrap({ setUp, view }: Sheet): Shape[] {
   if (getValue(setUp, 'loop-length') === null) return [];
   const front = sideName(setUp, 'front');
-  const onThigh = between(mark(setUp, `hip${front}`), mark(setUp, `knee${front}`), LOOP_SHARE);
+  const onThigh = lerp(mark(setUp, `hip${front}`), mark(setUp, `knee${front}`), LOOP_SHARE);
   const heel = mark(setUp, `heel${sideName(setUp, 'back')}`);
   return [line('strap', toElevation(view, heel), toElevation(view, onThigh))];
 }
@@ -105,7 +87,7 @@ export function drawSupportsOnPlan(sheet: Sheet): Shape[] {
   const shapes: Shape[] = [];
   const seat = value('thigh-support');
   if (seat !== null) {
-    const [x, y] = between(mark(setUp, `hip${front}`), mark(setUp, `knee${front}`), 0.5);
+    const [x, y] = lerp(mark(setUp, `hip${front}`), mark(setUp, `knee${front}`), SEAT_SHARE);
     const corners = [
       [-HALF_SEAT, -HALF_SEAT_ACROSS],
       [HALF_SEAT, -HALF_SEAT_ACROSS],

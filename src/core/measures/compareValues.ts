@@ -7,15 +7,17 @@ export interface Comparison {
   readonly difference: number;
   /** A smaller difference is what repeats of nothing show, too. */
   readonly smallestReal: number;
-  /** `other-state`: cold against warm, or another posture, is no comparison at all. */
-  readonly verdict: 'real' | 'noise' | 'other-state';
+  /** Cold against warm, or one posture against another, is no comparison at all. */
+  readonly verdict: 'real' | 'noise' | 'other-state' | 'other-posture';
 }
 
 export function compareValues(value: MeasureValue, other: MeasureValue): Comparison {
   const difference = value.value - other.value;
   const smallestReal = calcSmallestRealChange(value.error, other.error);
-  const isLike = value.state === other.state && value.posture === other.posture;
-  if (!isLike) return { difference, smallestReal, verdict: 'other-state' };
+  if (value.state !== other.state) return { difference, smallestReal, verdict: 'other-state' };
+  if (value.posture !== other.posture) {
+    return { difference, smallestReal, verdict: 'other-posture' };
+  }
   return {
     difference,
     smallestReal,

@@ -29,11 +29,15 @@ const median = (sorted: readonly number[]): number => {
     : (sorted[middle - 1]! + sorted[middle]!) / 2;
 };
 
+/** Where no posture was noted, the protocol's own was meant. */
+const findPosture = ({ posture }: Reading, measure: MeasureId): string =>
+  posture ?? getProtocol(measure).posture;
+
 /**
  * The readings of the latest sitting that may be pooled: the same state and
  * posture as the latest of them. Cold and warm are never pooled.
  */
-function findLatestSitting(readings: readonly Reading[]): readonly Reading[] {
+function findLatestSitting(readings: readonly Reading[], measure: MeasureId): readonly Reading[] {
   const newestFirst = [...readings].sort(
     (a, b) => b.takenAt.localeCompare(a.takenAt) || a.id.localeCompare(b.id),
   );
@@ -44,7 +48,7 @@ function findLatestSitting(readings: readonly Reading[]): readonly Reading[] {
     (each) =>
       Date.parse(each.takenAt) >= since &&
       each.state === latest.state &&
-      each.posture === latest.posture,
+      findPosture(each, measure) === findPosture(latest, measure),
   );
 }
 
@@ -62,6 +66,7 @@ export function calcMeasureValue(
 ): MeasureValue | null {
   const sitting = findLatestSitting(
     readings.filter((each) => each.measure === measure && each.side === side),
+    measure,
   );
   const latest = sitting[0];
   if (latest === undefined) return null;
@@ -75,7 +80,7 @@ export function calcMeasureValue(
     spread: sorted.at(-1)! - sorted[0]!,
     takenAt: latest.takenAt,
     state: latest.state,
-    posture: latest.posture,
+    posture: findPosture(latest, measure),
   };
 }
 

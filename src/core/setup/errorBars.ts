@@ -143,7 +143,8 @@ export function calcErrorBars(plan: Plan): ErrorBars | null {
   for (const use of findUncertain(plan)) {
     const { measure, side, error, value } = use;
     // A limit may cut in on one side only; a length has none, and one solve tells its slope.
-    const moved = LIMITS[measure] === undefined ? [value + error] : [value + error, value - error];
+    const isLength = getProtocol(measure).unit === 'cm';
+    const moved = isLength ? [value + error] : [value + error, value - error];
     const both = moved.map((each) => solveWith(plan, replaceValue(plan.numbers.set, use, each)));
     const moves = new Map<SettingId | 'depth', number>();
     for (const [id, at] of base.values) {

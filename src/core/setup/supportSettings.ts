@@ -13,9 +13,9 @@ import { calcLoop, calcStrapToOwn } from './strap.ts';
 import { negate, plain, term } from './working.ts';
 
 /** A seat carries the thigh at its middle. Our choice. */
-const SEAT_SHARE = 0.5;
+export const SEAT_SHARE = 0.5;
 /** A loop lies this far below the hip on the front thigh, as a share of it. Our choice. */
-const LOOP_SHARE = 0.12;
+export const LOOP_SHARE = 0.12;
 /** A strap between the hands, to begin the trial with, cm. Common practice, no source. */
 const BIND_STRAP_CM = 60;
 /** A back at a wall keeps its standing foot at least this far from it, cm. Common practice, no source. */

@@ -7,15 +7,15 @@ import { calcMeasureSet, sidesOf } from '../../core/measures/measureSet.ts';
 import { findTapeForm, type TapeBody } from '../../core/measures/tapeForms.ts';
 import { cmFromMetres } from '../../core/units/brands.ts';
 import { judgeMeasuring } from '../../core/cautions/measuring.ts';
-import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
-import { SIDES, type Protocol, type Side } from '../../core/measures/protocol.ts';
+import type { Protocol, Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/words.ts';
+import { InstrumentChoice, StateChoice } from './HowTaken.tsx';
 import { ReadingField } from './ReadingField.tsx';
 import { TapeReading } from './TapeReading.tsx';
+import { SidesLine, ValueLine } from './ValueLine.tsx';
 
 const READINGS_WISHED = 2;
 const SITTING_MS = 6 * 3_600_000;
@@ -103,51 +103,6 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
         </p>
       </div>
     </section>
-  );
-}
-
-/** Cold or warmed up: asked once a round and kept with each range. */
-function StateChoice() {
-  const [query, setQuery] = useQuery();
-  const state = query.get('state') === 'warm' ? 'warm' : 'cold';
-  const other = state === 'cold' ? 'warm' : 'cold';
-  return (
-    <>
-      Ranges are taken{' '}
-      <button
-        type="button"
-        className="word-button"
-        onClick={() => {
-          setQuery({ state: other });
-        }}
-      >
-        {state === 'cold' ? 'cold' : 'warmed up'}
-        <span className="sr-only">, change to {other === 'cold' ? 'cold' : 'warmed up'}</span>
-      </button>
-    </>
-  );
-}
-
-/** By the protocol's first instrument, typed as an angle, or by tape with the trigonometry done. */
-function InstrumentChoice({ protocol }: { protocol: Protocol }) {
-  const [query, setQuery] = useQuery();
-  const byTape = query.get('by') === 'tape';
-  const other = protocol.instruments.find((each) => each !== 'tape') ?? 'goniometer';
-  return (
-    <>
-      {' '}
-      and read by{' '}
-      <button
-        type="button"
-        className="word-button"
-        onClick={() => {
-          setQuery({ by: byTape ? null : 'tape' });
-        }}
-      >
-        {byTape ? 'tape' : other}
-        <span className="sr-only">, change to {byTape ? other : 'tape'}</span>
-      </button>
-    </>
   );
 }
 
@@ -263,71 +218,4 @@ function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
 function asksForThird(record: PersonRecord, measure: MeasureId, side: Side | null): boolean {
   const value = calcMeasureValue(record.readings, measure, side);
   return value !== null && findThirdReadingNote(value) !== null;
-}
-
-/** What has changed, told apart from what measuring alone would show. */
-function sayChange(
-  { difference, smallestReal, verdict }: Comparison,
-  write: (value: number) => string,
-): string {
-  if (verdict === 'other-state') return 'not compared: cold and warm differ by themselves';
-  const signed = `${difference < 0 ? '−' : '+'} ${write(Math.abs(difference))}`;
-  return verdict === 'real'
-    ? `${signed}, more than the ${write(smallestReal)} of measuring error`
-    : `${signed}, inside the ${write(smallestReal)} of measuring error`;
-}
-
-/** Left against right, against their own error. */
-function SidesLine({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
-  const unit = useUnit();
-  const [left, right] = SIDES.map((side) => calcMeasureValue(record.readings, measure, side));
-  if (!left || !right) return null;
-  const { difference, smallestReal, verdict } = compareValues(left, right);
-  if (verdict === 'other-state') return null;
-  const write = (each: number): string => writeValue(each, getProtocol(measure).unit, unit);
-  const apart = write(Math.round(Math.abs(difference) * 10) / 10);
-  const error = write(Math.round(smallestReal * 10) / 10);
-  return (
-    <p className="sides-line">
-      {verdict === 'noise'
-        ? `No clear difference between left and right: ${apart}, and measuring alone gives up to ${error}.`
-        : `The ${difference < 0 ? 'left' : 'right'} has ${apart} less, more than the ${error} of measuring error.`}
-    </p>
-  );
-}
-
-interface ValueLineProps {
-  record: PersonRecord;
-  measure: MeasureId;
-  side: Side | null;
-  before: readonly Reading[];
-}
-
-/** What the readings come to, with spread and error, and what it was before. */
-function ValueLine({ record, measure, side, before }: ValueLineProps) {
-  const unit = useUnit();
-  const protocol = getProtocol(measure);
-  const value = calcMeasureValue(record.readings, measure, side);
-  const earlier = calcMeasureValue(before, measure, side);
-  if (value === null) return <p className="quiet value-line">no reading yet</p>;
-  const third = findThirdReadingNote(value);
-  const write = (each: number): string => writeValue(each, protocol.unit, unit);
-  const isOld = earlier?.takenAt === value.takenAt;
-  return (
-    <div className="value-line" aria-live="polite">
-      <p>
-        <span className={isOld ? 'value quiet' : 'value'}>{write(value.value)}</span> ±{' '}
-        {write(value.error)}
-        {value.readingIds.length > 1 && `, spread ${write(value.spread)}`}
-        {isOld && <span className="quiet">, {writeDate(value.takenAt)}</span>}
-      </p>
-      {third !== null && !isOld && <p className="caution">{`${third.message} ${third.hint}`}</p>}
-      {earlier !== null && !isOld && (
-        <p className="quiet">
-          before: {write(earlier.value)}, {writeDate(earlier.takenAt)};{' '}
-          {sayChange(compareValues(value, earlier), write)}
-        </p>
-      )}
-    </div>
-  );
 }

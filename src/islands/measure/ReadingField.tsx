@@ -72,7 +72,7 @@ export function ReadingField(props: ReadingFieldProps) {
       unit: protocol.unit,
       raw: { typed: text.trim() },
       instrument: protocol.instruments[0] ?? 'other',
-      posture: null,
+      posture: protocol.posture,
       state: reading?.state ?? state,
       takenAt: reading?.takenAt ?? new Date().toISOString(),
       note: '',

@@ -78,7 +78,7 @@ export function TapeReading(props: TapeReadingProps) {
       unit: protocol.unit,
       raw: { tape: given, working: answer.value.working },
       instrument: 'tape',
-      posture: null,
+      posture: protocol.posture,
       state: reading?.state ?? state,
       takenAt: reading?.takenAt ?? new Date().toISOString(),
       note: '',

@@ -33,7 +33,7 @@ describe('one value against another', () => {
   it('is no comparison between cold and warm, or between two postures', () => {
     expect(compareValues(value(90, { state: 'warm' }), value(60)).verdict).toBe('other-state');
     const seated = value(90, { posture: 'seated' });
-    expect(compareValues(seated, value(60)).verdict).toBe('other-state');
+    expect(compareValues(seated, value(60)).verdict).toBe('other-posture');
   });
 
   /** simple-statistics, a general-purpose library, on made-up days without change. */

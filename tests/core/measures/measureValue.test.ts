@@ -55,6 +55,14 @@ describe('readings into a value', () => {
     expect(valueOf(before, raise(60), raise(62))?.value).toBe(61);
   });
 
+  it('pools one posture only; where none was noted, the protocol’s own was meant', () => {
+    const later = { takenAt: '2026-11-02T09:20:00Z' };
+    const lying = raise(64, { ...later, posture: 'lying on the back' });
+    expect(valueOf(raise(60), lying)!.value).toBe(62);
+    const seated = raise(64, { ...later, posture: 'seated' });
+    expect(valueOf(raise(60), seated)!.value).toBe(64);
+  });
+
   it('never pools cold with warm', () => {
     const warm = raise(70, { state: 'warm', takenAt: '2026-11-02T09:40:00Z' });
     const value = valueOf(raise(60), warm)!;

@@ -1,4 +1,5 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
+import { highLunge } from './highLunge.ts';
 import { STACKED_KNEE, STRAIGHT_AHEAD } from './schools.ts';
 
 /** What every level keeps: a stacked knee, and a pelvis that turns and drops a little at most. */
@@ -22,16 +23,7 @@ const HEEL_UP = {
   straightLegs: ['back'],
   backHeelLift: { from: 30, to: 65, start: 50 },
   supports: [],
-  needs: [
-    'hip-flexion',
-    'straight-leg-raise',
-    'hip-extension',
-    'hip-abduction',
-    'hip-external-rotation',
-    'hip-internal-rotation',
-    'ankle-dorsiflexion-straight',
-    'trunk-rotation',
-  ],
+  needs: [...highLunge.needs, 'trunk-rotation'],
 } as const;
 
 const HEEL_UP_STARTS: PoseDefinition['starts'] = [

@@ -1,0 +1,76 @@
+import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
+import { calcMeasureValue, findThirdReadingNote } from '../../core/measures/measureValue.ts';
+import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
+import { SIDES, type Side } from '../../core/measures/protocol.ts';
+import type { Reading } from '../../core/measures/reading.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate, writeValue } from '../shared/words.ts';
+
+/** What has changed, told apart from what measuring alone would show. */
+function sayChange(
+  { difference, smallestReal, verdict }: Comparison,
+  write: (value: number) => string,
+): string {
+  if (verdict === 'other-state') return 'not compared: cold and warm differ by themselves';
+  if (verdict === 'other-posture') return 'not compared: it was taken in another posture';
+  const signed = `${difference < 0 ? '−' : '+'} ${write(Math.abs(difference))}`;
+  return verdict === 'real'
+    ? `${signed}, more than the ${write(smallestReal)} of measuring error`
+    : `${signed}, inside the ${write(smallestReal)} of measuring error`;
+}
+
+/** Left against right, against their own error. */
+export function SidesLine({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
+  const unit = useUnit();
+  const [left, right] = SIDES.map((side) => calcMeasureValue(record.readings, measure, side));
+  if (!left || !right) return null;
+  const { difference, smallestReal, verdict } = compareValues(left, right);
+  if (verdict !== 'real' && verdict !== 'noise') return null;
+  const write = (each: number): string => writeValue(each, getProtocol(measure).unit, unit);
+  const apart = write(Math.round(Math.abs(difference) * 10) / 10);
+  const error = write(Math.round(smallestReal * 10) / 10);
+  return (
+    <p className="sides-line">
+      {verdict === 'noise'
+        ? `No clear difference between left and right: ${apart}, and measuring alone gives up to ${error}.`
+        : `The ${difference < 0 ? 'left' : 'right'} has ${apart} less, more than the ${error} of measuring error.`}
+    </p>
+  );
+}
+
+interface ValueLineProps {
+  record: PersonRecord;
+  measure: MeasureId;
+  side: Side | null;
+  before: readonly Reading[];
+}
+
+/** What the readings come to, with spread and error, and what it was before. */
+export function ValueLine({ record, measure, side, before }: ValueLineProps) {
+  const unit = useUnit();
+  const protocol = getProtocol(measure);
+  const value = calcMeasureValue(record.readings, measure, side);
+  const earlier = calcMeasureValue(before, measure, side);
+  if (value === null) return <p className="quiet value-line">no reading yet</p>;
+  const third = findThirdReadingNote(value);
+  const write = (each: number): string => writeValue(each, protocol.unit, unit);
+  const isOld = earlier?.takenAt === value.takenAt;
+  return (
+    <div className="value-line" aria-live="polite">
+      <p>
+        <span className={isOld ? 'value quiet' : 'value'}>{write(value.value)}</span> ±{' '}
+        {write(value.error)}
+        {value.readingIds.length > 1 && `, spread ${write(value.spread)}`}
+        {isOld && <span className="quiet">, {writeDate(value.takenAt)}</span>}
+      </p>
+      {third !== null && !isOld && <p className="caution">{`${third.message} ${third.hint}`}</p>}
+      {earlier !== null && !isOld && (
+        <p className="quiet">
+          before: {write(earlier.value)}, {writeDate(earlier.takenAt)};{' '}
+          {sayChange(compareValues(value, earlier), write)}
+        </p>
+      )}
+    </div>
+  );
+}
