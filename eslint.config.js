@@ -14,6 +14,7 @@ const CORE_ROOMS = [
   'units',
   'geometry',
   'measures',
+  'instruments',
   'person',
   'rules',
   'body',

@@ -33,7 +33,12 @@ const HEADERS = {
   'Cross-Origin-Opener-Policy': 'same-origin',
 };
 
-const compress = compression();
+const compress = compression({
+  // A stream of events has to leave as it comes.
+  filter: (request, response) =>
+    !String(response.getHeader('Content-Type')).startsWith('text/event-stream') &&
+    compression.filter(request, response),
+});
 
 function answer(request, response) {
   for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);

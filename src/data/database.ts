@@ -1,11 +1,11 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Reading } from '../core/measures/reading.ts';
-import type { Person } from '../core/person/person.ts';
+import { completePerson, type Person } from '../core/person/person.ts';
 
 /** One person as kept in the browser. */
 export interface PersonRow {
   readonly id: string;
-  readonly person: Person;
+  person: Person;
   /** Top-level fields of an imported file that we do not know; they go out again. */
   readonly extra: Readonly<Record<string, unknown>>;
   readonly updatedAt: string;
@@ -38,6 +38,15 @@ function open(): StillwaterDatabase {
     readings: '[personId+id], personId',
     settings: 'key',
   });
+  // People stored before intake, history and tests not done were kept get them empty.
+  database.version(2).upgrade((transaction) =>
+    transaction
+      .table<PersonRow>('people')
+      .toCollection()
+      .modify((row) => {
+        row.person = completePerson(row.person);
+      }),
+  );
   return database;
 }
 

@@ -1,6 +1,7 @@
 import type { PersonFile } from '../core/formats/personFile.ts';
 import type { Reading } from '../core/measures/reading.ts';
-import type { Person, PersonRecord } from '../core/person/person.ts';
+import { findChanges } from '../core/person/history.ts';
+import { completePerson, type Person, type PersonRecord } from '../core/person/person.ts';
 import { db, type PersonRow, type ReadingRow } from './database.ts';
 
 const now = (): string => new Date().toISOString();
@@ -27,23 +28,27 @@ export async function loadRecord(id: string): Promise<PersonRecord | null> {
 
 export async function addPerson(name: string): Promise<string> {
   const id = crypto.randomUUID();
-  const person: Person = {
-    id,
-    name,
-    birthYear: null,
-    sexForReference: null,
-    bodyMassKg: null,
-    experience: 'new',
-    cautions: [],
-    notes: '',
-    cautionsAskedAt: null,
-  };
+  const person = completePerson({ id, name, experience: 'new' });
   await db.people.add({ id, person, extra: {}, updatedAt: now(), deletedAt: null });
   return id;
 }
 
-export async function savePerson(person: Person): Promise<void> {
-  await db.people.update(person.id, { person, updatedAt: now() });
+/**
+ * Changes what is stored of a person, whatever has been stored meanwhile. What changed of
+ * their answers goes into their history.
+ */
+export async function changePerson(
+  id: string,
+  change: (person: Person) => Partial<Person>,
+): Promise<void> {
+  await db.transaction('rw', db.people, async () => {
+    const row = await db.people.get(id);
+    if (row === undefined) return;
+    const at = now();
+    const person = { ...row.person, ...change(row.person) };
+    const history = [...person.history, ...findChanges(row.person, person, at)];
+    await db.people.update(id, { person: { ...person, history }, updatedAt: at });
+  });
 }
 
 /** Removes a person in a way that can be undone. */

@@ -9,7 +9,7 @@ import {
   planImport,
   removePerson,
   restorePerson,
-  savePerson,
+  changePerson,
 } from '../../src/data/people.ts';
 import { findLatestReading, removeReading, saveReading } from '../../src/data/readings.ts';
 import { getUnit, setUnit } from '../../src/data/settings.ts';
@@ -35,7 +35,7 @@ describe('people in the browser', () => {
   it('are added, saved and loaded', async () => {
     const id = await addPerson('Ada Marsh');
     const record = await loadRecord(id);
-    await savePerson({ ...record!.person, experience: 'seasoned' });
+    await changePerson(record!.person.id, () => ({ experience: 'seasoned' }));
     expect((await loadRecord(id))?.person).toMatchObject({
       name: 'Ada Marsh',
       experience: 'seasoned',

@@ -1,7 +1,7 @@
 import { PROTOCOLS, type MeasureId } from '../../src/core/measures/protocols/index.ts';
 import type { Side } from '../../src/core/measures/protocol.ts';
 import type { Reading } from '../../src/core/measures/reading.ts';
-import type { Person, PersonRecord } from '../../src/core/person/person.ts';
+import { EMPTY_INTAKE, type Person, type PersonRecord } from '../../src/core/person/person.ts';
 import type { HouseRules } from '../../src/core/rules/houseRules.ts';
 
 /** A value for both sides, or one each. */
@@ -88,6 +88,9 @@ export const PERSON: Person = {
   experience: 'steady',
   cautions: [],
   notes: '',
+  intake: EMPTY_INTAKE,
+  history: [],
+  notDone: [],
   cautionsAskedAt: null,
 };
 

@@ -4,6 +4,9 @@ import type { SetUp } from '../setup/setUp.ts';
 import type { Point, Shape } from './shapes.ts';
 import { depthOf, toElevation, type View } from './view.ts';
 
+/** What a figure is drawn from: its joint centres, and what a hand leans on. */
+export type Drawn = Pick<SetUp, 'landmarks' | 'side' | 'settings'>;
+
 /** A ball of flesh round a point of the skeleton, cm. */
 interface Ball {
   readonly at: Vec3;
@@ -37,7 +40,7 @@ function circlePoints(view: View, { at, radius }: Ball): Point[] {
 const hangsDown = (shoulder: Vec3, hand: Vec3): boolean =>
   shoulder[2] - hand[2] > Math.abs(shoulder[0] - hand[0]);
 
-function buildParts(setUp: SetUp): Part[] {
+function buildParts(setUp: Drawn): Part[] {
   const mark = (name: string): Vec3 => setUp.landmarks[name]!;
   const pelvis = mark('pelvisCentre');
   const chest = mark('chestCentre');
@@ -145,7 +148,7 @@ function hullsOf(view: View, part: Part): Point[][] {
  * sees as one silhouette melt into the middle layer; a limb behind it is paler, and an
  * arm that hangs keeps its own outline before it.
  */
-function findLayer(view: View, setUp: SetUp, part: Part, isOpen: boolean): string {
+function findLayer(view: View, setUp: Drawn, part: Part, isOpen: boolean): string {
   const middle = depthOf(view, setUp.landmarks.pelvisCentre!);
   const behind = depthOfPart(view, part) < middle;
   if (part.body === 'trunk') return 'middle';
@@ -167,7 +170,7 @@ const LAYERS = ['far-leg', 'far-arm', 'middle', 'near-arm'] as const;
  *
  * @param isOpen whether the view looks at the chest, so that both legs lie side by side
  */
-export function drawFigure(view: View, setUp: SetUp, isOpen: boolean): Shape[] {
+export function drawFigure(view: View, setUp: Drawn, isOpen: boolean): Shape[] {
   const parts = buildParts(setUp);
   return LAYERS.flatMap((layer) => {
     const hulls = parts

@@ -8,7 +8,7 @@ import type { Point } from './shapes.ts';
  * that the chest faces, closed ones from the front leg's side.
  */
 export interface View {
-  readonly axis: 'side' | 'front';
+  readonly axis: 'side' | 'front' | 'above';
   /** +1 = from the mat's left edge, −1 = from its right edge. */
   readonly from: 1 | -1;
   readonly words: string;
@@ -38,13 +38,16 @@ export const FRONT_VIEW: View = {
   words: 'seen from the front edge of the mat',
 };
 
-/** A point of the body as seen from the side or the front; the floor is y = 0. */
+/**
+ * A point of the body as seen from the side or the front, the floor at y = 0, or from
+ * above, forward up the page.
+ */
 export const toElevation = ({ axis, from }: View, [x, y, z]: LandmarkCm): Point =>
-  axis === 'front' ? [y, -z] : [-x * from, -z];
+  axis === 'front' ? [y, -z] : axis === 'above' ? [-y, -x] : [-x * from, -z];
 
 /** Distance toward the viewer, for what covers what. */
-export const depthOf = ({ axis, from }: View, [x, y]: LandmarkCm): number =>
-  axis === 'front' ? x : y * from;
+export const depthOf = ({ axis, from }: View, [x, y, z]: LandmarkCm): number =>
+  axis === 'front' ? x : axis === 'above' ? z : y * from;
 
 /** A point of the mat as seen from above, the viewer's edge at the bottom. */
 export const toPlan = ({ from }: View, x: number, y: number): Point => [-x * from, y * from];

@@ -1,7 +1,7 @@
 import personSchema from '../../../docs/formats/person.schema.json' with { type: 'json' };
 import { checkReading } from '../measures/checkReading.ts';
 import type { Reading } from '../measures/reading.ts';
-import type { CautionEntry, Person, PersonRecord } from '../person/person.ts';
+import { completePerson, type PersonRecord } from '../person/person.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { joiFromSchema } from './joiFromSchema.ts';
 import { findShapeProblems } from './validate.ts';
@@ -17,24 +17,13 @@ export interface PersonFile extends PersonRecord {
 
 const schema = joiFromSchema(personSchema);
 
-const CAUTION_DEFAULTS = { side: null, since: null, clearedBy: null, clearedAt: null, note: '' };
-const PERSON_DEFAULTS = {
-  birthYear: null,
-  sexForReference: null,
-  bodyMassKg: null,
-  cautions: [],
-  notes: '',
-  cautionsAskedAt: null,
-};
 const READING_DEFAULTS = { raw: null, instrument: 'other', posture: null, state: null, note: '' };
 
 /** Fills in what a file may leave out. The shape has been checked. */
 function complete(file: PersonFile): PersonFile {
-  const person: Person = { ...PERSON_DEFAULTS, ...file.person };
-  const cautions = person.cautions.map((each): CautionEntry => ({ ...CAUTION_DEFAULTS, ...each }));
   return {
     ...file,
-    person: { ...person, cautions },
+    person: completePerson(file.person),
     readings: file.readings.map((each): Reading => ({ ...READING_DEFAULTS, ...each })),
   };
 }

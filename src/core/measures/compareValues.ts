@@ -7,8 +7,11 @@ export interface Comparison {
   readonly difference: number;
   /** A smaller difference is what repeats of nothing show, too. */
   readonly smallestReal: number;
-  /** Cold against warm, or one posture against another, is no comparison at all. */
-  readonly verdict: 'real' | 'noise' | 'other-state' | 'other-posture';
+  /**
+   * Cold against warm, one posture against another, or one measurer against another, is no
+   * comparison at all.
+   */
+  readonly verdict: 'real' | 'noise' | 'other-state' | 'other-posture' | 'other-measurer';
 }
 
 export function compareValues(value: MeasureValue, other: MeasureValue): Comparison {
@@ -17,6 +20,9 @@ export function compareValues(value: MeasureValue, other: MeasureValue): Compari
   if (value.state !== other.state) return { difference, smallestReal, verdict: 'other-state' };
   if (value.posture !== other.posture) {
     return { difference, smallestReal, verdict: 'other-posture' };
+  }
+  if (value.takenBy !== null && other.takenBy !== null && value.takenBy !== other.takenBy) {
+    return { difference, smallestReal, verdict: 'other-measurer' };
   }
   return {
     difference,

@@ -1,8 +1,10 @@
 import { problem, type Problem } from '../problems/problem.ts';
 import { getProtocol, type MeasureId } from './protocols/index.ts';
 import type { Side } from './protocol.ts';
+import { calcOwnWithin, type OwnWithin, type WithinTerm } from './ownWithin.ts';
 import type { Reading } from './reading.ts';
 import { calcStandardError, SPREAD_ASKING_FOR_THIRD } from './readingErrors.ts';
+import { findPosture, splitSittings } from './sittings.ts';
 
 /** A measure's value with its error, in the protocol's unit (cm, degrees, seconds). */
 export interface MeasureValue {
@@ -11,16 +13,15 @@ export interface MeasureValue {
   readonly value: number;
   /** One standard error. */
   readonly error: number;
+  /** The term for repeats of one sitting that went into the error. */
+  readonly within: WithinTerm;
   readonly readingIds: readonly string[];
   readonly spread: number;
   readonly takenAt: string;
   readonly state: Reading['state'];
   readonly posture: Reading['posture'];
+  readonly takenBy: string | null;
 }
-
-/** Readings of one measure that are further apart belong to different sittings. Our choice. */
-const SITTING_HOURS = 6;
-const MS_PER_HOUR = 3_600_000;
 
 const median = (sorted: readonly number[]): number => {
   const middle = sorted.length / 2;
@@ -29,58 +30,40 @@ const median = (sorted: readonly number[]): number => {
     : (sorted[middle - 1]! + sorted[middle]!) / 2;
 };
 
-/** Where no posture was noted, the protocol's own was meant. */
-const findPosture = ({ posture }: Reading, measure: MeasureId): string =>
-  posture ?? getProtocol(measure).posture;
-
-/**
- * The readings of the latest sitting that may be pooled: the same state and
- * posture as the latest of them. Cold and warm are never pooled.
- */
-function findLatestSitting(readings: readonly Reading[], measure: MeasureId): readonly Reading[] {
-  const newestFirst = [...readings].sort(
-    (a, b) => b.takenAt.localeCompare(a.takenAt) || a.id.localeCompare(b.id),
-  );
-  const latest = newestFirst[0];
-  if (latest === undefined) return [];
-  const since = Date.parse(latest.takenAt) - SITTING_HOURS * MS_PER_HOUR;
-  return newestFirst.filter(
-    (each) =>
-      Date.parse(each.takenAt) >= since &&
-      each.state === latest.state &&
-      findPosture(each, measure) === findPosture(latest, measure),
-  );
-}
-
 /**
  * Turns readings of one measure and side into a value: the mean of two, the
  * median of three or more, of the latest sitting only.
  *
- * @param readings any readings; others than this measure and side are passed over
+ * @param readings any readings of one person; those set aside are passed over
+ * @param own how the person's repeats scatter, when it is known already
  * @returns null when there is none
  */
 export function calcMeasureValue(
   readings: readonly Reading[],
   measure: MeasureId,
   side: Side | null,
+  own: OwnWithin = calcOwnWithin(readings),
 ): MeasureValue | null {
-  const sitting = findLatestSitting(
+  const [sitting] = splitSittings(
     readings.filter((each) => each.measure === measure && each.side === side),
-    measure,
   );
-  const latest = sitting[0];
-  if (latest === undefined) return null;
+  const latest = sitting?.[0];
+  if (sitting === undefined || latest === undefined) return null;
   const sorted = sitting.map((each) => each.value).sort((a, b) => a - b);
+  const { errorKind } = getProtocol(measure);
+  const within = own[errorKind];
   return {
     measure,
     side,
     value: median(sorted),
-    error: calcStandardError(getProtocol(measure).errorKind, sorted.length),
+    error: calcStandardError(errorKind, sorted.length, within.within),
+    within,
     readingIds: sitting.map((each) => each.id),
     spread: sorted.at(-1)! - sorted[0]!,
     takenAt: latest.takenAt,
     state: latest.state,
-    posture: findPosture(latest, measure),
+    posture: findPosture(latest),
+    takenBy: latest.takenBy ?? null,
   };
 }
 

@@ -1,3 +1,5 @@
+import type { Demonstration } from './demonstration.ts';
+
 export type Side = 'left' | 'right';
 export const SIDES: readonly Side[] = ['left', 'right'];
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
@@ -29,4 +31,5 @@ export interface Protocol {
   readonly spoils: string;
   readonly caution: string;
   readonly feeds: string;
+  readonly demonstration: Demonstration;
 }

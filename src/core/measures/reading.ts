@@ -1,5 +1,19 @@
 import type { Side, Unit } from './protocol.ts';
 
+/** Why a reading no longer counts; it is kept. */
+interface SetAside {
+  readonly reason: string;
+  readonly at: string;
+}
+
+/** What a reading said before it was put right. */
+interface Correction {
+  /** Its very first value, in its own unit. */
+  readonly from: number;
+  readonly reason: string;
+  readonly at: string;
+}
+
 /** One reading, exactly as it stands in a person file (centimetres, degrees, seconds). */
 export interface Reading {
   readonly id: string;
@@ -13,4 +27,24 @@ export interface Reading {
   readonly state: 'cold' | 'warm' | null;
   readonly takenAt: string;
   readonly note: string;
+  /** Who measured; absent or null = not said. */
+  readonly takenBy?: string | null;
+  readonly setAside?: SetAside | null;
+  readonly corrected?: Correction | null;
+}
+
+export const isCounted = ({ setAside }: Reading): boolean => setAside == null;
+
+/** A reading with a new value; its first one is kept. */
+export function correctReading(
+  reading: Reading,
+  value: number,
+  reason: string,
+  at: string,
+): Reading {
+  const from = reading.corrected?.from ?? reading.value;
+  const { corrected, ...plain } = reading;
+  return value === from
+    ? { ...plain, value }
+    : { ...plain, value, corrected: { from, reason, at } };
 }

@@ -1,6 +1,6 @@
 import type { ErrorKind } from './protocol.ts';
 
-interface ErrorTerms {
+export interface ErrorTerms {
   /** Differs from day to day and does not shrink with repeats. */
   readonly between: number;
   /** Differs within a sitting and shrinks with repeats. */
@@ -8,7 +8,7 @@ interface ErrorTerms {
 }
 
 /** Default error terms in the measure's own unit. Our choice, listed in docs/numbers.md. */
-const ERROR_TERMS: Readonly<Record<ErrorKind, ErrorTerms>> = {
+export const ERROR_TERMS: Readonly<Record<ErrorKind, ErrorTerms>> = {
   range: { between: 2.0, within: 2.5 },
   ankle: { between: 1.5, within: 1.5 },
   length: { between: 0.3, within: 0.3 },
@@ -28,6 +28,10 @@ export const SPREAD_ASKING_FOR_THIRD: Readonly<Record<ErrorKind, number>> = {
 /** The median of three readings is worth 2.2 averaged ones. Our choice. */
 const MEDIAN_WORTH_OF_THREE = 2.2;
 
+/** How many averaged readings a value of `count` of them is worth. */
+export const calcWorth = (count: number): number =>
+  count >= 3 ? (MEDIAN_WORTH_OF_THREE * count) / 3 : count;
+
 /** Two values differ really when they are further apart than 95 of 100 repeats would be. */
 const NINETY_FIVE = 1.96;
 
@@ -45,11 +49,14 @@ export const calcSmallestRealChange = (error: number, otherError: number): numbe
  * √(between² + within² / n), the median of n ≥ 3 counting as 2.2 · n / 3.
  *
  * @param count readings, at least 1
+ * @param within the person's own term; see ownWithin.ts
  * @returns in the measure's own unit
  * @example calcStandardError('range', 1) // √(4 + 6.25) = 3.2°
  */
-export function calcStandardError(kind: ErrorKind, count: number): number {
-  const { between, within } = ERROR_TERMS[kind];
-  const worth = count >= 3 ? (MEDIAN_WORTH_OF_THREE * count) / 3 : count;
-  return Math.sqrt(between ** 2 + within ** 2 / worth);
+export function calcStandardError(
+  kind: ErrorKind,
+  count: number,
+  within = ERROR_TERMS[kind].within,
+): number {
+  return Math.sqrt(ERROR_TERMS[kind].between ** 2 + within ** 2 / calcWorth(count));
 }

@@ -1,3 +1,4 @@
+import type { Side } from '../measures/protocol.ts';
 import type { Reading } from '../measures/reading.ts';
 
 export type Experience = 'new' | 'steady' | 'seasoned';
@@ -13,6 +14,47 @@ export interface CautionEntry {
   readonly note: string;
 }
 
+/** What is asked at the first meeting. Every answer may be left out. */
+export interface Intake {
+  /** When the person agreed that what is measured is kept; null = not asked, or declined. */
+  readonly consentToData: string | null;
+  readonly consentToPictures: string | null;
+  /** Who is present for someone under 18; empty = nobody named. */
+  readonly guardian: string;
+  readonly hurts: string;
+  readonly operations: string;
+  readonly wishes: string;
+}
+
+export const EMPTY_INTAKE: Intake = {
+  consentToData: null,
+  consentToPictures: null,
+  guardian: '',
+  hurts: '',
+  operations: '',
+  wishes: '',
+};
+
+/** One answer that has changed, so that a colleague can see what was known when. */
+export interface Change {
+  readonly at: string;
+  /** The field's name, or `caution` and its id: `caution knee-pain`. */
+  readonly field: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+export type NotDoneReason = 'declined' | 'not-allowed' | 'pain' | 'nerve-sign' | 'other';
+
+/** A test that was not taken, and why. A later reading answers it. */
+export interface NotDone {
+  readonly measure: string;
+  readonly side: Side | null;
+  readonly reason: NotDoneReason;
+  readonly at: string;
+  readonly note: string;
+}
+
 export interface Person {
   readonly id: string;
   readonly name: string;
@@ -22,10 +64,49 @@ export interface Person {
   readonly bodyMassKg: number | null;
   readonly experience: Experience;
   readonly cautions: readonly CautionEntry[];
+  /** Private: never printed on what a student takes home. */
   readonly notes: string;
+  readonly intake: Intake;
+  /** Oldest first. */
+  readonly history: readonly Change[];
+  readonly notDone: readonly NotDone[];
   /** When the stop signs were last asked; null = not yet. */
   readonly cautionsAskedAt: string | null;
 }
+
+const ADULT_AGE = 18;
+
+/** Whether someone is under 18 as far as the year of birth tells. */
+export const isMinor = ({ birthYear }: Person, now: string): boolean =>
+  birthYear !== null && Number(now.slice(0, 4)) - birthYear < ADULT_AGE;
+
+const PERSON_DEFAULTS = {
+  birthYear: null,
+  sexForReference: null,
+  bodyMassKg: null,
+  cautions: [],
+  notes: '',
+  history: [],
+  notDone: [],
+  cautionsAskedAt: null,
+};
+const CAUTION_DEFAULTS = { side: null, since: null, clearedBy: null, clearedAt: null, note: '' };
+const NOT_DONE_DEFAULTS = { side: null, note: '' };
+
+/** A person as a file may leave them, with what was left out filled in. */
+export function completePerson(given: PersonGiven): Person {
+  const person = { ...PERSON_DEFAULTS, ...given };
+  return {
+    ...person,
+    intake: { ...EMPTY_INTAKE, ...given.intake },
+    cautions: person.cautions.map((each) => ({ ...CAUTION_DEFAULTS, ...each })),
+    notDone: person.notDone.map((each) => ({ ...NOT_DONE_DEFAULTS, ...each })),
+  };
+}
+
+/** What a person file must hold of a person; the rest may be left out. */
+export type PersonGiven = Pick<Person, 'id' | 'name' | 'experience'> &
+  Partial<Omit<Person, 'intake'>> & { readonly intake?: Partial<Intake> };
 
 /** Everything a set-up is computed from. */
 export interface PersonRecord {

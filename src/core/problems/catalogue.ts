@@ -41,6 +41,21 @@ const entries = {
     message: '{path}: {value} {unit} is unusual for {measure}.',
     hint: 'Most people lie between {low} and {high}. Keep it if a second reading agrees.',
   },
+  'reading-unlike-own': {
+    severity: 'warning',
+    message: '{measure}{side}: {value}{unit} after {own}{unit}.',
+    hint: 'Check the side and the landmark.{sideGuess} Keep it if a second reading agrees.',
+  },
+  'reading-unlike-other-side': {
+    severity: 'warning',
+    message: '{measure}{side}: {value}{unit}, and the {otherSide} has {other}{unit}.',
+    hint: 'Check the side and the landmark. Keep it if a second reading agrees.',
+  },
+  'sides-swapped': {
+    severity: 'warning',
+    message: '{measure}: left and right look exchanged against last time.',
+    hint: 'Change them over if the sides were mixed up; keep them if they were not.',
+  },
   'side-missing': {
     severity: 'error',
     message: '{path}: {measure} is taken left and right, and no side was given.',

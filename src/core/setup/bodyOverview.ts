@@ -3,7 +3,9 @@ import { sidesOf } from '../measures/measureSet.ts';
 import { calcMeasureValue, type MeasureValue } from '../measures/measureValue.ts';
 import { PROTOCOLS, type MeasureId } from '../measures/protocols/index.ts';
 import { SIDES, type Protocol, type Side } from '../measures/protocol.ts';
+import { calcOwnWithin, type OwnWithin } from '../measures/ownWithin.ts';
 import type { Reading } from '../measures/reading.ts';
+import { splitSittings } from '../measures/sittings.ts';
 import { isStale } from '../measures/staleness.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { POSES } from '../poses/catalogue/index.ts';
@@ -30,21 +32,17 @@ export interface MeasureOverview {
   readonly blocks: readonly string[];
 }
 
-/** Readings of one sitting lie within this of its first one. */
-const SITTING_HOURS = 6;
-const MS_PER_HOUR = 3_600_000;
-
 /** The value of the first sitting; null when nothing was taken after it. */
 function findFirst(
   readings: readonly Reading[],
   measure: MeasureId,
   side: Side | null,
+  own: OwnWithin,
 ): MeasureValue | null {
-  const own = readings.filter((each) => each.measure === measure && each.side === side);
-  const times = own.map((each) => Date.parse(each.takenAt));
-  const until = Math.min(...times) + SITTING_HOURS * MS_PER_HOUR;
-  const early = own.filter((each) => Date.parse(each.takenAt) <= until);
-  return early.length === own.length ? null : calcMeasureValue(early, measure, side);
+  const sittings = splitSittings(
+    readings.filter((each) => each.measure === measure && each.side === side),
+  );
+  return sittings.length < 2 ? null : calcMeasureValue(sittings.at(-1)!, measure, side, own);
 }
 
 /**
@@ -54,11 +52,12 @@ function findFirst(
  * @param now ISO date; the core has no clock
  */
 export function describeBody({ person, readings }: PersonRecord, now: string): MeasureOverview[] {
+  const own = calcOwnWithin(readings);
   return PROTOCOLS.map((protocol): MeasureOverview => {
     const measure = protocol.id as MeasureId;
     const sides = sidesOf(protocol.sided).map((side): SideOverview => {
-      const value = calcMeasureValue(readings, measure, side);
-      const first = value === null ? null : findFirst(readings, measure, side);
+      const value = calcMeasureValue(readings, measure, side, own);
+      const first = value === null ? null : findFirst(readings, measure, side, own);
       return {
         side,
         now: value,

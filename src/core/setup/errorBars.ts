@@ -1,4 +1,4 @@
-import { calcMeasureSet, measureKey, type MeasureSet } from '../measures/measureSet.ts';
+import { measureKey, type MeasureSet } from '../measures/measureSet.ts';
 import type { MeasureValue } from '../measures/measureValue.ts';
 import { calcStandardError } from '../measures/readingErrors.ts';
 import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
@@ -50,11 +50,13 @@ function replaceValue(
     side,
     value,
     error: newError,
+    within: { within: 0, repeats: 0 },
     readingIds: [],
     spread: 0,
     takenAt: takenAt ?? '',
     state: null,
     posture: null,
+    takenBy: null,
   };
   return new Map([...set, [measureKey(measure, side), replaced]]);
 }
@@ -256,12 +258,9 @@ export interface RepeatGain {
  * poses are solved again with the smaller error, and the gains are added up.
  *
  * @param plans of one person
- * @param repeats how many readings there are of a measure and side now
+ * @param set the person's values now, for how many readings each rests on
  */
-export function rankRepeats(
-  plans: readonly Plan[],
-  repeats: (measure: MeasureId, side: Side | null) => number,
-): RepeatGain[] {
+export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain[] {
   const gains = new Map<string, RepeatGain>();
   for (const plan of plans) {
     const bars = calcErrorBars(plan);
@@ -277,13 +276,16 @@ export function rankRepeats(
       );
       if (use?.source !== 'measured') continue;
       const kind = getProtocol(measure).errorKind;
-      const count = repeats(measure, side);
-      const share = calcStandardError(kind, count + 1) / calcStandardError(kind, count);
+      const key = measureKey(measure, side);
+      const value = set.get(key);
+      const count = value?.readingIds.length ?? 1;
+      const within = value?.within.within;
+      const share =
+        calcStandardError(kind, count + 1, within) / calcStandardError(kind, count, within);
       const errorThen = error * share;
       const solved = solveWith(plan, replaceValue(plan.numbers.set, use, use.value, errorThen));
       const others = doubt ** 2 - (moves.get('depth') ?? 0) ** 2;
       const doubtThen = Math.sqrt(others + ((moves.get('depth') ?? 0) * share) ** 2);
-      const key = measureKey(measure, side);
       const known = gains.get(key);
       gains.set(key, {
         measure,
@@ -302,9 +304,3 @@ export function rankRepeats(
 
 const sumOfSquares = (values: readonly number[]): number =>
   values.reduce((sum, each) => sum + each * each, 0);
-
-/** How many readings a value rests on, for {@link rankRepeats}. */
-export function countReadings(plan: Plan): (measure: MeasureId, side: Side | null) => number {
-  const set = calcMeasureSet(plan.request.record.readings);
-  return (measure, side) => Math.max(1, set.get(measureKey(measure, side))?.readingIds.length ?? 1);
-}

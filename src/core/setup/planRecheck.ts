@@ -1,9 +1,10 @@
 import { SIDES, type Side } from '../measures/protocol.ts';
+import { calcMeasureSet } from '../measures/measureSet.ts';
 import type { MeasureId } from '../measures/protocols/index.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
-import { countReadings, rankRepeats, type RepeatGain } from './errorBars.ts';
+import { rankRepeats, type RepeatGain } from './errorBars.ts';
 import { planPose, type Plan } from './planSetUp.ts';
 
 /** One reading to repeat, and what that would gain. */
@@ -40,9 +41,8 @@ export function planRecheck(
       if (planned.kind === 'planned' && planned.answer.found.kind === 'held') plans.push(planned);
     }
   }
-  const [first] = plans;
-  if (first === undefined) return { ok: true, value: [] };
-  const ranked = rankRepeats(plans, countReadings(first)).filter(
+  if (plans.length === 0) return { ok: true, value: [] };
+  const ranked = rankRepeats(plans, calcMeasureSet(record.readings)).filter(
     ({ depthGain, doubtGain }) => depthGain + doubtGain >= LEAST_GAIN,
   );
   return {

@@ -265,7 +265,13 @@ export interface BonyPoints {
 
 export function findBonyPoints(
   figure: Figure,
-  { posture, chest, chestCentre }: Skeleton,
+  {
+    posture,
+    chest,
+    chestCentre,
+  }: Pick<Skeleton, 'chest' | 'chestCentre'> & {
+    readonly posture: Pick<Posture, 'pelvis' | 'pelvisCentre'>;
+  },
 ): BonyPoints {
   const { pelvis, pelvisCentre } = posture;
   const above = HIP_CENTRE.below * figure.hipBoneWidth;

@@ -1,9 +1,53 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { findTapeForm } from '../../core/measures/tapeForms.ts';
+import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import type { Protocol } from '../../core/measures/protocol.ts';
+import type { Reading } from '../../core/measures/reading.ts';
+import { getMeasurer, setMeasurer } from '../../data/settings.ts';
 import { useQuery } from '../shared/useQuery.ts';
 
-/** Cold or warmed up: asked once a round and kept with each range. */
-export function StateChoice() {
+/** By what a reading comes onto the screen. */
+export type Way = 'typed' | 'tape' | 'inclinometer' | 'phone' | 'stopwatch';
+
+/** How the readings of a round are taken: asked once, kept with each. */
+export interface HowTaken {
+  readonly state: Reading['state'];
+  readonly takenBy: string | null;
+}
+
+const useMeasurer = (): string => useLiveQuery(getMeasurer, []) ?? '';
+
+export function useHowTaken(protocol: Protocol): HowTaken {
+  const [query] = useQuery();
+  const measurer = useMeasurer();
+  const state = query.get('state') === 'warm' ? 'warm' : 'cold';
+  return {
+    state: protocol.unit === 'deg' ? state : null,
+    takenBy: measurer === '' ? null : measurer,
+  };
+}
+
+/** The ways this measure can come in, the protocol's usual one first. */
+function findWays({ id, instruments }: Protocol): readonly Way[] {
+  const ways: Way[] = instruments.includes('stopwatch') ? ['stopwatch', 'typed'] : ['typed'];
+  if (findTapeForm(id as MeasureId) !== null) ways.push('tape');
+  if (instruments.includes('inclinometer') || instruments.includes('phone')) {
+    ways.push('inclinometer', 'phone');
+  }
+  return ways;
+}
+
+/** The way in use: what was chosen last, where this measure has it. */
+export function useWay(protocol: Protocol): Way {
+  const [query] = useQuery();
+  const ways = findWays(protocol);
+  return ways.find((each) => each === query.get('by')) ?? ways[0] ?? 'typed';
+}
+
+/** Cold or warmed up, and who measures: asked once a round. */
+export function RoundWords() {
   const [query, setQuery] = useQuery();
+  const measurer = useMeasurer();
   const state = query.get('state') === 'warm' ? 'warm' : 'cold';
   const other = state === 'cold' ? 'warm' : 'cold';
   return (
@@ -18,30 +62,54 @@ export function StateChoice() {
       >
         {state === 'cold' ? 'cold' : 'warmed up'}
         <span className="sr-only">, change to {other === 'cold' ? 'cold' : 'warmed up'}</span>
-      </button>
+      </button>{' '}
+      <label className="in-sentence">
+        by{' '}
+        <input
+          key={measurer}
+          defaultValue={measurer}
+          placeholder="who measures?"
+          autoComplete="off"
+          onBlur={(event) => {
+            void setMeasurer(event.target.value.trim());
+          }}
+        />
+      </label>
     </>
   );
 }
 
-/** By the protocol's first instrument, typed as an angle, or by tape with the trigonometry done. */
-export function InstrumentChoice({ protocol }: { protocol: Protocol }) {
-  const [query, setQuery] = useQuery();
-  const byTape = query.get('by') === 'tape';
-  const other = protocol.instruments.find((each) => each !== 'tape') ?? 'goniometer';
+const WAY_WORDS: Readonly<Record<Way, string>> = {
+  typed: 'typed in',
+  tape: 'by tape, with its sum',
+  inclinometer: 'from the inclinometer',
+  phone: 'from this phone',
+  stopwatch: 'by stopwatch',
+};
+
+/** How the numbers of this measure come in, as part of a sentence. */
+export function WayChoice({ protocol }: { protocol: Protocol }) {
+  const [, setQuery] = useQuery();
+  const way = useWay(protocol);
+  const ways = findWays(protocol);
+  if (ways.length === 1) return null;
   return (
-    <>
-      {' '}
-      and read by{' '}
-      <button
-        type="button"
-        className="word-button"
-        onClick={() => {
-          setQuery({ by: byTape ? null : 'tape' });
+    <label>
+      , {protocol.unit === 's' ? 'timed' : 'read'}{' '}
+      <select
+        className="word-select"
+        aria-label="how the reading comes in"
+        value={way}
+        onChange={(event) => {
+          setQuery({ by: event.target.value });
         }}
       >
-        {byTape ? 'tape' : other}
-        <span className="sr-only">, change to {byTape ? other : 'tape'}</span>
-      </button>
-    </>
+        {ways.map((each) => (
+          <option key={each} value={each}>
+            {WAY_WORDS[each]}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

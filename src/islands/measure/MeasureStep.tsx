@@ -1,24 +1,21 @@
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
-import { calcBody } from '../../core/body/body.ts';
-import { calcMeasureValue, findThirdReadingNote } from '../../core/measures/measureValue.ts';
-import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
-import { calcMeasureSet, sidesOf } from '../../core/measures/measureSet.ts';
-import { findTapeForm, type TapeBody } from '../../core/measures/tapeForms.ts';
-import { cmFromMetres } from '../../core/units/brands.ts';
 import { judgeMeasuring } from '../../core/cautions/measuring.ts';
-import type { Protocol, Side } from '../../core/measures/protocol.ts';
-import type { Reading } from '../../core/measures/reading.ts';
+import { drawDemonstration } from '../../core/drawing/demonstration/drawDemonstration.ts';
+import { findDrawnBody } from '../../core/drawing/demonstration/drawnBody.ts';
+import { sidesOf } from '../../core/measures/measureSet.ts';
+import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
+import type { Protocol } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
-import { useQuery } from '../shared/useQuery.ts';
-import { useUnit } from '../shared/useRecord.ts';
-import { InstrumentChoice, StateChoice } from './HowTaken.tsx';
-import { ReadingField } from './ReadingField.tsx';
-import { TapeReading } from './TapeReading.tsx';
+import { SheetDrawing } from '../shared/SheetDrawing.tsx';
+import { Fields } from './Fields.tsx';
+import { RoundWords, useHowTaken, useWay, WayChoice } from './HowTaken.tsx';
+import { LiveReading } from './live/LiveReading.tsx';
+import { NotTaken } from './NotTaken.tsx';
+import { ReadingsList } from './ReadingsList.tsx';
+import { findSlots, splitByNow } from './slots.ts';
+import { Stopwatch } from './Stopwatch.tsx';
 import { SidesLine, ValueLine } from './ValueLine.tsx';
-
-const READINGS_WISHED = 2;
-const SITTING_MS = 6 * 3_600_000;
 
 interface StepProps {
   record: PersonRecord;
@@ -34,22 +31,12 @@ const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text
 const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
 
-/** One measure on one screen: how it is taken, and a field for each reading. */
+/** One measure on one screen: how it is taken, and a place for each reading. */
 export function MeasureStep({ record, measure, round, onGo }: StepProps) {
   const protocol = getProtocol(measure);
   const index = round.indexOf(measure);
-  const form = useRef<HTMLDivElement>(null);
   const next = round[index + 1] ?? null;
   const back = round[index - 1] ?? null;
-
-  /** Enter leads from field to field, left before right, and on to the next measure. */
-  const focusAfter = (from: HTMLInputElement): void => {
-    const fields = [...(form.current?.querySelectorAll('input.reading') ?? [])];
-    const following = fields[fields.indexOf(from) + 1];
-    if (following instanceof HTMLInputElement) following.focus();
-    else onGo(next);
-  };
-
   return (
     <section className="measure-step">
       <div>
@@ -68,14 +55,21 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
         </ol>
         <p className="quiet">Spoiled by: {protocol.spoils.toLowerCase()}</p>
         {protocol.caution !== 'None.' && <p className="caution">{protocol.caution}</p>}
+        <DemonstrationDrawing record={record} protocol={protocol} />
       </div>
-      <div ref={form}>
+      <div>
         <p>
-          <StateChoice />
-          {findTapeForm(measure) !== null && <InstrumentChoice protocol={protocol} />}.
+          <RoundWords />
+          <WayChoice protocol={protocol} />.
         </p>
         <CareFirst record={record} protocol={protocol} />
-        <Fields protocol={protocol} measure={measure} record={record} onEnter={focusAfter} />
+        <Readings
+          record={record}
+          measure={measure}
+          onNext={() => {
+            onGo(next);
+          }}
+        />
         <div className="button-row">
           <button
             type="button"
@@ -97,30 +91,17 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
             <ArrowRight aria-hidden size={18} />
           </button>
         </div>
-        <p className="quiet">
-          Enter saves and leads on. An empty field and Enter skips it. Lengths may be written as 34
-          1/2 in, 3&apos;2&quot; or 86.5 cm.
-        </p>
+        <ReadingsList record={record} measure={measure} />
       </div>
     </section>
   );
 }
 
-/** The lengths of one leg that tape sums need; null while they cannot be told. */
-function findTapeBody(record: PersonRecord, side: Side | null): TapeBody | null {
-  const body = calcBody(calcMeasureSet(record.readings));
-  if (!body.ok || side === null) return null;
-  const { thigh, shank, footLength, hipCentreDistance } = body.value;
-  return {
-    thigh: cmFromMetres(thigh[side]),
-    shank: cmFromMetres(shank[side]),
-    footLength: cmFromMetres(footLength),
-    hipCentreDistance: cmFromMetres(hipCentreDistance),
-  };
+/** The posture, the landmarks and the instrument, on this person's own body. */
+function DemonstrationDrawing({ record, protocol }: { record: PersonRecord; protocol: Protocol }) {
+  const drawing = drawDemonstration(findDrawnBody(record.readings), protocol);
+  return <SheetDrawing drawing={drawing} className="demonstration" />;
 }
-
-const isOfNow = (reading: Reading, now: number): boolean =>
-  now - Date.parse(reading.takenAt) < SITTING_MS;
 
 /** What a person's cautions say to this measure, before a hand is laid on. */
 function CareFirst({ record, protocol }: { record: PersonRecord; protocol: Protocol }) {
@@ -139,83 +120,69 @@ function CareFirst({ record, protocol }: { record: PersonRecord; protocol: Proto
     ));
 }
 
-interface FieldsProps {
-  protocol: Protocol;
-  measure: MeasureId;
+interface ReadingsProps {
   record: PersonRecord;
-  onEnter: (from: HTMLInputElement) => void;
+  measure: MeasureId;
+  onNext: () => void;
 }
 
-function Fields({ protocol, measure, record, onEnter }: FieldsProps) {
-  const unit = useUnit();
-  const [query] = useQuery();
-  const state = protocol.unit === 'deg' ? (query.get('state') === 'warm' ? 'warm' : 'cold') : null;
-  const form = query.get('by') === 'tape' ? findTapeForm(measure) : null;
-  const now = new Date().getTime();
-  const sides = sidesOf(protocol.sided).filter(
-    (side) => judgeMeasuring(record.person, protocol, side).verdict !== 'blocked',
-  );
-  const ofSide = (side: Side | null): Reading[] =>
-    record.readings.filter((each) => each.measure === measure && each.side === side);
-  const current = (side: Side | null): Reading[] =>
-    ofSide(side).filter((each) => isOfNow(each, now));
-  const rows = Math.max(
-    READINGS_WISHED,
-    ...sides.map((side) => current(side).length + (asksForThird(record, measure, side) ? 1 : 0)),
-  );
+/** The places for this sitting's readings, filled in the chosen way, and what they come to. */
+function Readings({ record, measure, onNext }: ReadingsProps) {
+  const protocol = getProtocol(measure);
+  const how = useHowTaken(protocol);
+  const way = useWay(protocol);
+  const form = useRef<HTMLDivElement>(null);
+  const [now] = useState(() => Date.now());
+  const slots = findSlots(record, measure, now);
+  const sides = slots[0]?.map((each) => each.side) ?? [];
   if (sides.length === 0) return null;
+
+  /** Enter leads from field to field, left before right, and on to the next measure. */
+  const focusAfter = (from: HTMLInputElement): void => {
+    const fields = [...(form.current?.querySelectorAll('input.reading') ?? [])];
+    const following = fields[fields.indexOf(from) + 1];
+    if (following instanceof HTMLInputElement) following.focus();
+    else onNext();
+  };
+  const shared = { personId: record.person.id, protocol, slots, how, onNext };
   return (
-    <div
-      className="reading-grid"
-      style={{ gridTemplateColumns: `repeat(${String(sides.length)}, 1fr)` }}
-    >
-      {Array.from({ length: rows }, (_, row) =>
-        sides.map((side) =>
-          form !== null ? (
-            <TapeReading
-              key={`tape ${String(side)} ${String(row)}`}
-              personId={record.person.id}
-              protocol={protocol}
-              form={form}
-              body={findTapeBody(record, side)}
-              side={side}
-              row={row}
-              reading={current(side)[row] ?? null}
-              state={state}
-              unit={unit}
-              onEnter={onEnter}
-            />
-          ) : (
-            <ReadingField
-              key={`${String(side)} ${String(row)}`}
-              personId={record.person.id}
-              protocol={protocol}
-              side={side}
-              row={row}
-              reading={current(side)[row] ?? null}
-              state={state}
-              unit={unit}
-              focusFirst={row === 0 && side === sides[0]}
-              onEnter={onEnter}
-            />
-          ),
-        ),
+    <div ref={form}>
+      {(way === 'inclinometer' || way === 'phone') && (
+        <LiveReading key={`${measure} ${way}`} {...shared} way={way} />
       )}
-      {sides.map((side) => (
-        <ValueLine
-          key={String(side)}
+      {way === 'stopwatch' && <Stopwatch key={measure} {...shared} />}
+      <div
+        className="reading-grid"
+        style={{ gridTemplateColumns: `repeat(${String(sides.length)}, 1fr)` }}
+      >
+        <Fields
           record={record}
           measure={measure}
-          side={side}
-          before={ofSide(side).filter((each) => !isOfNow(each, now))}
+          slots={slots}
+          way={way}
+          how={how}
+          onEnter={focusAfter}
         />
-      ))}
-      {sides.length === 2 && <SidesLine record={record} measure={measure} />}
+        {sides.map((side) => (
+          <ValueLine
+            key={String(side)}
+            record={record}
+            measure={measure}
+            side={side}
+            before={splitByNow(record, measure, side, now).before}
+          />
+        ))}
+        {sides.length === 2 && <SidesLine record={record} measure={measure} />}
+        {sides.map((side) => (
+          <NotTaken key={String(side)} record={record} measure={measure} side={side} />
+        ))}
+      </div>
+      {way === 'typed' && (
+        <p className="quiet">
+          Enter saves and leads on. An empty field and Enter skips it. Lengths may be written as 34
+          1/2 in, 3&apos;2&quot; or 86.5 cm.
+        </p>
+      )}
     </div>
   );
-}
-
-function asksForThird(record: PersonRecord, measure: MeasureId, side: Side | null): boolean {
-  const value = calcMeasureValue(record.readings, measure, side);
-  return value !== null && findThirdReadingNote(value) !== null;
 }

@@ -4,10 +4,12 @@ import { calcMeasureSet, measureKey, sidesOf } from '../../core/measures/measure
 import { getProtocol, isMeasureId, type MeasureId } from '../../core/measures/protocols/index.ts';
 import { FULL_ROUND, SHORT_ROUND, sortByPosture } from '../../core/measures/rounds.ts';
 import type { Person, PersonRecord } from '../../core/person/person.ts';
-import { savePerson } from '../../data/people.ts';
+import { changePerson } from '../../data/people.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { StopSigns } from '../shared/StopSigns.tsx';
+import { findNotDone } from '../../core/person/notDone.ts';
+import { SIDES } from '../../core/measures/protocol.ts';
 import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useQuery } from '../shared/useQuery.ts';
@@ -15,6 +17,8 @@ import { useRecord } from '../shared/useRecord.ts';
 import { BodyView } from './BodyView.tsx';
 import { RecheckView } from './RecheckView.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
+import { REASON_WORDS } from './NotTaken.tsx';
+import { RoundWords } from './HowTaken.tsx';
 
 /** Which measures are taken: the short round, all there are, or the few that a re-check names. */
 function findRound(query: URLSearchParams): { kind: RoundKind; measures: readonly MeasureId[] } {
@@ -57,7 +61,7 @@ export function MeasureView() {
 function AskFirst({ person }: { person: Person }) {
   const stops = findStopSigns(person);
   const noneOfThese = (): void => {
-    void savePerson({ ...person, cautionsAskedAt: new Date().toISOString() });
+    void changePerson(person.id, () => ({ cautionsAskedAt: new Date().toISOString() }));
   };
   return (
     <section>
@@ -88,10 +92,17 @@ function countReadings(record: PersonRecord, measure: MeasureId): string {
     (side) => judgeMeasuring(record.person, getProtocol(measure), side).verdict !== 'blocked',
   );
   if (allowed.length === 0) return 'not allowed';
-  const taken = allowed.filter((side) => set.has(measureKey(measure, side)));
-  if (taken.length === 0) return 'not yet';
-  if (taken.length < allowed.length) return `only ${taken[0] ?? ''}`;
-  return 'done';
+  const left = allowed.flatMap((side) => {
+    const open = findNotDone(record, measure, side);
+    if (open !== null) return [`${side === null ? '' : `${side} `}${REASON_WORDS[open.reason]}`];
+    return set.has(measureKey(measure, side))
+      ? []
+      : [side === null ? 'not yet' : `${side} not yet`];
+  });
+  if (left.length === 0) return 'done';
+  return left.length === SIDES.length && left.every((each) => each.endsWith('not yet'))
+    ? 'not yet'
+    : left.join(', ');
 }
 
 const TITLES: Readonly<Record<RoundKind, string>> = {
@@ -109,13 +120,17 @@ interface OverviewProps {
 
 function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
   const states = round.map((measure) => ({ measure, state: countReadings(record, measure) }));
-  const left = states.filter(({ state }) => state !== 'done' && state !== 'not allowed');
+  const left = states.filter(({ state }) => state.includes('not yet'));
   const next = left[0]?.measure ?? round[0]!;
   const [wantsAll, setWantsAll] = useState(false);
   return (
     <section>
       <h1>{TITLES[kind]}</h1>
       <RoundChoice kind={kind} />
+      <p>
+        <RoundWords />. Both are kept with each reading.
+      </p>
+      <ConsentLine person={record.person} />
       <p>
         {left.length === 0
           ? kind === 'short'
@@ -175,6 +190,27 @@ function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
       )}
       {record.readings.length > 0 && <BodyView record={record} />}
     </section>
+  );
+}
+
+/** Said once, before anything is kept; nothing waits for it. */
+function ConsentLine({ person }: { person: Person }) {
+  if (person.intake.consentToData !== null) return null;
+  return (
+    <p className="quiet">
+      Nobody has noted yet that {person.name} agrees to these numbers being kept.{' '}
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => {
+          void changePerson(person.id, ({ intake }) => ({
+            intake: { ...intake, consentToData: new Date().toISOString() },
+          }));
+        }}
+      >
+        They agree
+      </button>
+    </p>
   );
 }
 

@@ -1,40 +1,33 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
+import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import type { Protocol, Side } from '../../core/measures/protocol.ts';
-import type { Reading } from '../../core/measures/reading.ts';
-import type { Problem, Result } from '../../core/problems/problem.ts';
-import { cmFromMetres, degreesFromRadians } from '../../core/units/brands.ts';
-import { readAngle, readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { questionReading } from '../../core/measures/questionReading.ts';
+import { correctReading, type Reading } from '../../core/measures/reading.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { Problem } from '../../core/problems/problem.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { removeReading, saveReading } from '../../data/readings.ts';
 import { writeValue } from '../shared/words.ts';
+import type { HowTaken } from './HowTaken.tsx';
+import { readTyped, toTenth } from './readTyped.ts';
 
 interface ReadingFieldProps {
-  personId: string;
+  record: PersonRecord;
   protocol: Protocol;
   side: Side | null;
   row: number;
   reading: Reading | null;
-  state: Reading['state'];
+  how: HowTaken;
   unit: LengthUnit;
   focusFirst: boolean;
   onEnter: (from: HTMLInputElement) => void;
 }
 
-function readTyped(text: string, protocol: Protocol, unit: LengthUnit): Result<number> {
-  if (protocol.unit === 'cm') {
-    const length = readLength(text, unit, protocol.name);
-    return length.ok ? { ok: true, value: cmFromMetres(length.value) } : length;
-  }
-  const angle = readAngle(text, protocol.name);
-  return angle.ok ? { ok: true, value: degreesFromRadians(angle.value) } : angle;
-}
-
-/** Files keep a tenth. */
-const toTenth = (value: number): number => Math.round(value * 10) / 10;
-
 /** One reading: type a number, Enter. It is saved at once; emptying the field removes it. */
 export function ReadingField(props: ReadingFieldProps) {
-  const { personId, protocol, side, row, reading, state, unit, focusFirst, onEnter } = props;
+  const { record, protocol, side, row, reading, how, unit, focusFirst, onEnter } = props;
+  const personId = record.person.id;
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
   // Enter saves and moves on, and leaving the field saves too: what is typed is taken once.
@@ -62,26 +55,43 @@ export function ReadingField(props: ReadingFieldProps) {
     const found = typed.ok
       ? checkValue(toTenth(typed.value), protocol, protocol.name)
       : typed.problems;
-    setProblem(found[0] ?? null);
-    if (!typed.ok || found.some((each) => each.severity === 'error')) return false;
-    void saveReading(personId, {
-      id: reading?.id ?? newId,
-      measure: protocol.id,
-      side,
-      value: toTenth(typed.value),
-      unit: protocol.unit,
-      raw: { typed: text.trim() },
-      instrument: protocol.instruments[0] ?? 'other',
-      posture: protocol.posture,
-      state: reading?.state ?? state,
-      takenAt: reading?.takenAt ?? new Date().toISOString(),
-      note: '',
-    }).then(() => {
+    if (!typed.ok || found.some((each) => each.severity === 'error')) {
+      setProblem(found[0] ?? null);
+      return false;
+    }
+    const value = toTenth(typed.value);
+    const taken = makeReading(value, text.trim());
+    setProblem(found[0] ?? question(taken));
+    void saveReading(personId, taken).then(() => {
       // What was typed meanwhile stays in the field.
       setDraft((now) => (now === text ? null : now));
     });
     return true;
   };
+
+  /** A new reading, or the one of this field put right with its first value kept. */
+  const makeReading = (value: number, text: string): Reading => {
+    const at = new Date().toISOString();
+    if (reading !== null) {
+      return { ...correctReading(reading, value, 'typed over', at), raw: { typed: text } };
+    }
+    return {
+      id: newId,
+      measure: protocol.id,
+      side,
+      value,
+      unit: protocol.unit,
+      raw: { typed: text },
+      instrument: protocol.instruments[0] ?? 'other',
+      posture: protocol.posture,
+      state: how.state,
+      takenBy: how.takenBy,
+      takenAt: at,
+      note: '',
+    };
+  };
+  const question = (taken: Reading): Problem | null =>
+    questionReading({ ...taken, measure: protocol.id as MeasureId }, record.readings);
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key !== 'Enter') return;

@@ -9,6 +9,8 @@ import { readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { saveReading } from '../../data/readings.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { writeValue } from '../shared/words.ts';
+import type { HowTaken } from './HowTaken.tsx';
+import { toTenth } from './readTyped.ts';
 
 interface TapeReadingProps {
   personId: string;
@@ -19,12 +21,10 @@ interface TapeReadingProps {
   side: Side | null;
   row: number;
   reading: Reading | null;
-  state: Reading['state'];
+  how: HowTaken;
   unit: LengthUnit;
   onEnter: (from: HTMLInputElement) => void;
 }
-
-const toTenth = (value: number): number => Math.round(value * 10) / 10;
 
 function lengthsOf(reading: Reading | null): Readonly<Record<string, unknown>> {
   const tape = reading?.raw?.tape;
@@ -33,7 +33,7 @@ function lengthsOf(reading: Reading | null): Readonly<Record<string, unknown>> {
 
 /** One range by tape: its lengths are typed, the angle follows with its sum. Saved at the last Enter. */
 export function TapeReading(props: TapeReadingProps) {
-  const { personId, protocol, form, body, side, row, reading, state, unit, onEnter } = props;
+  const { personId, protocol, form, body, side, row, reading, how, unit, onEnter } = props;
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [newId] = useState(() => crypto.randomUUID());
@@ -79,7 +79,8 @@ export function TapeReading(props: TapeReadingProps) {
       raw: { tape: given, working: answer.value.working },
       instrument: 'tape',
       posture: protocol.posture,
-      state: reading?.state ?? state,
+      state: reading?.state ?? how.state,
+      takenBy: reading?.takenBy ?? how.takenBy,
       takenAt: reading?.takenAt ?? new Date().toISOString(),
       note: '',
     });

@@ -1,9 +1,12 @@
 import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
+import { explainError } from '../../core/measures/explainError.ts';
 import { calcMeasureValue, findThirdReadingNote } from '../../core/measures/measureValue.ts';
 import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
-import { SIDES, type Side } from '../../core/measures/protocol.ts';
+import { otherSide, SIDES, type Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
+import { questionSides } from '../../core/measures/questionReading.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
+import { saveReading } from '../../data/readings.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 
@@ -14,6 +17,7 @@ function sayChange(
 ): string {
   if (verdict === 'other-state') return 'not compared: cold and warm differ by themselves';
   if (verdict === 'other-posture') return 'not compared: it was taken in another posture';
+  if (verdict === 'other-measurer') return 'not called a change: someone else measured';
   const signed = `${difference < 0 ? '−' : '+'} ${write(Math.abs(difference))}`;
   return verdict === 'real'
     ? `${signed}, more than the ${write(smallestReal)} of measuring error`
@@ -25,6 +29,24 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
   const unit = useUnit();
   const [left, right] = SIDES.map((side) => calcMeasureValue(record.readings, measure, side));
   if (!left || !right) return null;
+  const swapped = questionSides(record.readings, measure);
+  if (swapped !== null) {
+    const changeOver = (): void => {
+      const ids = new Set([...left.readingIds, ...right.readingIds]);
+      for (const reading of record.readings.filter((each) => ids.has(each.id))) {
+        if (reading.side === null) continue;
+        void saveReading(record.person.id, { ...reading, side: otherSide(reading.side) });
+      }
+    };
+    return (
+      <p className="sides-line caution">
+        {swapped.message} {swapped.hint}{' '}
+        <button type="button" className="word-button" onClick={changeOver}>
+          Change them over
+        </button>
+      </p>
+    );
+  }
   const { difference, smallestReal, verdict } = compareValues(left, right);
   if (verdict !== 'real' && verdict !== 'noise') return null;
   const write = (each: number): string => writeValue(each, getProtocol(measure).unit, unit);
@@ -64,6 +86,12 @@ export function ValueLine({ record, measure, side, before }: ValueLineProps) {
         {value.readingIds.length > 1 && `, spread ${write(value.spread)}`}
         {isOld && <span className="quiet">, {writeDate(value.takenAt)}</span>}
       </p>
+      <details>
+        <summary className="quiet">how sure this is</summary>
+        {explainError(value).map((each) => (
+          <p key={each}>{each}</p>
+        ))}
+      </details>
       {third !== null && !isOld && <p className="caution">{`${third.message} ${third.hint}`}</p>}
       {earlier !== null && !isOld && (
         <p className="quiet">

@@ -19,7 +19,7 @@ import { FurtherView } from './FurtherView.tsx';
 import { NoSetUp } from './NoSetUp.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
 import { SettingsList } from './SettingsList.tsx';
-import { SheetDrawing } from './SheetDrawing.tsx';
+import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useIsNarrow } from './useIsNarrow.ts';
 import { usePlanned } from './usePlanned.ts';
 
@@ -287,7 +287,7 @@ function Sheet({ personId, pose, setUp, faded }: SheetProps) {
       </div>
     );
   }
-  return <SheetDrawing drawing={drawing} faded={faded} />;
+  return <SheetDrawing drawing={drawing} className={faded ? 'sheet faded' : 'sheet'} />;
 }
 
 /** Marks, supports and straps of a lying or seated form. */

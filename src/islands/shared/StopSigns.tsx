@@ -1,6 +1,6 @@
 import { CAUTION_KINDS, type CautionKind, type Tier } from '../../core/cautions/catalogue.ts';
 import type { CautionEntry, Person } from '../../core/person/person.ts';
-import { savePerson } from '../../data/people.ts';
+import { changePerson } from '../../data/people.ts';
 
 const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
   { tier: 'emergency', heading: 'Now' },
@@ -23,15 +23,20 @@ const newEntry = (kind: CautionKind): CautionEntry => ({
 
 /** The stop signs and conditions of a person: asked before the first measure, kept with dates. */
 export function StopSigns({ person }: { person: Person }) {
-  const change = (cautions: readonly CautionEntry[]): void => {
-    void savePerson({ ...person, cautions, cautionsAskedAt: new Date().toISOString() });
+  const change = (to: (cautions: readonly CautionEntry[]) => readonly CautionEntry[]): void => {
+    void changePerson(person.id, ({ cautions }) => ({
+      cautions: to(cautions),
+      cautionsAskedAt: new Date().toISOString(),
+    }));
   };
   const toggle = (kind: CautionKind, on: boolean): void => {
-    const others = person.cautions.filter((each) => each.id !== kind.id);
-    change(on ? [...others, newEntry(kind)] : others);
+    change((cautions) => {
+      const others = cautions.filter((each) => each.id !== kind.id);
+      return on ? [...others, newEntry(kind)] : others;
+    });
   };
   const edit = (id: string, changes: Partial<CautionEntry>): void => {
-    change(person.cautions.map((each) => (each.id === id ? { ...each, ...changes } : each)));
+    change((cautions) => cautions.map((each) => (each.id === id ? { ...each, ...changes } : each)));
   };
   return (
     <div className="stop-signs">

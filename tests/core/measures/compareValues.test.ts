@@ -14,11 +14,13 @@ const value = (number: number, changes: Partial<MeasureValue> = {}): MeasureValu
   side: 'left',
   value: number,
   error: 3.2,
+  within: { within: 2.5, repeats: 0 },
   readingIds: ['a'],
   spread: 0,
   takenAt: '2026-11-02T09:10:00Z',
   state: 'cold',
   posture: null,
+  takenBy: null,
   ...changes,
 });
 

@@ -20,4 +20,14 @@ export const ankleDorsiflexionBent = {
   spoils: 'A heel that lifts, an arch that rolls in.',
   caution: 'A hand at the wall.',
   feeds: 'front shin and chair',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    pelvis: { down: 14, ahead: -8 },
+    measured: { foot: { ahead: 12 } },
+    other: { foot: { ahead: -45 } },
+    arms: 'forward',
+    reads: { kind: 'angle', at: 'ankle', to: 'knee', from: 'straight up' },
+    thing: 'wall',
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,14 @@ export const ankleDorsiflexionStraight = {
   spoils: 'A foot that turns out, a heel that lifts.',
   caution: 'A hand at the wall.',
   feeds: 'the back heel in pyramid',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    pelvis: { down: 12, ahead: 0 },
+    measured: { foot: { ahead: -46 } },
+    other: { foot: { ahead: 20 } },
+    arms: 'forward',
+    reads: { kind: 'angle', at: 'ankle', to: 'knee', from: 'straight up' },
+    thing: 'wall',
+  },
 } as const satisfies Protocol;

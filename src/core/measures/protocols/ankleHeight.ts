@@ -19,4 +19,10 @@ export const ankleHeight = {
   spoils: 'A rolled-in foot.',
   caution: 'None.',
   feeds: 'the height of the leg above the mat',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'ankle', to: 'floor' },
+    near: 'ankle',
+  },
 } as const satisfies Protocol;

@@ -19,4 +19,9 @@ export const armReach = {
   spoils: 'A bent elbow, a dropped shoulder.',
   caution: 'None.',
   feeds: 'the height of a hand prop',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'acromion', to: 'palm' },
+  },
 } as const satisfies Protocol;

@@ -19,4 +19,9 @@ export const armReachFingertip = {
   spoils: 'A bent elbow, a dropped shoulder.',
   caution: 'None.',
   feeds: 'fingertips on the floor or on a prop',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'acromion', to: 'fingertip' },
+  },
 } as const satisfies Protocol;

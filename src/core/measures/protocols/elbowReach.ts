@@ -19,4 +19,9 @@ export const elbowReach = {
   spoils: 'A lifted shoulder.',
   caution: 'None.',
   feeds: 'forearm on a block or on the thigh',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'acromion', to: 'elbow' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,12 @@ export const fingertipFloor = {
   spoils: 'Bent knees, a bounce.',
   caution: 'Not with low bone density or raised eye pressure; rise slowly.',
   feeds: 'the overall fold, over time',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    pelvis: { tilt: 62, ahead: -8 },
+    spine: { flexion: 26 },
+    arms: 'down',
+    reads: { kind: 'tape', from: 'fingertip', to: 'floor' },
+  },
 } as const satisfies Protocol;

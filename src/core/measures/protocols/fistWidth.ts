@@ -16,4 +16,11 @@ export const fistWidth = {
   spoils: 'A fist pressed flat.',
   caution: 'None.',
   feeds: 'feet two fists apart',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    arms: 'forward',
+    reads: { kind: 'tape', from: 'knuckles inner', to: 'knuckles outer' },
+    near: 'palm',
+  },
 } as const satisfies Protocol;

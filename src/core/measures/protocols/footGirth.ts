@@ -16,4 +16,10 @@ export const footGirth = {
   spoils: 'Weight on the foot.',
   caution: 'None.',
   feeds: 'strap loops',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'girth', at: 'arch' },
+    near: 'ankle',
+  },
 } as const satisfies Protocol;

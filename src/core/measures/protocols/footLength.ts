@@ -20,4 +20,10 @@ export const footLength = {
   spoils: 'A slanted pencil, curled toes.',
   caution: 'None.',
   feeds: 'footprints, the base of support, heel to ankle',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'heel', to: 'toe' },
+    near: 'ankle',
+  },
 } as const satisfies Protocol;

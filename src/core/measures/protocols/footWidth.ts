@@ -19,4 +19,10 @@ export const footWidth = {
   spoils: 'A slanted pencil.',
   caution: 'None.',
   feeds: 'footprints and the base of support',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the front',
+    reads: { kind: 'tape', from: 'ball inner', to: 'ball outer' },
+    near: 'ankle',
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,10 @@ export const hipAbduction = {
   spoils: 'A pelvis that follows, toes that turn out.',
   caution: 'None.',
   feeds: 'the back leg in open poses',
+  demonstration: {
+    base: 'on the back',
+    seenFrom: 'above',
+    measured: { abduction: 40 },
+    reads: { kind: 'angle', at: 'hip', to: 'knee', from: 'leg line' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,11 @@ export const hipAdduction = {
   spoils: 'A pelvis that follows.',
   caution: 'Not after a hip replacement until that clinic allows it.',
   feeds: 'twists and crossings',
+  demonstration: {
+    base: 'on the back',
+    seenFrom: 'above',
+    measured: { abduction: -22 },
+    other: { flexion: 70, abduction: 15 },
+    reads: { kind: 'angle', at: 'hip', to: 'knee', from: 'leg line' },
+  },
 } as const satisfies Protocol;

@@ -19,4 +19,10 @@ export const hipBoneWidth = {
   spoils: 'A tape that follows the belly.',
   caution: 'Ask before touching.',
   feeds: 'the distance between the hip centres',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the front',
+    arms: 'out',
+    reads: { kind: 'tape', from: 'asis', to: 'other asis' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,10 @@ export const hipExtensionBentKnee = {
   spoils: 'A low back that arches.',
   caution: 'Not face down in pregnancy. Not after a hip replacement until that clinic allows it.',
   feeds: 'kneeling lunges',
+  demonstration: {
+    base: 'face down',
+    seenFrom: 'the side',
+    measured: { flexion: -14, knee: 90 },
+    reads: { kind: 'angle', at: 'hip', to: 'knee', from: 'leg line' },
+  },
 } as const satisfies Protocol;

@@ -21,4 +21,10 @@ export const hipFlexion = {
   caution:
     'Not after a hip replacement until that clinic allows it. A pinch at the front ends the test.',
   feeds: 'lunges and bent front legs',
+  demonstration: {
+    base: 'on the back',
+    seenFrom: 'the side',
+    measured: { flexion: 115, knee: 120 },
+    reads: { kind: 'angle', at: 'hip', to: 'knee', from: 'leg line' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,10 @@ export const hipInternalRotation = {
   spoils: 'A pelvis that rolls; a knee that slides.',
   caution: 'Not face down in pregnancy. Not after a hip replacement until that clinic allows it.',
   feeds: 'how far thighs turn in',
+  demonstration: {
+    base: 'face down',
+    seenFrom: 'the feet',
+    measured: { rotation: -35, knee: 90 },
+    reads: { kind: 'angle', at: 'knee', to: 'ankle', from: 'straight up' },
+  },
 } as const satisfies Protocol;

@@ -21,4 +21,9 @@ export const hipOpening = {
   caution:
     'Not after a hip replacement until that clinic allows it. No long flat lying late in pregnancy.',
   feeds: 'how far the pelvis can turn in open poses',
+  demonstration: {
+    base: 'soles together',
+    seenFrom: 'the feet',
+    reads: { kind: 'angle', at: 'hip', to: 'knee', from: 'straight up' },
+  },
 } as const satisfies Protocol;

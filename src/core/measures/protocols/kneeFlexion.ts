@@ -16,4 +16,10 @@ export const kneeFlexion = {
   spoils: 'A pelvis that lifts.',
   caution: 'Not face down in pregnancy.',
   feeds: 'deep bends and kneeling',
+  demonstration: {
+    base: 'face down',
+    seenFrom: 'the side',
+    measured: { knee: 128 },
+    reads: { kind: 'angle', at: 'knee', to: 'ankle', from: 'thigh line' },
+  },
 } as const satisfies Protocol;

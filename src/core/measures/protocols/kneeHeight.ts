@@ -20,4 +20,9 @@ export const kneeHeight = {
   spoils: 'A bent knee, the kneecap taken for the joint line.',
   caution: 'None.',
   feeds: 'where the leg divides into thigh and shank',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'knee', to: 'floor' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,9 @@ export const legLength = {
   spoils: 'A tilted pelvis, a slack tape, the thumb above the point.',
   caution: 'Late in pregnancy keep the time on the back short.',
   feeds: 'the leg-length stance; the difference between the legs',
+  demonstration: {
+    base: 'on the back',
+    seenFrom: 'above',
+    reads: { kind: 'tape', from: 'asis', to: 'ankle' },
+  },
 } as const satisfies Protocol;

@@ -19,4 +19,10 @@ export const pelvisDepth = {
   spoils: 'Books that are not parallel.',
   caution: 'Ask before touching.',
   feeds: 'the back of the pelvis, lying heights',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    arms: 'forward',
+    reads: { kind: 'tape', from: 'asis', to: 'sacrum' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,11 @@ export const seatedRotationDrill = {
   spoils: 'A sit bone that has lifted already.',
   caution: 'Not with a replaced hip, nor with pain at the inside of the knee.',
   feeds: 'a coarse look at inward rotation, left against right',
+  demonstration: {
+    base: 'sitting',
+    seenFrom: 'above',
+    measured: { foot: { ahead: 38, outward: 16 } },
+    other: { flexion: 90 },
+    reads: { kind: 'tape', from: 'ankle start', to: 'ankle' },
+  },
 } as const satisfies Protocol;

@@ -19,4 +19,9 @@ export const shoulderHeight = {
   spoils: 'Shrugged shoulders, a tape that follows the arm.',
   caution: 'None.',
   feeds: 'trunk length',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'acromion', to: 'floor' },
+  },
 } as const satisfies Protocol;

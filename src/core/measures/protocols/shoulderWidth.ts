@@ -16,4 +16,9 @@ export const shoulderWidth = {
   spoils: 'A tape that follows the back.',
   caution: 'None.',
   feeds: 'where the hands come down',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the front',
+    reads: { kind: 'tape', from: 'acromion', to: 'other acromion' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,11 @@ export const singleLegBalance = {
   spoils: 'A foot that leans on the other leg.',
   caution: 'Always with a wall within reach. Not with dizziness today.',
   feeds: 'which balances, with what support',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    other: { flexion: 55, knee: 80 },
+    reads: null,
+    thing: 'wall',
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,12 @@ export const staffSeatHeight = {
   spoils: 'Bent knees, a seat that sinks.',
   caution: 'None.',
   feeds: 'the seat of all seated poses',
+  demonstration: {
+    base: 'sitting',
+    seenFrom: 'the side',
+    measured: { flexion: 84 },
+    other: { flexion: 84 },
+    reads: { kind: 'tape', from: 'sit bone', to: 'floor' },
+    thing: 'seat',
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,10 @@ export const stature = {
   spoils: 'Shoes, a lifted chin, hair tied high.',
   caution: 'None.',
   feeds: 'every length that is not measured',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'crown', to: 'floor' },
+    thing: 'wall',
+  },
 } as const satisfies Protocol;

@@ -21,4 +21,10 @@ export const straightLegRaise = {
   caution:
     'Tingling, burning or pain below the knee is a nerve sign: stop and do not record it. Not with sciatica.',
   feeds: 'folds, pyramid, triangle',
+  demonstration: {
+    base: 'on the back',
+    seenFrom: 'the side',
+    measured: { flexion: 72 },
+    reads: { kind: 'angle', at: 'hip', to: 'ankle', from: 'leg line' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,10 @@ export const thighFootAngle = {
   spoils: 'A foot that is twisted by hand.',
   caution: 'Not face down in pregnancy.',
   feeds: 'how a straight leg’s foot points',
+  demonstration: {
+    base: 'face down',
+    seenFrom: 'above',
+    measured: { knee: 90, toeOut: 18 },
+    reads: { kind: 'angle', at: 'heel', to: 'toe', from: 'thigh line' },
+  },
 } as const satisfies Protocol;

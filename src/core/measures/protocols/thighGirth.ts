@@ -16,4 +16,10 @@ export const thighGirth = {
   spoils: 'A tape that slants or cuts in.',
   caution: 'Ask before you touch.',
   feeds: 'strap loops',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the front',
+    arms: 'out',
+    reads: { kind: 'girth', at: 'upper thigh' },
+  },
 } as const satisfies Protocol;

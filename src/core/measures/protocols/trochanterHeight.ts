@@ -20,4 +20,9 @@ export const trochanterHeight = {
   spoils: 'Weight on one leg, a tape that leans.',
   caution: 'None.',
   feeds: 'thigh and shank together',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    reads: { kind: 'tape', from: 'trochanter', to: 'floor' },
+  },
 } as const satisfies Protocol;

@@ -20,4 +20,11 @@ export const trunkExtension = {
   spoils: 'A pelvis that pushes forward.',
   caution: 'Low bone density or a sore low back: no end range.',
   feeds: 'standing up over a tilted pelvis',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the side',
+    spine: { flexion: -24 },
+    arms: 'beside',
+    reads: { kind: 'angle', at: 'pelvis', to: 'neck', from: 'straight up' },
+  },
 } as const satisfies Protocol;

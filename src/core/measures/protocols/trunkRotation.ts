@@ -20,4 +20,11 @@ export const trunkRotation = {
   spoils: 'A pelvis that turns too.',
   caution: 'Low bone density: no end range.',
   feeds: 'the spine’s share of a turn',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'above',
+    spine: { turn: 42 },
+    reads: { kind: 'angle', at: 'chest', to: 'other acromion', from: 'across the pelvis' },
+    thing: 'stick',
+  },
 } as const satisfies Protocol;

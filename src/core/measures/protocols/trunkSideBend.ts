@@ -20,4 +20,10 @@ export const trunkSideBend = {
   spoils: 'A hip that pushes out.',
   caution: 'None.',
   feeds: 'side bends',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the front',
+    spine: { sideBend: 30 },
+    reads: { kind: 'angle', at: 'pelvis', to: 'neck', from: 'straight up' },
+  },
 } as const satisfies Protocol;

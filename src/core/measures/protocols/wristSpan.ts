@@ -19,4 +19,10 @@ export const wristSpan = {
   spoils: 'Arms that sag or reach.',
   caution: 'None.',
   feeds: 'the wrists-over-heels stance',
+  demonstration: {
+    base: 'standing',
+    seenFrom: 'the front',
+    arms: 'out',
+    reads: { kind: 'tape', from: 'wrist', to: 'other wrist' },
+  },
 } as const satisfies Protocol;

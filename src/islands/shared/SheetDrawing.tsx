@@ -33,11 +33,11 @@ function ShapeElement({ shape }: { shape: Shape }) {
   }
 }
 
-/** The measured drawing. Its caption tells the same in words. */
-export function SheetDrawing({ drawing, faded }: { drawing: Drawing; faded: boolean }) {
+/** A drawing of the core. Its caption tells the same in words. */
+export function SheetDrawing({ drawing, className }: { drawing: Drawing; className: string }) {
   return (
     <svg
-      className={faded ? 'sheet faded' : 'sheet'}
+      className={`drawn ${className}`}
       viewBox={drawing.box.map((each) => each.toFixed(1)).join(' ')}
       role="img"
       aria-label={drawing.caption}

@@ -1,0 +1,43 @@
+import type { CautionEntry, Change, Intake, Person } from './person.ts';
+
+/** Fields that are kept with what they were before. Private notes are not. */
+const FIELDS = [
+  'name',
+  'birthYear',
+  'sexForReference',
+  'bodyMassKg',
+  'experience',
+] as const satisfies readonly (keyof Person)[];
+
+const write = (value: string | number | null): string => (value === null ? '' : String(value));
+
+/** A caution in a few words: `mild, left, cleared by Dr Okoro`; empty = it is not there. */
+function describeCaution(entry: CautionEntry | undefined): string {
+  if (entry === undefined) return '';
+  const cleared = entry.clearedBy === null ? '' : `cleared by ${entry.clearedBy}`;
+  return [entry.severity, entry.side ?? '', cleared, entry.note]
+    .filter((each) => each !== '')
+    .join(', ');
+}
+
+/** Every answer of a person as a pair of field and words. */
+function listAnswers(person: Person): Map<string, string> {
+  const answers = new Map<string, string>(FIELDS.map((field) => [field, write(person[field])]));
+  for (const [field, value] of Object.entries(person.intake) as [keyof Intake, string | null][]) {
+    answers.set(field, write(value));
+  }
+  for (const entry of person.cautions) answers.set(`caution ${entry.id}`, describeCaution(entry));
+  return answers;
+}
+
+/**
+ * What differs between two states of a person, each field with its old and new words.
+ *
+ * @param at ISO date; the core has no clock
+ */
+export function findChanges(before: Person, after: Person, at: string): Change[] {
+  const [old, now] = [listAnswers(before), listAnswers(after)];
+  return [...new Set([...old.keys(), ...now.keys()])]
+    .map((field) => ({ at, field, from: old.get(field) ?? '', to: now.get(field) ?? '' }))
+    .filter(({ from, to }) => from !== to);
+}

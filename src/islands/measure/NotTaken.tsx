@@ -1,0 +1,93 @@
+import { findCautionKind } from '../../core/cautions/catalogue.ts';
+import type { MeasureId } from '../../core/measures/protocols/index.ts';
+import type { Side } from '../../core/measures/protocol.ts';
+import { findNotDone, noteNotDone } from '../../core/person/notDone.ts';
+import type { CautionEntry, NotDoneReason, PersonRecord } from '../../core/person/person.ts';
+import { changePerson } from '../../data/people.ts';
+import { writeDate } from '../shared/words.ts';
+
+export const REASON_WORDS: Readonly<Record<NotDoneReason, string>> = {
+  declined: 'declined',
+  'not-allowed': 'not allowed',
+  pain: 'stopped: pain',
+  'nerve-sign': 'stopped: tingling or burning',
+  other: 'another reason',
+};
+
+/** Which caution a stopped test suggests. */
+const SUGGESTS: Partial<Record<NotDoneReason, string>> = {
+  pain: 'sharp-joint-pain',
+  'nerve-sign': 'tingling',
+};
+
+interface NotTakenProps {
+  record: PersonRecord;
+  measure: MeasureId;
+  side: Side | null;
+}
+
+/** Why a test was not taken on one side; a stop for pain offers a caution. */
+export function NotTaken({ record, measure, side }: NotTakenProps) {
+  const { person } = record;
+  const entry = findNotDone(record, measure, side);
+  const choose = (value: string): void => {
+    void changePerson(person.id, ({ notDone }) => ({
+      notDone:
+        value === ''
+          ? notDone.filter((each) => each.measure !== measure || each.side !== side)
+          : noteNotDone(notDone, {
+              measure,
+              side,
+              reason: value as NotDoneReason,
+              at: new Date().toISOString(),
+              note: '',
+            }),
+    }));
+  };
+  const kind = entry === null ? null : findCautionKind(SUGGESTS[entry.reason] ?? '');
+  const isNoted = person.cautions.some((each) => each.id === kind?.id);
+  const noteCaution = (): void => {
+    if (kind === null) return;
+    const caution: CautionEntry = {
+      id: kind.id,
+      side: kind.sided ? side : null,
+      since: new Date().toISOString().slice(0, 10),
+      severity: 'stop',
+      clearedBy: null,
+      clearedAt: null,
+      note: `in a test: ${measure}`,
+    };
+    void changePerson(person.id, ({ cautions }) => ({ cautions: [...cautions, caution] }));
+  };
+  return (
+    <div className="not-taken">
+      <label>
+        {side === null ? 'Not' : `${side} not`} taken?{' '}
+        <select
+          className="word-select"
+          value={entry?.reason ?? ''}
+          onChange={(event) => {
+            choose(event.target.value);
+          }}
+        >
+          <option value="">say why</option>
+          {Object.entries(REASON_WORDS).map(([reason, words]) => (
+            <option key={reason} value={reason}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      {entry !== null && <span className="quiet"> {writeDate(entry.at)}</span>}
+      {kind !== null && !isNoted && (
+        <p className="caution">
+          {kind.name}?{' '}
+          <button type="button" className="word-button" onClick={noteCaution}>
+            Keep it as a stop sign
+          </button>{' '}
+          <span className="quiet">{kind.advice}</span>
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,171 @@
+import { useState } from 'react';
+import { checkValue } from '../../core/measures/checkReading.ts';
+import type { MeasureId } from '../../core/measures/protocols/index.ts';
+import { getProtocol } from '../../core/measures/protocols/index.ts';
+import { correctReading, isCounted, type Reading } from '../../core/measures/reading.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { Problem } from '../../core/problems/problem.ts';
+import { saveReading } from '../../data/readings.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate, writeValue } from '../shared/words.ts';
+import { readTyped, toTenth } from './readTyped.ts';
+
+/** Every reading of one measure, newest first: each can be put right or set aside, with a reason. */
+export function ReadingsList({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
+  const readings = record.readings
+    .filter((each) => each.measure === measure)
+    .sort((a, b) => b.takenAt.localeCompare(a.takenAt));
+  if (readings.length === 0) return null;
+  return (
+    <details className="readings-list">
+      <summary>
+        {readings.length === 1 ? 'The one reading' : `All ${String(readings.length)} readings`} of
+        this measure
+      </summary>
+      <ul>
+        {readings.map((reading) => (
+          <ReadingLine key={reading.id} personId={record.person.id} reading={reading} />
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function ReadingLine({ personId, reading }: { personId: string; reading: Reading }) {
+  const unit = useUnit();
+  const [open, setOpen] = useState<'value' | 'reason' | null>(null);
+  const write = (value: number): string => writeValue(value, reading.unit, unit);
+  const { side, value, takenAt, state, takenBy, instrument, corrected, setAside } = reading;
+  const told = [side, writeDate(takenAt), state, instrument, takenBy].filter(
+    (each) => each !== null && each !== undefined && each !== '',
+  );
+  return (
+    <li>
+      <span className={isCounted(reading) ? '' : 'set-aside'}>{write(value)}</span>{' '}
+      <span className="quiet">
+        {told.join(', ')}
+        {corrected != null && `; first ${write(corrected.from)}, ${corrected.reason}`}
+        {setAside != null && `; set aside: ${setAside.reason}`}
+        {reading.note !== '' && `; ${reading.note}`}
+      </span>{' '}
+      {open === null && (
+        <>
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              setOpen('value');
+            }}
+          >
+            correct
+          </button>{' '}
+          {isCounted(reading) ? (
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => {
+                setOpen('reason');
+              }}
+            >
+              set aside
+            </button>
+          ) : (
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => {
+                void saveReading(personId, { ...reading, setAside: null });
+              }}
+            >
+              count it again
+            </button>
+          )}
+        </>
+      )}
+      {open !== null && (
+        <ChangeForm
+          personId={personId}
+          reading={reading}
+          asksValue={open === 'value'}
+          onDone={() => {
+            setOpen(null);
+          }}
+        />
+      )}
+    </li>
+  );
+}
+
+interface ChangeFormProps {
+  personId: string;
+  reading: Reading;
+  asksValue: boolean;
+  onDone: () => void;
+}
+
+function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
+  const unit = useUnit();
+  const [text, setText] = useState('');
+  const [reason, setReason] = useState('');
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const protocol = getProtocol(reading.measure as MeasureId);
+  const save = (): void => {
+    const at = new Date().toISOString();
+    if (!asksValue) {
+      void saveReading(personId, { ...reading, setAside: { reason: reason.trim(), at } });
+      onDone();
+      return;
+    }
+    const typed = readTyped(text, protocol, unit);
+    const found = typed.ok
+      ? checkValue(toTenth(typed.value), protocol, protocol.name)
+      : typed.problems;
+    setProblems(found);
+    if (!typed.ok || found.some((each) => each.severity === 'error')) return;
+    void saveReading(personId, correctReading(reading, toTenth(typed.value), reason.trim(), at));
+    onDone();
+  };
+  return (
+    <form
+      className="change-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      {asksValue && (
+        <label className="field">
+          <span>Right value</span>
+          <input
+            autoFocus
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+            }}
+          />
+        </label>
+      )}
+      <label className="field">
+        <span>Why</span>
+        <input
+          required
+          autoFocus={!asksValue}
+          value={reason}
+          onChange={(event) => {
+            setReason(event.target.value);
+          }}
+        />
+      </label>
+      <div className="button-row">
+        <button type="submit" className="button">
+          {asksValue ? 'Correct it' : 'Set it aside'}
+        </button>
+        <button type="button" className="button plain" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
+      <ProblemList problems={problems} />
+    </form>
+  );
+}

@@ -1,0 +1,95 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Protocol } from '../../core/measures/protocol.ts';
+import { removeReading, saveReading } from '../../data/readings.ts';
+import type { HowTaken } from './HowTaken.tsx';
+import { useCaptureKeys } from './live/useCaptureKeys.ts';
+import { findNextSlot, type Slot } from './slots.ts';
+
+interface StopwatchProps {
+  personId: string;
+  protocol: Protocol;
+  slots: readonly (readonly Slot[])[];
+  how: HowTaken;
+  onNext: () => void;
+}
+
+/** One press starts, one stops and stores; it stops by itself at the measure's longest. */
+export function Stopwatch({ personId, protocol, slots, how, onNext }: StopwatchProps) {
+  const longest = protocol.possible[1];
+  const [startedAt, setStartedAt] = useState<number | null>(null);
+  const [seconds, setSeconds] = useState(0);
+  const [lastId, setLastId] = useState<string | null>(null);
+  const next = findNextSlot(slots);
+
+  const stop = (value: number): void => {
+    setStartedAt(null);
+    setSeconds(value);
+    if (next === null) return;
+    const id = crypto.randomUUID();
+    setLastId(id);
+    void saveReading(personId, {
+      id,
+      measure: protocol.id,
+      side: next.side,
+      value: Math.round(value * 10) / 10,
+      unit: 's',
+      raw: null,
+      instrument: 'stopwatch',
+      posture: protocol.posture,
+      state: how.state,
+      takenBy: how.takenBy,
+      takenAt: new Date().toISOString(),
+      note: '',
+    });
+  };
+  const latest = useRef(stop);
+  useEffect(() => {
+    latest.current = stop;
+  });
+  useEffect(() => {
+    if (startedAt === null) return;
+    const timer = setInterval(() => {
+      const passed = (performance.now() - startedAt) / 1000;
+      if (passed >= longest) latest.current(longest);
+      else setSeconds(passed);
+    }, 100);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [startedAt, longest]);
+
+  const press = (): void => {
+    if (startedAt !== null) stop((performance.now() - startedAt) / 1000);
+    else if (next === null) onNext();
+    else {
+      setSeconds(0);
+      setStartedAt(performance.now());
+    }
+  };
+  const undo = (): void => {
+    if (lastId === null) return;
+    void removeReading(personId, lastId);
+    setLastId(null);
+    setSeconds(0);
+  };
+  useCaptureKeys({ onTake: press, onUndo: undo });
+  return (
+    <section className="live" aria-label="Stopwatch">
+      <div className={`live-row ${next?.side ?? ''}`}>
+        <p className="live-side">{next?.side ?? 'all taken'}</p>
+        <p className="live-number">
+          {seconds.toFixed(1)}
+          <span> s</span>
+        </p>
+      </div>
+      <div className="button-row">
+        <button type="button" className="button" onClick={press}>
+          {startedAt !== null ? 'Stop' : next === null ? 'Next measure' : 'Start'} <kbd>Space</kbd>
+        </button>
+        <button type="button" className="button plain" onClick={undo} disabled={lastId === null}>
+          Undo <kbd>⌫</kbd>
+        </button>
+      </div>
+    </section>
+  );
+}

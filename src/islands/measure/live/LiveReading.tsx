@@ -1,0 +1,218 @@
+import { useEffect, useMemo, useRef, useState, type CSSProperties } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
+import type {
+  AngleReader,
+  CapturedAngle,
+  ReaderState,
+} from '../../../core/instruments/angleReader.ts';
+import { checkValue } from '../../../core/measures/checkReading.ts';
+import type { Protocol } from '../../../core/measures/protocol.ts';
+import type { Problem } from '../../../core/problems/problem.ts';
+import { removeReading, saveReading } from '../../../data/readings.ts';
+import { getConfirmation, setConfirmation, type Confirmation } from '../../../data/settings.ts';
+import { ProblemList } from '../../shared/ProblemList.tsx';
+import type { HowTaken } from '../HowTaken.tsx';
+import { findNextSlot, type Slot } from '../slots.ts';
+import { confirmAloud } from './confirm.ts';
+import { PhoneStart } from './PhoneStart.tsx';
+import { inclinometerSource, phoneSource, type PhoneAxis } from './sources.ts';
+import { StandInPanel } from './StandInPanel.tsx';
+import { useAngleReader } from './useAngleReader.ts';
+import { useCaptureKeys } from './useCaptureKeys.ts';
+
+interface LiveReadingProps {
+  personId: string;
+  protocol: Protocol;
+  slots: readonly (readonly Slot[])[];
+  how: HowTaken;
+  way: 'inclinometer' | 'phone';
+  onNext: () => void;
+}
+
+const ORDINALS = ['first', 'second', 'third'] as const;
+
+const keyOf = (slot: Slot): string => `${slot.side ?? ''} ${String(slot.row)}`;
+
+const nameSlot = ({ side, row }: Slot): string =>
+  `${side === null ? '' : `${side}, `}${ORDINALS[row] ?? `${String(row + 1)}th`} reading`;
+
+/** A large live angle that is taken when it rests, or by a key; hands stay on the person. */
+export function LiveReading({ personId, protocol, slots, how, way, onNext }: LiveReadingProps) {
+  const [axis, setAxis] = useState<PhoneAxis>('long');
+  const [hasTilt, setHasTilt] = useState(false);
+  const [undoable, setUndoable] = useState<readonly string[]>([]);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [said, setSaid] = useState('');
+  const confirmation = useLiveQuery(getConfirmation, []) ?? 'sound';
+  const source = useMemo(() => {
+    if (way === 'inclinometer') return inclinometerSource;
+    return hasTilt ? phoneSource(axis) : null;
+  }, [way, hasTilt, axis]);
+  // What is on its way into the store keeps its place: the next capture must not take it.
+  const [pending, setPending] = useState<ReadonlyMap<string, string>>(new Map());
+  const panel = useRef<HTMLElement>(null);
+  const open = slots.map((row) =>
+    row.map((slot) =>
+      pending.has(keyOf(slot)) && slot.reading === null ? { ...slot, reading: PENDING } : slot,
+    ),
+  );
+  const next = findNextSlot(open);
+
+  const take = (angle: CapturedAngle, from: AngleReader): void => {
+    if (next === null) return;
+    const value = Math.round(angle.deg * 10) / 10;
+    const found = checkValue(value, protocol, protocol.name);
+    setProblems(found);
+    if (found.some((each) => each.severity === 'error')) {
+      from.rearm();
+      return;
+    }
+    const id = crypto.randomUUID();
+    setPending((now) => new Map([...now, [keyOf(next), id]]));
+    setUndoable((ids) => [...ids, id]);
+    const marks = [
+      ...(angle.isPoor ? ['poor contact'] : []),
+      ...(angle.zeroWasDue ? ['a new zero was due'] : []),
+    ];
+    void saveReading(personId, {
+      id,
+      measure: protocol.id,
+      side: next.side,
+      value,
+      unit: protocol.unit,
+      raw: { by: angle.by, marks },
+      instrument: way,
+      posture: protocol.posture,
+      state: how.state,
+      takenBy: how.takenBy,
+      takenAt: new Date().toISOString(),
+      note: marks.join(', '),
+    }).then(() => {
+      const words = `${nameSlot(next)}: ${String(value)}°`;
+      setSaid(`${words} is saved.`);
+      confirmAloud(confirmation, words);
+    });
+  };
+  const { state, isLost, reader } = useAngleReader(source, take);
+
+  const takeNow = (): void => {
+    if (next === null) {
+      onNext();
+      return;
+    }
+    const angle = reader.captureNow();
+    if (angle !== null) take(angle, reader);
+  };
+  const undo = (): void => {
+    const id = undoable.at(-1);
+    if (id === undefined) return;
+    setUndoable(undoable.slice(0, -1));
+    setPending((now) => new Map([...now].filter(([, each]) => each !== id)));
+    reader.rearm();
+    void removeReading(personId, id).then(() => {
+      setSaid('The last reading is undone.');
+      confirmAloud(confirmation, 'undone', true);
+    });
+  };
+  const zero = (): void => {
+    reader.awaitZero();
+  };
+  useCaptureKeys({ onTake: takeNow, onUndo: undo, onZero: zero });
+  useEffect(() => {
+    panel.current?.focus();
+  }, []);
+
+  if (way === 'phone' && !hasTilt)
+    return <PhoneStart axis={axis} onAxis={setAxis} onStart={setHasTilt} />;
+  return (
+    <section className="live" ref={panel} tabIndex={-1} aria-label="Live reading">
+      <div className={`live-row ${next?.side ?? ''}`}>
+        <p className="live-side">{next === null ? 'all taken' : (next.side ?? 'one side')}</p>
+        <Rest state={state} />
+        <p className="live-number" aria-hidden={state?.deg == null}>
+          {state?.deg == null ? '–' : state.deg.toFixed(1)}
+          <span>°</span>
+        </p>
+      </div>
+      <p className="live-words">{describe(state, isLost, next)}</p>
+      <p role="status" className="quiet">
+        {said}
+      </p>
+      {problems.length > 0 && <ProblemList problems={problems} />}
+      <div className="button-row">
+        <button type="button" className="button" onClick={takeNow}>
+          {next === null ? 'Next measure' : 'Take it'} <kbd>Space</kbd>
+        </button>
+        <button type="button" className="button plain" onClick={zero}>
+          Zero <kbd>Z</kbd>
+        </button>
+        <button
+          type="button"
+          className="button plain"
+          onClick={undo}
+          disabled={undoable.length === 0}
+        >
+          Undo <kbd>⌫</kbd>
+        </button>
+      </div>
+      <p className="quiet">
+        <ConfirmationChoice value={confirmation} />
+        {state?.batteryPercent != null && ` Battery ${String(state.batteryPercent)} %.`} A rest of
+        three seconds takes it too.
+      </p>
+      {way === 'inclinometer' && <StandInPanel />}
+    </section>
+  );
+}
+
+/** Stands for a reading that is on its way into the store. */
+const PENDING = { id: 'pending' } as Slot['reading'];
+
+/** How much of the rest that a capture needs has passed: water in an upright vessel. */
+function Rest({ state }: { state: ReaderState | null }) {
+  const held = state !== null && state.isArmed ? state.held : 0;
+  return <span className="live-rest" aria-hidden style={{ '--held': held } as CSSProperties} />;
+}
+
+function describe(state: ReaderState | null, isLost: boolean, next: Slot | null): string {
+  if (isLost)
+    return 'The instrument is gone; it comes back by itself. What is taken is kept, and numbers can be typed.';
+  if (state === null) return 'Waiting for the instrument.';
+  if (state.zero === 'waiting for rest')
+    return 'Hold it still at the start position: taking the zero.';
+  if (next === null) return 'Every reading here is taken.';
+  if (state.zero === 'missing') return 'Lay it at the start position and press Zero.';
+  if (state.isPoor) return 'Poor contact: taken only by hand, and marked.';
+  if (state.zero === 'due')
+    return `Zero it again before the ${nameSlot(next)}: it may have drifted.`;
+  if (!state.isArmed) return `Taken. Lead the limb back for the ${nameSlot(next)}.`;
+  return `Ready for the ${nameSlot(next)}.`;
+}
+
+const CONFIRMATIONS: readonly { readonly value: Confirmation; readonly words: string }[] = [
+  { value: 'sound', words: 'a tone' },
+  { value: 'voice', words: 'a voice' },
+  { value: 'none', words: 'no sound' },
+];
+
+function ConfirmationChoice({ value }: { value: Confirmation }) {
+  return (
+    <label>
+      Confirmed by{' '}
+      <select
+        className="word-select"
+        value={value}
+        onChange={(event) => {
+          void setConfirmation(event.target.value as Confirmation);
+        }}
+      >
+        {CONFIRMATIONS.map((each) => (
+          <option key={each.value} value={each.value}>
+            {each.words}
+          </option>
+        ))}
+      </select>
+      .
+    </label>
+  );
+}

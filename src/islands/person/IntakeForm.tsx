@@ -1,0 +1,86 @@
+import { isMinor, type Intake, type Person } from '../../core/person/person.ts';
+import { changePerson } from '../../data/people.ts';
+import { writeDate } from '../shared/words.ts';
+
+const QUESTIONS: readonly {
+  readonly field: 'hurts' | 'operations' | 'wishes';
+  readonly words: string;
+}[] = [
+  { field: 'hurts', words: 'What hurts, and when?' },
+  { field: 'operations', words: 'What was operated on or broken, and when?' },
+  { field: 'wishes', words: 'What do they come for?' },
+];
+
+/** The first meeting's open questions; each may be left out. */
+export function IntakeForm({ person }: { person: Person }) {
+  const { intake } = person;
+  const save = (changes: Partial<Intake>): void => {
+    void changePerson(person.id, (now) => ({ intake: { ...now.intake, ...changes } }));
+  };
+  return (
+    <div className="about">
+      {QUESTIONS.map(({ field, words }) => (
+        <label className="field" key={field}>
+          <span>{words}</span>
+          <textarea
+            rows={2}
+            defaultValue={intake[field]}
+            onBlur={(event) => {
+              save({ [field]: event.target.value.trim() });
+            }}
+          />
+        </label>
+      ))}
+      <Consent
+        words="agrees that what is measured is kept"
+        since={intake.consentToData}
+        onChange={(consentToData) => {
+          save({ consentToData });
+        }}
+      />
+      <Consent
+        words="agrees that pictures are kept in this browser"
+        since={intake.consentToPictures}
+        onChange={(consentToPictures) => {
+          save({ consentToPictures });
+        }}
+      />
+      {isMinor(person, new Date().toISOString()) && (
+        <label className="field">
+          <span>Under 18: the guardian who is present</span>
+          <input
+            defaultValue={intake.guardian}
+            onBlur={(event) => {
+              save({ guardian: event.target.value.trim() });
+            }}
+          />
+        </label>
+      )}
+      <p className="quiet">Every answer may be left out. Changes are kept with their date.</p>
+    </div>
+  );
+}
+
+interface ConsentProps {
+  words: string;
+  since: string | null;
+  onChange: (since: string | null) => void;
+}
+
+function Consent({ words, since, onChange }: ConsentProps) {
+  return (
+    <label className="check">
+      <input
+        type="checkbox"
+        checked={since !== null}
+        onChange={(event) => {
+          onChange(event.target.checked ? new Date().toISOString() : null);
+        }}
+      />{' '}
+      <span>
+        {words}
+        {since !== null && <span className="quiet">, {writeDate(since)}</span>}
+      </span>
+    </label>
+  );
+}
