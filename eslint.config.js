@@ -15,6 +15,7 @@ const CORE_ROOMS = [
   'geometry',
   'measures',
   'instruments',
+  'photo',
   'person',
   'rules',
   'body',

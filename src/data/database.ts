@@ -17,6 +17,18 @@ export interface ReadingRow extends Reading {
   readonly personId: string;
 }
 
+/** A picture that a reading was taken from: it never leaves the browser. */
+export interface PictureRow {
+  readonly id: string;
+  readonly personId: string;
+  readonly measure: string;
+  /** Upright, without the tags that a camera writes. */
+  readonly blob: Blob;
+  readonly width: number;
+  readonly height: number;
+  readonly takenAt: string;
+}
+
 interface SettingRow {
   readonly key: string;
   readonly value: unknown;
@@ -26,6 +38,7 @@ type StillwaterDatabase = Dexie & {
   people: EntityTable<PersonRow, 'id'>;
   readings: Table<ReadingRow, [string, string]>;
   settings: EntityTable<SettingRow, 'key'>;
+  pictures: EntityTable<PictureRow, 'id'>;
 };
 
 function open(): StillwaterDatabase {
@@ -47,6 +60,7 @@ function open(): StillwaterDatabase {
         row.person = completePerson(row.person);
       }),
   );
+  database.version(3).stores({ pictures: 'id, personId' });
   return database;
 }
 

@@ -80,15 +80,15 @@ test('a caution is said before the measure, and blocks it where it must', async 
   // Over-mobile joints: with care.
   await page.goto('/measure?id=sanna-tveit&step=straight-leg-raise');
   await expect(page.getByText(/Stop where it becomes firm/).first()).toBeVisible();
-  await expect(page.getByRole('textbox')).toHaveCount(4);
+  await expect(page.locator('input.reading')).toHaveCount(4);
   // Low bone density: no standing fold to the floor, in the full round too.
   await page.goto('/measure?id=ingeborg-quill&round=full&step=fingertip-floor');
   await expect(page.getByRole('alert')).toContainText('not to be taken');
-  await expect(page.getByRole('textbox')).toHaveCount(0);
+  await expect(page.locator('input.reading')).toHaveCount(0);
   // A sore right knee: the drill for the left side alone.
   await page.goto('/measure?id=oda-brask&round=full&step=seated-rotation-drill');
   await expect(page.getByRole('alert')).toContainText('Right: not to be taken');
-  await expect(page.getByRole('textbox')).toHaveCount(2);
+  await expect(page.locator('input.reading')).toHaveCount(2);
   await expectAccessible(page);
 });
 
@@ -101,5 +101,5 @@ test('a re-check names the readings worth repeating and leads through them', asy
   });
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Measure these again' }).click();
-  await expect(page.getByText(/^1 of [2-6], /)).toBeVisible();
+  await expect(page.getByText(/^1 of [1-6], /)).toBeVisible();
 });

@@ -82,7 +82,7 @@ test('a reading may be written in any unit, and what cannot be read is said at t
 test('a range may be read with a tape: the sum is done, shown and kept', async ({ page }) => {
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=straight-leg-raise');
-  await page.getByRole('button', { name: /^inclinometer/ }).click();
+  await page.getByLabel('how the reading comes in').selectOption('tape');
   const ankle = page.getByLabel('outer ankle bone above the floor').first();
   await ankle.fill('4');
   await ankle.press('Enter');

@@ -76,9 +76,13 @@ export interface Person {
 
 const ADULT_AGE = 18;
 
+/** Age in years by the year of birth alone; null = not said. */
+export const findAge = ({ birthYear }: Person, now: string): number | null =>
+  birthYear === null ? null : Number(now.slice(0, 4)) - birthYear;
+
 /** Whether someone is under 18 as far as the year of birth tells. */
-export const isMinor = ({ birthYear }: Person, now: string): boolean =>
-  birthYear !== null && Number(now.slice(0, 4)) - birthYear < ADULT_AGE;
+export const isMinor = (person: Person, now: string): boolean =>
+  (findAge(person, now) ?? ADULT_AGE) < ADULT_AGE;
 
 const PERSON_DEFAULTS = {
   birthYear: null,

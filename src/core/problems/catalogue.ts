@@ -41,6 +41,11 @@ const entries = {
     message: '{path}: {value} {unit} is unusual for {measure}.',
     hint: 'Most people lie between {low} and {high}. Keep it if a second reading agrees.',
   },
+  'outside-reference': {
+    severity: 'warning',
+    message: '{measure}: {value}{unit} lies outside what {who} have, {low} to {high}{unit}.',
+    hint: 'Keep it if a second reading agrees; it is no target ({source}).',
+  },
   'reading-unlike-own': {
     severity: 'warning',
     message: '{measure}{side}: {value}{unit} after {own}{unit}.',
@@ -55,6 +60,16 @@ const entries = {
     severity: 'warning',
     message: '{measure}: left and right look exchanged against last time.',
     hint: 'Change them over if the sides were mixed up; keep them if they were not.',
+  },
+  'not-a-picture': {
+    severity: 'error',
+    message: '{path} is no picture that this browser can open.',
+    hint: 'Take a JPEG, PNG or WebP file.',
+  },
+  'picture-too-large': {
+    severity: 'error',
+    message: '{path} has {megapixels} megapixels; at most {most} are opened.',
+    hint: 'Make it smaller first: a reading needs no more than two megapixels.',
   },
   'side-missing': {
     severity: 'error',

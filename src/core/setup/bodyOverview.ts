@@ -7,7 +7,8 @@ import { calcOwnWithin, type OwnWithin } from '../measures/ownWithin.ts';
 import type { Reading } from '../measures/reading.ts';
 import { splitSittings } from '../measures/sittings.ts';
 import { isStale } from '../measures/staleness.ts';
-import type { PersonRecord } from '../person/person.ts';
+import { findReferenceBand, type ReferenceBand } from '../measures/referenceBands.ts';
+import { findAge, type PersonRecord } from '../person/person.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 
 /** One side of one measure: what it is now, and what has changed since it was first taken. */
@@ -26,6 +27,8 @@ export interface MeasureOverview {
   readonly measure: MeasureId;
   readonly protocol: Protocol;
   readonly sides: readonly SideOverview[];
+  /** What most people like this one have, where that is published. */
+  readonly band: ReferenceBand | null;
   /** Left against right; null unless both are known. */
   readonly difference: Comparison | null;
   /** Poses that wait for it, while a side is missing. */
@@ -72,6 +75,7 @@ export function describeBody({ person, readings }: PersonRecord, now: string): M
       measure,
       protocol,
       sides,
+      band: findReferenceBand(measure, person.sexForReference, findAge(person, now)),
       difference: left && right ? compareValues(left, right) : null,
       blocks: isMissing
         ? POSES.filter((pose) => pose.needs.includes(measure)).map((pose) => pose.name)

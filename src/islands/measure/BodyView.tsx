@@ -22,8 +22,9 @@ export function BodyView({ record }: { record: PersonRecord }) {
       <h2>The body at a glance</h2>
       <p className="quiet">
         Filled: the left side above the line, the right below it; the whisker is one standard error.
-        The grey band is where most people are: a question, never a target. Open: the first value.
-        Only what is more than measuring error is said.
+        The grey band is where most people are: a question, never a target; named where it is
+        published, our own choice elsewhere. Open: the first value. Only what is more than measuring
+        error is said.
       </p>
       <BodyTable name="Ranges" rows={ranges} />
       <BodyTable name="Lengths" rows={lengths} />
@@ -72,7 +73,14 @@ function BodyRow({ row }: { row: MeasureOverview }) {
   const [only, other] = row.sides;
   return (
     <tr>
-      <th scope="row">{row.protocol.name}</th>
+      <th scope="row">
+        {row.protocol.name}
+        {row.band !== null && (
+          <span className="quiet band-words" title={row.band.source}>
+            {row.band.who}: {write(row.band.mean)}
+          </span>
+        )}
+      </th>
       <td>
         <Axis row={row} />
       </td>
@@ -128,7 +136,8 @@ const HEIGHT = 34;
 
 /** The plausible band from end to end, what most people have in grey, left above and right below. */
 function Axis({ row }: { row: MeasureOverview }) {
-  const { possible, usual } = row.protocol;
+  const { possible } = row.protocol;
+  const usual = row.band === null ? row.protocol.usual : ([row.band.low, row.band.high] as const);
   const values = row.sides.flatMap(({ now }) => (now === null ? [] : [now.value]));
   const low = Math.max(possible[0], Math.min(usual[0] - 10, ...values));
   const high = Math.min(possible[1], Math.max(usual[1] + 10, ...values));

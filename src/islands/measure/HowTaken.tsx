@@ -3,11 +3,12 @@ import { findTapeForm } from '../../core/measures/tapeForms.ts';
 import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import type { Protocol } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
+import { planMarks } from '../../core/photo/photoMarks.ts';
 import { getMeasurer, setMeasurer } from '../../data/settings.ts';
 import { useQuery } from '../shared/useQuery.ts';
 
 /** By what a reading comes onto the screen. */
-export type Way = 'typed' | 'tape' | 'inclinometer' | 'phone' | 'stopwatch';
+export type Way = 'typed' | 'tape' | 'inclinometer' | 'phone' | 'stopwatch' | 'photo';
 
 /** How the readings of a round are taken: asked once, kept with each. */
 export interface HowTaken {
@@ -28,12 +29,14 @@ export function useHowTaken(protocol: Protocol): HowTaken {
 }
 
 /** The ways this measure can come in, the protocol's usual one first. */
-function findWays({ id, instruments }: Protocol): readonly Way[] {
+function findWays(protocol: Protocol): readonly Way[] {
+  const { id, instruments } = protocol;
   const ways: Way[] = instruments.includes('stopwatch') ? ['stopwatch', 'typed'] : ['typed'];
   if (findTapeForm(id as MeasureId) !== null) ways.push('tape');
   if (instruments.includes('inclinometer') || instruments.includes('phone')) {
     ways.push('inclinometer', 'phone');
   }
+  if (planMarks(protocol) !== null) ways.push('photo');
   return ways;
 }
 
@@ -85,6 +88,7 @@ const WAY_WORDS: Readonly<Record<Way, string>> = {
   inclinometer: 'from the inclinometer',
   phone: 'from this phone',
   stopwatch: 'by stopwatch',
+  photo: 'off a picture',
 };
 
 /** How the numbers of this measure come in, as part of a sentence. */

@@ -12,6 +12,7 @@ import { Fields } from './Fields.tsx';
 import { RoundWords, useHowTaken, useWay, WayChoice } from './HowTaken.tsx';
 import { LiveReading } from './live/LiveReading.tsx';
 import { NotTaken } from './NotTaken.tsx';
+import { PhotoReading } from './photo/PhotoReading.tsx';
 import { ReadingsList } from './ReadingsList.tsx';
 import { findSlots, splitByNow } from './slots.ts';
 import { Stopwatch } from './Stopwatch.tsx';
@@ -149,6 +150,9 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
     <div ref={form}>
       {(way === 'inclinometer' || way === 'phone') && (
         <LiveReading key={`${measure} ${way}`} {...shared} way={way} />
+      )}
+      {way === 'photo' && (
+        <PhotoReading key={measure} record={record} protocol={protocol} slots={slots} how={how} />
       )}
       {way === 'stopwatch' && <Stopwatch key={measure} {...shared} />}
       <div

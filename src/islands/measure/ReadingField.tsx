@@ -4,7 +4,8 @@ import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import type { Protocol, Side } from '../../core/measures/protocol.ts';
 import { questionReading } from '../../core/measures/questionReading.ts';
 import { correctReading, type Reading } from '../../core/measures/reading.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import { findReferenceBand, questionAgainstBand } from '../../core/measures/referenceBands.ts';
+import { findAge, type PersonRecord } from '../../core/person/person.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { removeReading, saveReading } from '../../data/readings.ts';
@@ -61,7 +62,8 @@ export function ReadingField(props: ReadingFieldProps) {
     }
     const value = toTenth(typed.value);
     const taken = makeReading(value, text.trim());
-    setProblem(found[0] ?? question(taken));
+    // What the person's own readings say comes before what most people have.
+    setProblem(question(taken) ?? found[0] ?? null);
     void saveReading(personId, taken).then(() => {
       // What was typed meanwhile stays in the field.
       setDraft((now) => (now === text ? null : now));
@@ -90,8 +92,15 @@ export function ReadingField(props: ReadingFieldProps) {
       note: '',
     };
   };
-  const question = (taken: Reading): Problem | null =>
-    questionReading({ ...taken, measure: protocol.id as MeasureId }, record.readings);
+  const question = (taken: Reading): Problem | null => {
+    const measure = protocol.id as MeasureId;
+    const age = findAge(record.person, taken.takenAt);
+    const band = findReferenceBand(measure, record.person.sexForReference, age);
+    return (
+      questionReading({ ...taken, measure }, record.readings) ??
+      questionAgainstBand(taken.value, measure, band)
+    );
+  };
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key !== 'Enter') return;

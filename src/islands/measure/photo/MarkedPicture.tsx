@@ -1,0 +1,143 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Mark } from '../../../core/photo/photoMarks.ts';
+import type { Pixel } from '../../../core/photo/photoReading.ts';
+import type { Picture } from './loadPicture.ts';
+
+interface MarkedPictureProps {
+  picture: Picture;
+  url: string;
+  plan: readonly Mark[];
+  marks: Readonly<Record<string, Pixel>>;
+  /** null = every mark is placed. */
+  active: string | null;
+  onMove: (id: string, to: Pixel) => void;
+  onActive: (id: string) => void;
+  /** The active mark lies right. */
+  onPlaced: () => void;
+}
+
+const STEPS: Readonly<Record<string, Pixel>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+const LARGE_STEP = 10;
+const MAGNIFIED = 4;
+/** Of the shorter edge. */
+const GLASS_SHARE = 0.2;
+const HANDLE_SHARE = 0.012;
+const REACH_SHARE = 0.035;
+
+/** A picture with its marks: point, drag, or move the active one with the arrow keys. */
+export function MarkedPicture(props: MarkedPictureProps) {
+  const { picture, url, plan, marks, active, onMove, onActive, onPlaced } = props;
+  const { width, height } = picture;
+  const svg = useRef<SVGSVGElement>(null);
+  const [isDragging, setIsDragging] = useState(false);
+  const shorter = Math.min(width, height);
+  const at = active === null ? null : (marks[active] ?? null);
+  const clamp = ([x, y]: Pixel): Pixel => [
+    Math.max(0, Math.min(width, x)),
+    Math.max(0, Math.min(height, y)),
+  ];
+  const toPixel = (event: PointerEvent): Pixel => {
+    // The picture may be smaller than its frame, so the page is asked where it really lies.
+    const toScreen = svg.current?.getScreenCTM();
+    if (toScreen == null) return [0, 0];
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toScreen.inverse());
+    return clamp([x, y]);
+  };
+  const onPointerDown = (event: PointerEvent<SVGSVGElement>): void => {
+    const pixel = toPixel(event);
+    const near = plan.find(({ id }) => {
+      const mark = marks[id];
+      return (
+        mark !== undefined &&
+        Math.hypot(mark[0] - pixel[0], mark[1] - pixel[1]) < REACH_SHARE * shorter
+      );
+    });
+    const id = near?.id ?? active;
+    if (id === null) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setIsDragging(true);
+    onActive(id);
+    onMove(id, pixel);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    const step = STEPS[event.key];
+    const chosen = plan[Number(event.key) - 1];
+    if (chosen !== undefined) onActive(chosen.id);
+    else if (event.key === 'Enter' && at !== null) onPlaced();
+    else if (step !== undefined && active !== null) {
+      const by = event.shiftKey ? LARGE_STEP : 1;
+      const [x, y] = at ?? [width / 2, height / 2];
+      onMove(active, clamp([x + by * step[0], y + by * step[1]]));
+    } else return;
+    event.preventDefault();
+  };
+  const glass = GLASS_SHARE * shorter;
+  const isLeft = at !== null && at[0] < width / 2 && at[1] < 2.4 * glass;
+  const middle: Pixel = [isLeft ? width - 1.15 * glass : 1.15 * glass, 1.15 * glass];
+  return (
+    <svg
+      ref={svg}
+      className="marked-picture"
+      viewBox={`0 0 ${String(width)} ${String(height)}`}
+      role="application"
+      aria-label={`Picture. Active mark: ${plan.find((each) => each.id === active)?.words ?? 'none'}. Arrows move it, Shift moves it faster, Enter goes on, a digit chooses a mark.`}
+      tabIndex={0}
+      onPointerDown={onPointerDown}
+      onPointerMove={(event) => {
+        if (isDragging && active !== null) onMove(active, toPixel(event));
+      }}
+      onPointerUp={() => {
+        if (isDragging) onPlaced();
+        setIsDragging(false);
+      }}
+      onKeyDown={onKeyDown}
+    >
+      <defs>
+        <clipPath id="glass">
+          <circle cx={middle[0]} cy={middle[1]} r={glass} />
+        </clipPath>
+      </defs>
+      <image href={url} width={width} height={height} />
+      {plan.map(({ id }, i) => {
+        const mark = marks[id];
+        if (mark === undefined) return null;
+        const r = HANDLE_SHARE * shorter;
+        return (
+          <g key={id} className={id === active ? 'mark active' : 'mark'}>
+            <circle cx={mark[0]} cy={mark[1]} r={r} />
+            <path d={`M ${String(mark[0] - 2 * r)} ${String(mark[1])} h ${String(4 * r)}`} />
+            <path d={`M ${String(mark[0])} ${String(mark[1] - 2 * r)} v ${String(4 * r)}`} />
+            <text x={mark[0] + 1.6 * r} y={mark[1] - 1.6 * r} fontSize={3 * r}>
+              {i + 1}
+            </text>
+          </g>
+        );
+      })}
+      {at !== null && (
+        <g aria-hidden className="glass">
+          <g clipPath="url(#glass)">
+            <image
+              href={url}
+              width={width * MAGNIFIED}
+              height={height * MAGNIFIED}
+              x={middle[0] - at[0] * MAGNIFIED}
+              y={middle[1] - at[1] * MAGNIFIED}
+            />
+          </g>
+          <circle cx={middle[0]} cy={middle[1]} r={glass} />
+          <path
+            d={`M ${String(middle[0] - glass / 3)} ${String(middle[1])} h ${String((2 * glass) / 3)}`}
+          />
+          <path
+            d={`M ${String(middle[0])} ${String(middle[1] - glass / 3)} v ${String((2 * glass) / 3)}`}
+          />
+        </g>
+      )}
+    </svg>
+  );
+}
