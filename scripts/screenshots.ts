@@ -1,15 +1,60 @@
 /** Takes the README's pictures from the demo data; needs a build and Chromium. */
 import { spawn } from 'node:child_process';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 
 const PORT = 4399;
-/** Name, address, and what of the page to show when it is not its top. */
-const VIEWS: readonly (readonly [string, string, string?])[] = [
+/** An angle that has just been taken by stillness. */
+async function takeAnAngle(page: Page): Promise<void> {
+  await page.keyboard.press('z');
+  await page.getByText(/^Ready for/).waitFor();
+  await page.getByText('Lead the stand-in by hand').click();
+  await page.getByRole('slider').fill('71');
+  await page.getByText(/is saved\.$/).waitFor();
+}
+
+/** A drawn picture with its three marks. */
+async function markAPicture(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
+  const picture = page.getByRole('application');
+  await picture.waitFor();
+  await page.waitForTimeout(800);
+  const box = await picture.boundingBox();
+  if (box === null) throw new Error('no picture');
+  for (const [x, y] of [
+    [0.895, 0.66],
+    [0.475, 0.66],
+    [0.58, 0.235],
+  ] as const) {
+    await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
+  }
+  await page.keyboard.press('3');
+  await page.mouse.wheel(0, 80);
+}
+
+/** Name, address, what of the page to show when it is not its top, and what to do first. */
+const VIEWS: readonly (readonly [
+  string,
+  string,
+  (string | null)?,
+  ((page: Page) => Promise<void>)?,
+])[] = [
   ['people', '/'],
   ['what-to-mind', '/person?id=oda-brask'],
   ['measure', '/measure?id=pell-krossing&step=straight-leg-raise'],
   ['body', '/measure?id=pell-krossing', '.body-view'],
   ['measure-by-tape', '/measure?id=pell-krossing&step=hip-opening&by=tape'],
+  [
+    'inclinometer',
+    '/measure?id=pell-krossing&step=straight-leg-raise&by=inclinometer',
+    null,
+    takeAnAngle,
+  ],
+  [
+    'off-a-picture',
+    '/measure?id=pell-krossing&step=straight-leg-raise&by=photo',
+    null,
+    markAPicture,
+  ],
   ['warrior-two', '/set-up?id=marit-sollen&pose=warrior-two&side=right'],
   ['on-a-chair', '/set-up?id=sanna-tveit&pose=warrior-two&side=right&level=on-a-chair'],
   ['triangle', '/set-up?id=sanna-tveit&pose=triangle&side=left'],
@@ -43,11 +88,12 @@ await page.clock.setFixedTime(new Date('2026-11-25T09:00:00Z'));
 const base = `http://localhost:${String(PORT)}`;
 await page.goto(`${base}/?demo`);
 await page.getByRole('link', { name: 'Sanna Tveit' }).waitFor();
-for (const [name, path, part] of VIEWS) {
+for (const [name, path, part, act] of VIEWS) {
   await page.goto(base + path);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForTimeout(2500);
-  if (part !== undefined) {
+  await act?.(page);
+  if (part != null) {
     await page.locator(part).evaluate((element) => {
       element.scrollIntoView();
     });

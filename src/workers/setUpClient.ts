@@ -120,5 +120,8 @@ export const planBandsInWorker = (
   drawing.ask((remote) => remote.planBands(record, poseId, side, rules, level));
 
 /** The few readings that are most worth repeating; takes seconds. */
-export const planRecheckInWorker = (record: PersonRecord): Promise<Result<readonly Recheck[]>> =>
-  drawing.ask((remote) => remote.planRecheck(record));
+export const planRecheckInWorker = (
+  record: PersonRecord,
+  poseIds: readonly string[],
+): Promise<Result<readonly Recheck[]>> =>
+  drawing.ask((remote) => remote.planRecheck(record, poseIds));

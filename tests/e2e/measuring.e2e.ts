@@ -163,6 +163,30 @@ test('the inclinometer is read by stillness and by pedal, undone, lost and found
   await expectAccessible(page);
 });
 
+test('a phone’s own tilt is read along the chosen edge', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/measure?id=marit-sollen&step=hip-flexion&by=phone');
+  await page.getByLabel(/^Lay the phone along/).selectOption('short');
+  await page.getByRole('button', { name: 'Start reading its tilt' }).click();
+  const live = page.getByRole('region', { name: 'Live reading' });
+  await expect(live.getByText('Waiting for the instrument.')).toBeVisible();
+  // A phone that lies level along its long edge and is led up along its short one.
+  await page.evaluate(() => {
+    const tilt = { beta: 77, gamma: 1 };
+    Object.assign(window, { tilt });
+    setInterval(() => {
+      window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', tilt));
+    }, 50);
+  });
+  await live.focus();
+  await page.keyboard.press('z');
+  await expect(live.getByText('Ready for the left, first reading.')).toBeVisible();
+  await page.evaluate(() => {
+    Object.assign((window as unknown as { tilt: object }).tilt, { gamma: -84 });
+  });
+  await expect(page.getByLabel('left first')).toHaveValue('85°');
+});
+
 test('a test that is not taken keeps its reason, and a nerve sign is offered as a stop', async ({
   page,
 }) => {

@@ -1,5 +1,6 @@
 import { compareValues, type Comparison } from '../measures/compareValues.ts';
-import { sidesOf } from '../measures/measureSet.ts';
+import { calcBody } from '../body/body.ts';
+import { calcMeasureSet, sidesOf } from '../measures/measureSet.ts';
 import { calcMeasureValue, type MeasureValue } from '../measures/measureValue.ts';
 import { PROTOCOLS, type MeasureId } from '../measures/protocols/index.ts';
 import { SIDES, type Protocol, type Side } from '../measures/protocol.ts';
@@ -8,7 +9,8 @@ import type { Reading } from '../measures/reading.ts';
 import { splitSittings } from '../measures/sittings.ts';
 import { isStale } from '../measures/staleness.ts';
 import { findReferenceBand, type ReferenceBand } from '../measures/referenceBands.ts';
-import { findAge, type PersonRecord } from '../person/person.ts';
+import { findNotDone } from '../person/notDone.ts';
+import { findAge, type NotDoneReason, type PersonRecord } from '../person/person.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 
 /** One side of one measure: what it is now, and what has changed since it was first taken. */
@@ -16,6 +18,10 @@ export interface SideOverview {
   readonly side: Side | null;
   readonly now: MeasureValue | null;
   readonly isStale: boolean;
+  /** What stands in for a length that is not measured; null = nothing does. */
+  readonly estimate: number | null;
+  /** Why it was not taken; null = no reason is open. */
+  readonly notDone: NotDoneReason | null;
   /** The first sitting's value, when that is not the latest; null = only one sitting. */
   readonly first: MeasureValue | null;
   /** Latest against first, the one claim a history makes. */
@@ -54,7 +60,15 @@ function findFirst(
  *
  * @param now ISO date; the core has no clock
  */
-export function describeBody({ person, readings }: PersonRecord, now: string): MeasureOverview[] {
+export function describeBody(record: PersonRecord, now: string): MeasureOverview[] {
+  const { person, readings } = record;
+  const body = calcBody(calcMeasureSet(readings));
+  const estimateOf = (measure: MeasureId, side: Side | null): number | null => {
+    const use = body.ok
+      ? body.value.uses.find((each) => each.measure === measure && each.side === side)
+      : undefined;
+    return use === undefined || use.source === 'measured' ? null : use.value;
+  };
   const own = calcOwnWithin(readings);
   return PROTOCOLS.map((protocol): MeasureOverview => {
     const measure = protocol.id as MeasureId;
@@ -64,6 +78,8 @@ export function describeBody({ person, readings }: PersonRecord, now: string): M
       return {
         side,
         now: value,
+        estimate: value === null ? estimateOf(measure, side) : null,
+        notDone: findNotDone(record, measure, side)?.reason ?? null,
         isStale: value !== null && isStale(measure, value.takenAt, now, person.birthYear),
         first,
         change: value === null || first === null ? null : compareValues(value, first),
@@ -81,5 +97,9 @@ export function describeBody({ person, readings }: PersonRecord, now: string): M
         ? POSES.filter((pose) => pose.needs.includes(measure)).map((pose) => pose.name)
         : [],
     };
-  }).filter(({ sides, blocks }) => blocks.length > 0 || sides.some((each) => each.now !== null));
+  }).filter(
+    ({ sides, blocks }) =>
+      blocks.length > 0 ||
+      sides.some(({ now: known, estimate, notDone }) => (known ?? estimate ?? notDone) !== null),
+  );
 }

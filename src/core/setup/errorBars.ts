@@ -251,6 +251,19 @@ export interface RepeatGain {
   readonly depthGain: number;
   /** How much the ± of the depths shrinks in all. */
   readonly doubtGain: number;
+  /** The one number whose ± shrinks most; null = none shrinks. */
+  readonly most: SharperSetting | null;
+}
+
+/** A number of a set-up that a repeated reading makes surer. */
+export interface SharperSetting {
+  readonly pose: string;
+  readonly side: Side;
+  readonly setting: SettingId | 'depth';
+  readonly unit: 'cm' | 'deg';
+  /** ± now and after the repeat. */
+  readonly now: number;
+  readonly then: number;
 }
 
 /**
@@ -287,6 +300,7 @@ export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain
       const others = doubt ** 2 - (moves.get('depth') ?? 0) ** 2;
       const doubtThen = Math.sqrt(others + ((moves.get('depth') ?? 0) * share) ** 2);
       const known = gains.get(key);
+      const sharper = findSharper(plan, bars, influence, share);
       gains.set(key, {
         measure,
         side,
@@ -295,11 +309,39 @@ export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain
         depthGain:
           (known?.depthGain ?? 0) + Math.max(0, (solved?.values.get('depth') ?? depth) - depth),
         doubtGain: (known?.doubtGain ?? 0) + (doubt - doubtThen),
+        most: sharpest(known?.most ?? null, sharper),
       });
     }
   }
   const total = (gain: RepeatGain): number => gain.depthGain + gain.doubtGain;
   return [...gains.values()].sort((a, b) => total(b) - total(a));
+}
+
+/** The number of one set-up whose ± shrinks most when one influence shrinks to a share of itself. */
+function findSharper(
+  { setUp }: Plan,
+  { plusMinus }: ErrorBars,
+  { moves }: Influence,
+  share: number,
+): SharperSetting | null {
+  let most: SharperSetting | null = null;
+  for (const [setting, now] of plusMinus) {
+    const move = moves.get(setting) ?? 0;
+    const unit =
+      setting === 'depth'
+        ? setUp.depth?.unit
+        : setUp.settings.find((each) => each.id === setting)?.unit;
+    if (unit === undefined) continue;
+    const variance = now ** 2 - move ** 2 + (move * share) ** 2;
+    const then = Math.max(FLOOR[unit], Math.sqrt(Math.max(0, variance)));
+    most = sharpest(most, { pose: setUp.pose, side: setUp.side, setting, unit, now, then });
+  }
+  return most;
+}
+
+function sharpest(a: SharperSetting | null, b: SharperSetting | null): SharperSetting | null {
+  const gain = (each: SharperSetting | null): number => (each === null ? 0 : each.now - each.then);
+  return gain(b) > gain(a) ? b : a;
 }
 
 const sumOfSquares = (values: readonly number[]): number =>

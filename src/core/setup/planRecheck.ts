@@ -4,7 +4,7 @@ import type { MeasureId } from '../measures/protocols/index.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
-import { rankRepeats, type RepeatGain } from './errorBars.ts';
+import { rankRepeats, type RepeatGain, type SharperSetting } from './errorBars.ts';
 import { planPose, type Plan } from './planSetUp.ts';
 
 /** One reading to repeat, and what that would gain. */
@@ -17,6 +17,7 @@ export interface Recheck {
   readonly depthGain: number;
   /** How many set-ups it was tried in. */
   readonly setUps: number;
+  readonly most: SharperSetting | null;
 }
 
 /** A re-check takes the few that count; the rest is a full round. */
@@ -54,9 +55,11 @@ export function planRecheck(
 const toHundredths = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 const toRecheck = (
-  { measure, side, errorNow, errorThen, depthGain }: RepeatGain,
+  { measure, side, errorNow, errorThen, depthGain, most }: RepeatGain,
   setUps: number,
 ): Recheck => ({
+  most:
+    most === null ? null : { ...most, now: toHundredths(most.now), then: toHundredths(most.then) },
   measure,
   side,
   errorNow: toHundredths(errorNow),

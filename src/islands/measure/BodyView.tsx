@@ -6,6 +6,7 @@ import {
   type MeasureOverview,
   type SideOverview,
 } from '../../core/setup/bodyOverview.ts';
+import { REASON_WORDS } from './NotTaken.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 
@@ -61,9 +62,12 @@ function BodyTable({ name, rows }: { name: string; rows: readonly MeasureOvervie
 function BodyRow({ row }: { row: MeasureOverview }) {
   const unit = useUnit();
   const write = (value: number): string => writeValue(value, row.protocol.unit, unit);
-  const cell = ({ now, isStale }: SideOverview) =>
+  const cell = ({ now, isStale, estimate, notDone }: SideOverview) =>
     now === null ? (
-      <span className="quiet">missing</span>
+      <span className="quiet">
+        {estimate === null ? 'missing' : `about ${write(Math.round(estimate))}, estimated`}
+        {notDone !== null && `, ${REASON_WORDS[notDone]}`}
+      </span>
     ) : (
       <>
         {write(Math.round(now.value * 10) / 10)} ± {write(Math.round(now.error * 10) / 10)}
@@ -138,7 +142,7 @@ const HEIGHT = 34;
 function Axis({ row }: { row: MeasureOverview }) {
   const { possible } = row.protocol;
   const usual = row.band === null ? row.protocol.usual : ([row.band.low, row.band.high] as const);
-  const values = row.sides.flatMap(({ now }) => (now === null ? [] : [now.value]));
+  const values = row.sides.flatMap(({ now, estimate }) => now?.value ?? estimate ?? []);
   const low = Math.max(possible[0], Math.min(usual[0] - 10, ...values));
   const high = Math.min(possible[1], Math.max(usual[1] + 10, ...values));
   const at = (value: number): number => 6 + ((value - low) / (high - low)) * (WIDTH - 12);

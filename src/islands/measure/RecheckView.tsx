@@ -3,6 +3,9 @@ import { sortByPosture } from '../../core/measures/rounds.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import type { Result } from '../../core/problems/problem.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import type { SharperSetting } from '../../core/setup/errorBars.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import type { Recheck } from '../../core/setup/planRecheck.ts';
 import { planRecheckInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
@@ -10,14 +13,26 @@ import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/words.ts';
 
+interface RecheckViewProps {
+  record: PersonRecord;
+  poseIds: readonly string[];
+}
+
+/** "pyramid, left: hand height ± 4.1 cm → ± 2.3 cm" */
+function sayMost({ pose, side, setting, unit, now, then }: SharperSetting, to: LengthUnit): string {
+  const name = findPose(pose)?.name.toLowerCase() ?? pose;
+  const write = (each: number): string => writeValue(Math.round(each * 10) / 10, unit, to);
+  return `${name}, ${side}: ${setting.replaceAll('-', ' ')} ± ${write(now)} → ± ${write(then)}`;
+}
+
 /** What to measure again: the few readings whose doubt holds this person's set-ups back most. */
-export function RecheckView({ record }: { record: PersonRecord }) {
+export function RecheckView({ record, poseIds }: RecheckViewProps) {
   const [, setQuery] = useQuery();
   const unit = useUnit();
   const [asked, setAsked] = useState<Result<readonly Recheck[]> | 'working' | null>(null);
   const ask = (): void => {
     setAsked('working');
-    void planRecheckInWorker(record).then(setAsked);
+    void planRecheckInWorker(record, poseIds).then(setAsked);
   };
   if (asked === null) {
     return (
@@ -38,7 +53,7 @@ export function RecheckView({ record }: { record: PersonRecord }) {
     <section role="status">
       <h2>Worth repeating</h2>
       <ol className="recheck-list">
-        {value.map(({ measure, side, errorNow, errorThen, depthGain, setUps }) => {
+        {value.map(({ measure, side, errorNow, errorThen, depthGain, setUps, most }) => {
           const protocol = getProtocol(measure);
           const write = (each: number): string => writeValue(each, protocol.unit, unit);
           return (
@@ -48,6 +63,7 @@ export function RecheckView({ record }: { record: PersonRecord }) {
                 {protocol.name.toLowerCase()}
               </strong>
               : ± {write(errorNow)} → ± {write(errorThen)}
+              {most !== null && `; ${sayMost(most, unit)}`}
               {depthGain >= 0.1 && (
                 <span className="quiet">
                   ; the depths of {setUps} set-ups together come {depthGain.toFixed(1)} further

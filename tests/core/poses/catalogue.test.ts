@@ -58,7 +58,10 @@ describe('the catalogue', () => {
     const ids = POSES.map((pose) => pose.id);
     let read = 0;
     for (const room of ['solver', 'setup', 'drawing', 'body', 'geometry']) {
-      for (const file of readdirSync(`src/core/${room}`)) {
+      for (const file of readdirSync(`src/core/${room}`, {
+        recursive: true,
+        encoding: 'utf8',
+      }).filter((each) => each.endsWith('.ts'))) {
         const code = readFileSync(`src/core/${room}/${file}`, 'utf8');
         read += 1;
         for (const id of ids) {

@@ -73,4 +73,23 @@ describe('a body at a glance', () => {
     expect(all.map((each) => each.measure)).not.toContain('fist-width');
     expect(all.map((each) => each.measure)).toContain('straight-leg-raise');
   });
+
+  it('tells what stands in for a length, and why a test was not taken', () => {
+    const stature = reading('stature', null, 170, '2026-11-01T09:00:00Z');
+    // 0.039 of stature, Drillis & Contini 1966; from memory.
+    expect(overviewOf('ankle-height', stature).sides[0]?.estimate).toBeCloseTo(6.63, 2);
+    expect(overviewOf('stature', stature).sides[0]?.estimate).toBeNull();
+    const notDone = [
+      {
+        measure: 'hip-adduction',
+        side: 'left',
+        reason: 'declined',
+        at: '2026-11-01T09:00:00Z',
+        note: '',
+      },
+    ] as const;
+    const rows = describeBody({ person: { ...PERSON, notDone }, readings: [] }, NOW);
+    const row = rows.find((each) => each.measure === 'hip-adduction');
+    expect(row?.sides.map((each) => each.notDone)).toEqual(['declined', null]);
+  });
 });

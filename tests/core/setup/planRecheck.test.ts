@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { FULL_ROUND, sortByPosture } from '../../../src/core/measures/rounds.ts';
+import { FULL_ROUND, SHORT_ROUND, sortByPosture } from '../../../src/core/measures/rounds.ts';
 import { getProtocol, PROTOCOLS } from '../../../src/core/measures/protocols/index.ts';
+import { POSES } from '../../../src/core/poses/catalogue/index.ts';
+import { findShortRound } from '../../../src/core/setup/shortRound.ts';
 import { planRecheck } from '../../../src/core/setup/planRecheck.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';
 
@@ -23,6 +25,11 @@ describe('what is worth repeating', () => {
       expect(setUps).toBe(4);
     }
     expect(value[0]!.depthGain).toBeGreaterThan(0.2);
+    // The number that gains most is told with its ± before and after.
+    for (const { most } of value) {
+      expect(most?.then).toBeLessThan(most!.now);
+      expect(['pyramid', 'wide-fold']).toContain(most?.pose);
+    }
   });
 
   it('is nothing while nothing can be planned', () => {
@@ -31,6 +38,18 @@ describe('what is worth repeating', () => {
 });
 
 describe('a round', () => {
+  it('for a few poses asks for the body’s lengths and what their musts need', () => {
+    const tree = findShortRound(['tree']);
+    expect(tree).toContain('hip-opening');
+    expect(tree).toContain('stature');
+    expect(tree).not.toContain('straight-leg-raise');
+    expect(tree.length).toBeLessThan(findShortRound(POSES.map((each) => each.id)).length);
+    expect(findShortRound(['no such pose']).every((id) => getProtocol(id).unit === 'cm')).toBe(
+      true,
+    );
+    expect(findShortRound(POSES.map((each) => each.id))).toEqual(SHORT_ROUND);
+  });
+
   it('turns the person over as little as possible, and leaves nothing out', () => {
     expect(new Set(FULL_ROUND)).toEqual(new Set(PROTOCOLS.map((each) => each.id)));
     const postures = FULL_ROUND.map((id) => getProtocol(id).posture);

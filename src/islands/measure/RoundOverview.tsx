@@ -1,0 +1,218 @@
+import { useState } from 'react';
+import { judgeMeasuring } from '../../core/cautions/measuring.ts';
+import { calcMeasureSet, measureKey, sidesOf } from '../../core/measures/measureSet.ts';
+import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
+import { SIDES } from '../../core/measures/protocol.ts';
+import { findNotDone } from '../../core/person/notDone.ts';
+import type { Person, PersonRecord } from '../../core/person/person.ts';
+import { POSES } from '../../core/poses/catalogue/index.ts';
+import { findShortRound } from '../../core/setup/shortRound.ts';
+import { changePerson } from '../../data/people.ts';
+import { useQuery } from '../shared/useQuery.ts';
+import { BodyView } from './BodyView.tsx';
+import { ALL_POSES, findPoses, type RoundKind } from './findRound.ts';
+import { RoundWords } from './HowTaken.tsx';
+import { REASON_WORDS } from './NotTaken.tsx';
+import { RecheckView } from './RecheckView.tsx';
+
+function countReadings(record: PersonRecord, measure: MeasureId): string {
+  const set = calcMeasureSet(record.readings);
+  const sides = sidesOf(getProtocol(measure).sided);
+  const allowed = sides.filter(
+    (side) => judgeMeasuring(record.person, getProtocol(measure), side).verdict !== 'blocked',
+  );
+  if (allowed.length === 0) return 'not allowed';
+  const left = allowed.flatMap((side) => {
+    const open = findNotDone(record, measure, side);
+    if (open !== null) return [`${side === null ? '' : `${side} `}${REASON_WORDS[open.reason]}`];
+    return set.has(measureKey(measure, side))
+      ? []
+      : [side === null ? 'not yet' : `${side} not yet`];
+  });
+  if (left.length === 0) return 'done';
+  return left.length === SIDES.length && left.every((each) => each.endsWith('not yet'))
+    ? 'not yet'
+    : left.join(', ');
+}
+
+const TITLES: Readonly<Record<RoundKind, string>> = {
+  short: 'A short round',
+  full: 'A full round',
+  recheck: 'A re-check',
+};
+
+interface OverviewProps {
+  record: PersonRecord;
+  kind: RoundKind;
+  round: readonly MeasureId[];
+  onGo: (measure: MeasureId) => void;
+}
+
+/** What a round asks for, what is left of it, and what is known so far. */
+export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
+  const states = round.map((measure) => ({ measure, state: countReadings(record, measure) }));
+  const left = states.filter(({ state }) => state.includes('not yet'));
+  const next = left[0]?.measure ?? round[0]!;
+  const [wantsAll, setWantsAll] = useState(false);
+  const [query] = useQuery();
+  const poseIds = findPoses(query);
+  return (
+    <section>
+      <h1>{TITLES[kind]}</h1>
+      <RoundChoice kind={kind} />
+      {kind === 'short' && <PoseChoice chosen={poseIds} />}
+      <p>
+        <RoundWords />. Both are kept with each reading.
+      </p>
+      <ConsentLine person={record.person} />
+      <p>
+        {left.length === 0
+          ? kind === 'short'
+            ? 'Everything the poses need is measured.'
+            : 'Everything here is measured.'
+          : `${String(left.length)} of ${String(round.length)} measures are left.`}{' '}
+        One reading a side is enough to begin; two make it surer. Stop at the first firm resistance;
+        never press.
+      </p>
+      <div className="button-row">
+        <button
+          type="button"
+          className="button"
+          onClick={() => {
+            onGo(next);
+          }}
+        >
+          {left.length === round.length ? 'Begin' : left.length === 0 ? 'Measure again' : 'Go on'}
+          {': '}
+          {getProtocol(next).name.toLowerCase()}
+        </button>
+        {left.length < round.length && (
+          <a className="button plain" href={`/set-up?id=${encodeURIComponent(record.person.id)}`}>
+            See the set-up
+          </a>
+        )}
+      </div>
+      {kind !== 'recheck' && left.length < round.length && (
+        <RecheckView key={poseIds.join()} record={record} poseIds={poseIds} />
+      )}
+      <ol className="round-list">
+        {states
+          .filter(({ state }) => wantsAll || state !== 'done' || left.length === 0)
+          .map(({ measure, state }) => (
+            <li key={measure}>
+              <button
+                type="button"
+                className="word-button"
+                onClick={() => {
+                  onGo(measure);
+                }}
+              >
+                {getProtocol(measure).name}
+              </button>{' '}
+              <span className="quiet">{state}</span>
+            </li>
+          ))}
+      </ol>
+      {left.length > 0 && left.length < round.length && (
+        <button
+          type="button"
+          className="word-button quiet"
+          onClick={() => {
+            setWantsAll(!wantsAll);
+          }}
+        >
+          {wantsAll ? 'Show only what is left' : 'Show what is done too'}
+        </button>
+      )}
+      {record.readings.length > 0 && <BodyView record={record} />}
+    </section>
+  );
+}
+
+/** Said once, before anything is kept; nothing waits for it. */
+function ConsentLine({ person }: { person: Person }) {
+  if (person.intake.consentToData !== null) return null;
+  return (
+    <p className="quiet">
+      Nobody has noted yet that {person.name} agrees to these numbers being kept.{' '}
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => {
+          void changePerson(person.id, ({ intake }) => ({
+            intake: { ...intake, consentToData: new Date().toISOString() },
+          }));
+        }}
+      >
+        They agree
+      </button>
+    </p>
+  );
+}
+
+/** The poses a short round is for: fewer poses, fewer measures. */
+function PoseChoice({ chosen }: { chosen: readonly string[] }) {
+  const [, setQuery] = useQuery();
+  const isAll = chosen.length === ALL_POSES.length;
+  const toggle = (id: string): void => {
+    const without = chosen.filter((each) => each !== id);
+    const next = isAll ? [id] : without.length < chosen.length ? without : [...chosen, id];
+    setQuery({
+      for: next.length === 0 || next.length === ALL_POSES.length ? null : next.join(','),
+    });
+  };
+  return (
+    <details className="pose-choice">
+      <summary>
+        For{' '}
+        {isAll ? 'every pose' : chosen.length === 1 ? 'one pose' : `${String(chosen.length)} poses`}
+        : {String(findShortRound(chosen).length)} measures
+      </summary>
+      <div>
+        {POSES.map(({ id, name }) => (
+          <label className="check" key={id}>
+            <input
+              type="checkbox"
+              checked={!isAll && chosen.includes(id)}
+              onChange={() => {
+                toggle(id);
+              }}
+            />{' '}
+            {name}
+          </label>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+/** Which round this is, and the two others. */
+function RoundChoice({ kind }: { kind: RoundKind }) {
+  const [, setQuery] = useQuery();
+  const offers = [
+    { kind: 'short', words: 'what the poses need', query: { round: null, only: null } },
+    { kind: 'full', words: 'everything', query: { round: 'full', only: null } },
+  ] as const;
+  return (
+    <p>
+      Measure{' '}
+      {offers
+        .filter((each) => each.kind !== kind)
+        .map(({ kind: id, words, query }, i) => (
+          <span key={id}>
+            {i > 0 && ', or '}
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => {
+                setQuery(query);
+              }}
+            >
+              {words}
+            </button>
+          </span>
+        ))}{' '}
+      instead.
+    </p>
+  );
+}
