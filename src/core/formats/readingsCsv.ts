@@ -19,6 +19,8 @@ export const CSV_FIELDS = [
   'posture',
   'instrument',
   'note',
+  'takenBy',
+  'setAside',
 ] as const;
 export type CsvField = (typeof CSV_FIELDS)[number];
 
@@ -33,11 +35,15 @@ export interface CsvTable {
 /** More rows than this are no person's readings. Our choice. */
 const MOST_ROWS = 20_000;
 
+/** A reading that is set aside goes out with its reason. */
+const writeField = (reading: Reading, field: CsvField): string | number =>
+  (field === 'setAside' ? reading.setAside?.reason : reading[field]) ?? '';
+
 /** One reading a row, in the order of {@link CSV_FIELDS}; centimetres, degrees, seconds. */
 export const writeReadingsCsv = (readings: readonly Reading[]): string =>
   `${Papa.unparse({
     fields: [...CSV_FIELDS],
-    data: readings.map((each) => CSV_FIELDS.map((field) => each[field] ?? '')),
+    data: readings.map((each) => CSV_FIELDS.map((field) => writeField(each, field))),
   })}\r\n`;
 
 /**
@@ -82,6 +88,8 @@ const SYNONYMS: Readonly<Record<CsvField, readonly string[]>> = {
   posture: ['posture', 'position'],
   instrument: ['instrument', 'tool', 'with'],
   note: ['note', 'notes', 'remark', 'comment'],
+  takenBy: ['takenby', 'taken by', 'by', 'measurer', 'who'],
+  setAside: ['setaside', 'set aside', 'ignored because'],
 };
 
 /** A first guess at which column holds what, by its name. */
@@ -186,6 +194,8 @@ export function planCsv(
       state: state === 'cold' || state === 'warm' ? state : null,
       takenAt,
       note: cell('note'),
+      ...(cell('takenBy') === '' ? {} : { takenBy: cell('takenBy') }),
+      ...(cell('setAside') === '' ? {} : { setAside: { reason: cell('setAside'), at: takenAt } }),
     };
     const found = checkReading(reading, nameRow(index), takenToday);
     problems.push(...found);

@@ -34,10 +34,19 @@ const POINT_WORDS: Partial<Record<BodyPoint, string>> = {
 
 const nameOf = (point: BodyPoint): string => POINT_WORDS[point] ?? `the ${point}`;
 
-const LINE: readonly Mark[] = [
-  { id: 'line-a', words: 'the upper end of something upright near the body' },
-  { id: 'line-b', words: 'its lower end' },
-];
+/** What the picture is straightened by. */
+export type LineKind = 'plumb' | 'floor';
+
+const LINES: Readonly<Record<LineKind, readonly Mark[]>> = {
+  plumb: [
+    { id: 'line-a', words: 'the upper end of something upright near the body' },
+    { id: 'line-b', words: 'its lower end' },
+  ],
+  floor: [
+    { id: 'line-a', words: 'one end of the floor line near the body' },
+    { id: 'line-b', words: 'its other end' },
+  ],
+};
 const SCALE: readonly Mark[] = [
   { id: 'scale-a', words: 'one end of the known length' },
   { id: 'scale-b', words: 'its other end' },
@@ -45,9 +54,8 @@ const SCALE: readonly Mark[] = [
 
 /** Places that set where an angle is counted from. */
 const REFERENCES: Readonly<
-  Record<'straight up' | 'leg line' | 'thigh line' | 'across the pelvis', readonly Mark[]>
+  Record<'leg line' | 'thigh line' | 'across the pelvis', readonly Mark[]>
 > = {
-  'straight up': LINE,
   'leg line': [{ id: 'reference', words: 'the ankle bone of the leg that lies straight' }],
   'thigh line': [
     { id: 'thigh-a', words: 'the outer hip bone' },
@@ -60,18 +68,25 @@ const REFERENCES: Readonly<
 };
 
 /** What has to be pointed at, in order; null = a picture cannot tell this measure. */
-export function planMarks({ demonstration: { reads } }: Protocol): readonly Mark[] | null {
+export function planMarks(
+  { demonstration: { reads } }: Protocol,
+  lineKind: LineKind = 'plumb',
+): readonly Mark[] | null {
   if (reads === null || reads.kind === 'girth') return null;
   if (reads.kind === 'tape') {
     const to = reads.to === 'floor' ? 'the floor below it' : nameOf(reads.to);
     return [...SCALE, { id: 'from', words: nameOf(reads.from) }, { id: 'to', words: to }];
   }
   return [
-    ...REFERENCES[reads.from],
+    ...(reads.from === 'straight up' ? LINES[lineKind] : REFERENCES[reads.from]),
     { id: 'from', words: nameOf(reads.at) },
     { id: 'to', words: nameOf(reads.to) },
   ];
 }
+
+/** Whether the picture has to be straightened. */
+export const needsLine = ({ demonstration: { reads } }: Protocol): boolean =>
+  reads?.kind === 'angle' && reads.from === 'straight up';
 
 /** Whether the picture needs a known length. */
 export const needsScale = ({ demonstration: { reads } }: Protocol): boolean =>
@@ -81,14 +96,14 @@ export const needsScale = ({ demonstration: { reads } }: Protocol): boolean =>
  * Reads a measure off the marks of a picture, in the measure's unit.
  *
  * @param marks places by mark id
- * @param knownCm length between the two scale marks
+ * @param by the length between the two scale marks, and what the two line marks lie on
  * @returns null while a mark or the known length is missing
  */
 export function readMarks(
   protocol: Protocol,
   { width, height }: { readonly width: number; readonly height: number },
   marks: Readonly<Record<string, Pixel>>,
-  knownCm: number | null,
+  { knownCm, lineKind }: { readonly knownCm: number | null; readonly lineKind: LineKind },
 ): PhotoValue | null {
   const { reads } = protocol.demonstration;
   const isComplete = planMarks(protocol)?.every(({ id }) => marks[id] !== undefined) ?? false;
@@ -106,7 +121,7 @@ export function readMarks(
   switch (reads.from) {
     case 'straight up':
       return readPhotoAngle(
-        { ...frame, line: { kind: 'plumb', ends: pair('line-a', 'line-b') } },
+        { ...frame, line: { kind: lineKind, ends: pair('line-a', 'line-b') } },
         { ray, against: 'up' },
       );
     case 'leg line':

@@ -27,6 +27,8 @@ const FIELD_WORDS: Readonly<Record<CsvField, string>> = {
   posture: 'Posture',
   instrument: 'Instrument',
   note: 'Note',
+  takenBy: 'Measured by',
+  setAside: 'Set aside because',
 };
 const MOST_SHOWN = 12;
 

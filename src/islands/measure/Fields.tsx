@@ -44,7 +44,7 @@ export function Fields({ record, measure, slots, way, how, onEnter }: FieldsProp
     return form !== null ? (
       <TapeReading
         key={`tape ${String(side)} ${String(row)}`}
-        personId={record.person.id}
+        record={record}
         form={form}
         body={findTapeBody(record, side)}
         {...shared}

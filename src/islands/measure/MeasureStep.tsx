@@ -145,7 +145,7 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
     if (following instanceof HTMLInputElement) following.focus();
     else onNext();
   };
-  const shared = { personId: record.person.id, protocol, slots, how, onNext };
+  const shared = { record, protocol, slots, how, onNext };
   return (
     <div ref={form}>
       {(way === 'inclinometer' || way === 'phone') && (

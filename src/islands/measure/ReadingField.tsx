@@ -1,16 +1,14 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
-import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import type { Protocol, Side } from '../../core/measures/protocol.ts';
-import { questionReading } from '../../core/measures/questionReading.ts';
 import { correctReading, type Reading } from '../../core/measures/reading.ts';
-import { findReferenceBand, questionAgainstBand } from '../../core/measures/referenceBands.ts';
-import { findAge, type PersonRecord } from '../../core/person/person.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { removeReading, saveReading } from '../../data/readings.ts';
 import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
+import { questionTaken } from './questionTaken.ts';
 import { readTyped, toTenth } from './readTyped.ts';
 
 interface ReadingFieldProps {
@@ -63,7 +61,7 @@ export function ReadingField(props: ReadingFieldProps) {
     const value = toTenth(typed.value);
     const taken = makeReading(value, text.trim());
     // What the person's own readings say comes before what most people have.
-    setProblem(question(taken) ?? found[0] ?? null);
+    setProblem(questionTaken(record, taken) ?? found[0] ?? null);
     void saveReading(personId, taken).then(() => {
       // What was typed meanwhile stays in the field.
       setDraft((now) => (now === text ? null : now));
@@ -92,16 +90,6 @@ export function ReadingField(props: ReadingFieldProps) {
       note: '',
     };
   };
-  const question = (taken: Reading): Problem | null => {
-    const measure = protocol.id as MeasureId;
-    const age = findAge(record.person, taken.takenAt);
-    const band = findReferenceBand(measure, record.person.sexForReference, age);
-    return (
-      questionReading({ ...taken, measure }, record.readings) ??
-      questionAgainstBand(taken.value, measure, band)
-    );
-  };
-
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key !== 'Enter') return;
     event.preventDefault();

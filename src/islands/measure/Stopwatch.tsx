@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Protocol } from '../../core/measures/protocol.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
 import { removeReading, saveReading } from '../../data/readings.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { useCaptureKeys } from './live/useCaptureKeys.ts';
 import { findNextSlot, type Slot } from './slots.ts';
 
 interface StopwatchProps {
-  personId: string;
+  record: PersonRecord;
   protocol: Protocol;
   slots: readonly (readonly Slot[])[];
   how: HowTaken;
@@ -14,7 +15,7 @@ interface StopwatchProps {
 }
 
 /** One press starts, one stops and stores; it stops by itself at the measure's longest. */
-export function Stopwatch({ personId, protocol, slots, how, onNext }: StopwatchProps) {
+export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchProps) {
   const longest = protocol.possible[1];
   const [startedAt, setStartedAt] = useState<number | null>(null);
   const [seconds, setSeconds] = useState(0);
@@ -27,7 +28,7 @@ export function Stopwatch({ personId, protocol, slots, how, onNext }: StopwatchP
     if (next === null) return;
     const id = crypto.randomUUID();
     setLastId(id);
-    void saveReading(personId, {
+    void saveReading(record.person.id, {
       id,
       measure: protocol.id,
       side: next.side,
@@ -68,7 +69,7 @@ export function Stopwatch({ personId, protocol, slots, how, onNext }: StopwatchP
   };
   const undo = (): void => {
     if (lastId === null) return;
-    void removeReading(personId, lastId);
+    void removeReading(record.person.id, lastId);
     setLastId(null);
     setSeconds(0);
   };

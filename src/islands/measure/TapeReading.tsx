@@ -3,6 +3,7 @@ import { checkValue } from '../../core/measures/checkReading.ts';
 import type { Protocol, Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
 import { readTape, type TapeBody, type TapeForm } from '../../core/measures/tapeForms.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { cmFromMetres } from '../../core/units/brands.ts';
 import { readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
@@ -10,10 +11,11 @@ import { saveReading } from '../../data/readings.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
+import { questionTaken } from './questionTaken.ts';
 import { toTenth } from './readTyped.ts';
 
 interface TapeReadingProps {
-  personId: string;
+  record: PersonRecord;
   protocol: Protocol;
   form: TapeForm;
   /** The lengths of this side's leg; null = not measured yet. */
@@ -33,7 +35,7 @@ function lengthsOf(reading: Reading | null): Readonly<Record<string, unknown>> {
 
 /** One range by tape: its lengths are typed, the angle follows with its sum. Saved at the last Enter. */
 export function TapeReading(props: TapeReadingProps) {
-  const { personId, protocol, form, body, side, row, reading, how, unit, onEnter } = props;
+  const { record, protocol, form, body, side, row, reading, how, unit, onEnter } = props;
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [newId] = useState(() => crypto.randomUUID());
@@ -70,7 +72,7 @@ export function TapeReading(props: TapeReadingProps) {
     const found = checkValue(value, protocol, protocol.name);
     setProblems(found);
     if (found.some((each) => each.severity === 'error')) return false;
-    void saveReading(personId, {
+    const taken: Reading = {
       id: reading?.id ?? newId,
       measure: protocol.id,
       side,
@@ -83,7 +85,10 @@ export function TapeReading(props: TapeReadingProps) {
       takenBy: reading?.takenBy ?? how.takenBy,
       takenAt: reading?.takenAt ?? new Date().toISOString(),
       note: '',
-    });
+    };
+    const question = questionTaken(record, taken);
+    if (question !== null) setProblems([question]);
+    void saveReading(record.person.id, taken);
     return true;
   };
   const onKey = (event: KeyboardEvent<HTMLInputElement>, isLast: boolean): void => {

@@ -26,11 +26,13 @@ describe('readings as a table', () => {
     const noted = readings.map((each, i) => ({
       ...each,
       note: i === 0 ? 'a "quote", and\na line' : '',
+      ...(i === 1 ? { takenBy: 'Tove' } : {}),
+      ...(i === 2 ? { setAside: { reason: 'pelvis rolled', at: each.takenAt } } : {}),
     }));
     const back = plan(writeReadingsCsv(noted));
     expect(back.problems.filter((each) => each.severity === 'error')).toEqual([]);
     const bare = (list: typeof noted): unknown =>
-      list.map(({ id, measure, side, value, unit, state, note, takenAt }) => ({
+      list.map(({ id, measure, side, value, unit, state, note, takenAt, takenBy, setAside }) => ({
         id,
         measure,
         side,
@@ -38,6 +40,8 @@ describe('readings as a table', () => {
         unit,
         state,
         note,
+        takenBy: takenBy ?? null,
+        setAside: setAside?.reason ?? null,
         takenAt: Date.parse(takenAt),
       }));
     expect(bare([...back.readings] as typeof noted)).toEqual(bare(noted));

@@ -7,11 +7,14 @@ import type {
 } from '../../../core/instruments/angleReader.ts';
 import { checkValue } from '../../../core/measures/checkReading.ts';
 import type { Protocol } from '../../../core/measures/protocol.ts';
+import type { Reading } from '../../../core/measures/reading.ts';
+import type { PersonRecord } from '../../../core/person/person.ts';
 import type { Problem } from '../../../core/problems/problem.ts';
 import { removeReading, saveReading } from '../../../data/readings.ts';
 import { getConfirmation, setConfirmation, type Confirmation } from '../../../data/settings.ts';
 import { ProblemList } from '../../shared/ProblemList.tsx';
 import type { HowTaken } from '../HowTaken.tsx';
+import { questionTaken } from '../questionTaken.ts';
 import { findNextSlot, type Slot } from '../slots.ts';
 import { confirmAloud } from './confirm.ts';
 import { PhoneStart } from './PhoneStart.tsx';
@@ -21,7 +24,7 @@ import { useAngleReader } from './useAngleReader.ts';
 import { useCaptureKeys } from './useCaptureKeys.ts';
 
 interface LiveReadingProps {
-  personId: string;
+  record: PersonRecord;
   protocol: Protocol;
   slots: readonly (readonly Slot[])[];
   how: HowTaken;
@@ -37,7 +40,7 @@ const nameSlot = ({ side, row }: Slot): string =>
   `${side === null ? '' : `${side}, `}${ORDINALS[row] ?? `${String(row + 1)}th`} reading`;
 
 /** A large live angle that is taken when it rests, or by a key; hands stay on the person. */
-export function LiveReading({ personId, protocol, slots, how, way, onNext }: LiveReadingProps) {
+export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveReadingProps) {
   const [axis, setAxis] = useState<PhoneAxis>('long');
   const [hasTilt, setHasTilt] = useState(false);
   const [undoable, setUndoable] = useState<readonly string[]>([]);
@@ -74,7 +77,7 @@ export function LiveReading({ personId, protocol, slots, how, way, onNext }: Liv
       ...(angle.isPoor ? ['poor contact'] : []),
       ...(angle.zeroWasDue ? ['a new zero was due'] : []),
     ];
-    void saveReading(personId, {
+    const taken: Reading = {
       id,
       measure: protocol.id,
       side: next.side,
@@ -87,7 +90,10 @@ export function LiveReading({ personId, protocol, slots, how, way, onNext }: Liv
       takenBy: how.takenBy,
       takenAt: new Date().toISOString(),
       note: marks.join(', '),
-    }).then(() => {
+    };
+    const question = questionTaken(record, taken);
+    if (question !== null) setProblems([question]);
+    void saveReading(record.person.id, taken).then(() => {
       const words = `${nameSlot(next)}: ${String(value)}°`;
       setSaid(`${words} is saved.`);
       confirmAloud(confirmation, words);
@@ -109,7 +115,7 @@ export function LiveReading({ personId, protocol, slots, how, way, onNext }: Liv
     setUndoable(undoable.slice(0, -1));
     setPending((now) => new Map([...now].filter(([, each]) => each !== id)));
     reader.rearm();
-    void removeReading(personId, id).then(() => {
+    void removeReading(record.person.id, id).then(() => {
       setSaid('The last reading is undone.');
       confirmAloud(confirmation, 'undone', true);
     });

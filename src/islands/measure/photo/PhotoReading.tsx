@@ -7,8 +7,15 @@ import {
 import { findDrawnBody } from '../../../core/drawing/demonstration/drawnBody.ts';
 import { checkValue } from '../../../core/measures/checkReading.ts';
 import type { Protocol } from '../../../core/measures/protocol.ts';
+import type { Reading } from '../../../core/measures/reading.ts';
 import type { PersonRecord } from '../../../core/person/person.ts';
-import { needsScale, planMarks, readMarks } from '../../../core/photo/photoMarks.ts';
+import {
+  needsLine,
+  needsScale,
+  planMarks,
+  readMarks,
+  type LineKind,
+} from '../../../core/photo/photoMarks.ts';
 import type { Pixel } from '../../../core/photo/photoReading.ts';
 import type { Problem } from '../../../core/problems/problem.ts';
 import { cmFromMetres } from '../../../core/units/brands.ts';
@@ -19,6 +26,7 @@ import { ProblemList } from '../../shared/ProblemList.tsx';
 import { useUnit } from '../../shared/useRecord.ts';
 import { writeDate, writeValue } from '../../shared/words.ts';
 import type { HowTaken } from '../HowTaken.tsx';
+import { questionTaken } from '../questionTaken.ts';
 import { toTenth } from '../readTyped.ts';
 import { findNextSlot, type Slot } from '../slots.ts';
 import { loadPicture, paintDrawing, type Picture } from './loadPicture.ts';
@@ -42,11 +50,12 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
   const unit = useUnit();
   const [opened, setOpened] = useState<Opened | null>(null);
   const [known, setKnown] = useState(String(DEMO_STICK_CM));
+  const [lineKind, setLineKind] = useState<LineKind>('plumb');
   const [marks, setMarks] = useState<Readonly<Record<string, Pixel>>>({});
   const [active, setActive] = useState(0);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [said, setSaid] = useState('');
-  const plan = planMarks(protocol) ?? [];
+  const plan = planMarks(protocol, lineKind) ?? [];
   const url = opened?.url ?? null;
   useEffect(
     () => () => {
@@ -76,7 +85,8 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
 
   const length = needsScale(protocol) ? readLength(known, unit, 'Known length') : null;
   const knownCm = length?.ok === true ? cmFromMetres(length.value) : null;
-  const value = opened === null ? null : readMarks(protocol, opened.picture, marks, knownCm);
+  const value =
+    opened === null ? null : readMarks(protocol, opened.picture, marks, { knownCm, lineKind });
   const next = findNextSlot(slots);
   const write = (each: number): string => writeValue(toTenth(each), protocol.unit, unit);
 
@@ -96,7 +106,7 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
         takenAt,
       });
     }
-    await saveReading(personId, {
+    const taken: Reading = {
       id: crypto.randomUUID(),
       measure: protocol.id,
       side: next.side,
@@ -109,7 +119,10 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
       takenBy: how.takenBy,
       takenAt,
       note: '',
-    });
+    };
+    const question = questionTaken(record, taken);
+    if (question !== null) setProblems([question]);
+    await saveReading(personId, taken);
     setMarks({});
     setActive(0);
     setSaid(
@@ -164,6 +177,21 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
               setActive(open === -1 ? plan.length : open);
             }}
           />
+          {needsLine(protocol) && (
+            <label>
+              Straightened by{' '}
+              <select
+                className="word-select"
+                value={lineKind}
+                onChange={(event) => {
+                  setLineKind(event.target.value as LineKind);
+                }}
+              >
+                <option value="plumb">something upright</option>
+                <option value="floor">the floor line</option>
+              </select>
+            </label>
+          )}
           {needsScale(protocol) && (
             <label className="field">
               <span>Known length</span>
