@@ -2,9 +2,39 @@ import { expose } from 'comlink';
 import { planBands } from '../core/setup/planBands.ts';
 import { planInFull } from '../core/setup/planInFull.ts';
 import { planRecheck } from '../core/setup/planRecheck.ts';
-import { planSetUp } from '../core/setup/planSetUp.ts';
+import {
+  findHeelLines,
+  planMoved,
+  type HeelLineMark,
+  type Moved,
+} from '../core/setup/planMoved.ts';
+import { planPose, planSetUp, type Planned } from '../core/setup/planSetUp.ts';
+import type { Result } from '../core/problems/problem.ts';
+import type { AsFound } from '../core/rules/houseRules.ts';
 
-const api = { planSetUp, planInFull, planBands, planRecheck };
+/** The plan that is being moved; planned once, moved many times. */
+let open: { readonly key: string; readonly plan: Planned } | null = null;
+
+function openPlan(key: string, ...request: Parameters<typeof planPose>): Result<null> {
+  const plan = planPose(...request);
+  open = { key, plan };
+  return { ok: true, value: null };
+}
+
+/** @returns null when another plan is open, or it has nothing to move */
+function movePlan(key: string, moved: AsFound): Result<Moved | null> {
+  const value =
+    open?.key === key && open.plan.kind === 'planned' ? planMoved(open.plan, moved) : null;
+  return { ok: true, value };
+}
+
+function heelLines(key: string, backFootDeg: number): Result<readonly HeelLineMark[]> {
+  const value =
+    open?.key === key && open.plan.kind === 'planned' ? findHeelLines(open.plan, backFootDeg) : [];
+  return { ok: true, value };
+}
+
+const api = { planSetUp, planInFull, planBands, planRecheck, openPlan, movePlan, heelLines };
 export type SetUpWorker = typeof api;
 
 expose(api);

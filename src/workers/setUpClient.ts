@@ -1,9 +1,10 @@
 import { wrap, type Remote } from 'comlink';
 import { problem, type Result } from '../core/problems/problem.ts';
-import type { HouseRules } from '../core/rules/houseRules.ts';
+import type { AsFound, HouseRules } from '../core/rules/houseRules.ts';
 import type { Side } from '../core/measures/protocol.ts';
 import type { PersonRecord } from '../core/person/person.ts';
 import type { Bands } from '../core/setup/planBands.ts';
+import type { HeelLineMark, Moved } from '../core/setup/planMoved.ts';
 import type { Recheck } from '../core/setup/planRecheck.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { SetUpWorker } from './setUp.worker.ts';
@@ -118,6 +119,28 @@ export const planBandsInWorker = (
   level: string | null,
 ): Promise<Result<Bands | null>> =>
   drawing.ask((remote) => remote.planBands(record, poseId, side, rules, level));
+
+/** A set-up that is moved by hand: a worker of its own, so that a drag waits for nothing. */
+const moving = new Lane(20, () => undefined);
+
+export const openPlanInWorker = (
+  key: string,
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules>,
+  level: string | null,
+): Promise<Result<null>> =>
+  moving.ask((remote) => remote.openPlan(key, record, poseId, side, rules, level));
+
+export const movePlanInWorker = (key: string, moved: AsFound): Promise<Result<Moved | null>> =>
+  moving.ask((remote) => remote.movePlan(key, moved));
+
+export const heelLinesInWorker = (
+  key: string,
+  backFootDeg: number,
+): Promise<Result<readonly HeelLineMark[]>> =>
+  moving.ask((remote) => remote.heelLines(key, backFootDeg));
 
 /** The few readings that are most worth repeating; takes seconds. */
 export const planRecheckInWorker = (

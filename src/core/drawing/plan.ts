@@ -1,3 +1,4 @@
+import { convexHull } from '../geometry/polygon.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { degreesBetween, ringOfPlaces } from './labels.ts';
 import { boxOfPoints, boxOfText, choosePlace, type Box } from './placement.ts';
@@ -163,6 +164,11 @@ export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const standing = (['front', 'back'] as const).filter(
     (place) => (setUp.footprints?.[place] ?? []).length > 0,
   );
+  for (const points of Object.values(sheet.options.ghost?.footprints ?? {})) {
+    if (points.length > 0) {
+      shapes.push({ kind: 'polygon', role: 'ghost', points: outline(convexHull(points)) });
+    }
+  }
   for (const place of standing) {
     shapes.push({ kind: 'polygon', role: `footprint ${place}`, points: footprint(sheet, place) });
   }

@@ -74,7 +74,7 @@ export function drawSheet(
 ): Drawing | null {
   const stanceY = options.labelMm * 2.6;
   const pose = withLevel(usual, setUp.level);
-  const sheet = laySheet(pose, setUp, options, stanceY + options.labelMm * 3.3);
+  const sheet = laySheet(pose, setUp, options, planTopOf(options));
   if (sheet === null) return null;
   const { view } = sheet;
   const [cx, , cz] = mark(setUp, 'centreOfMass');
@@ -99,7 +99,7 @@ export function drawFromAbove(
 ): Drawing | null {
   const pose = withLevel(usual, setUp.level);
   const stanceY = options.labelMm * 2.6;
-  const sheet = laySheet(pose, setUp, options, stanceY + options.labelMm * 3.3);
+  const sheet = laySheet(pose, setUp, options, planTopOf(options));
   if (sheet === null) return null;
   const [left, , width] = boxOfElevation(sheet);
   const bottom = sheet.planY + sheet.mat.widthCm / 2 + options.labelMm * 3;
@@ -201,8 +201,11 @@ function tickWidths(sheet: Sheet, middle: number, half: number): Shape[] {
   return ticks;
 }
 
+/** Where the plan begins below the elevation, for a sheet with both. */
+export const planTopOf = ({ labelMm }: SheetOptions): number => labelMm * (2.6 + 3.3);
+
 /** Everything that shapes are drawn from; null when there is no posture. */
-function laySheet(
+export function laySheet(
   pose: PoseDefinition,
   setUp: SetUp,
   options: SheetOptions,

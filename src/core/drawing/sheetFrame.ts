@@ -9,6 +9,8 @@ export interface SheetOptions {
   readonly unit: LengthUnit;
   /** Height of a label in mm; numbers are larger by their own size. */
   readonly labelMm: number;
+  /** The set-up as it was recommended, drawn faintly beneath one that was moved. */
+  readonly ghost?: SetUp | null;
 }
 
 export const NUMBER_SIZE = 1.75;

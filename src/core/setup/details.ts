@@ -1,38 +1,18 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import type { AsFound } from '../rules/houseRules.ts';
 import type { PoseTask } from '../solver/poseTask.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { reachFarthest, settleAt, type Answer } from '../solver/solve.ts';
-import { cmFromMetres, metresFromCm, radiansFromDegrees } from '../units/brands.ts';
+import { cmFromMetres, radiansFromDegrees } from '../units/brands.ts';
+import { reportPushed, toForce, withBareLimits } from './force.ts';
 import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
-import { calcPlanningRanges, toSolverLimits } from './planningLimits.ts';
 import type { Plan } from './planSetUp.ts';
-import { solvePushed, type Force, type Pushed } from './pushed.ts';
+import { solvePushed, type Force } from './pushed.ts';
 import type { PushedReport, SetUp, StanceBound, StanceBounds } from './setUp.ts';
 
 /** Depths nearer to the textbook than this count as reached, degrees or cm. */
 const AT_TEXTBOOK = 0.5;
-
-const report = (to: string, { gives, joints, sentence }: Pushed): PushedReport => ({
-  to,
-  gives: gives.map((each) => ({ ...each, amount: round(each.amount), cost: round(each.cost) })),
-  joints,
-  sentence,
-});
-
-/**
- * The task with limits as they were measured: a body that is pushed uses all it has, and
- * no margin or reserve holds it back.
- */
-function withBareLimits({ request, numbers, answer }: Plan): PoseTask {
-  const { rules, pose, side } = request;
-  const bare = calcPlanningRanges(numbers.set, { ...rules, limitMarginSem: 0 }, 0);
-  return { ...answer.built.task, limits: toSolverLimits(bare, side, pose) };
-}
-
-const round = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 /** What gives when the pose is forced to its textbook depth. */
 function calcIfPushed(plan: Plan, planned: Skeleton): PushedReport | null {
@@ -46,29 +26,7 @@ function calcIfPushed(plan: Plan, planned: Skeleton): PushedReport | null {
   const force: Force = { parts: {}, quantities: [{ quantity: depth.quantity, value }] };
   const said = getQuantity(depth.quantity).kind === 'length' ? ' cm' : '°';
   const to = `${String(depth.textbook)}${said}, the textbook’s ${depth.words}`;
-  return report(to, solvePushed(withBareLimits(plan), pose, side, planned, force));
-}
-
-/** A given posture as a force; what was not noted stays as planned or free. */
-function toForce(asFound: AsFound, pose: PoseDefinition, planned: Skeleton): Force {
-  const parts: { -readonly [Name in keyof Force['parts']]: Force['parts'][Name] } = {};
-  const { stanceCm, widthCm, backFootDeg, depth, handCm } = asFound;
-  const hasStance = planned.legs.back.closure === 'must-close' && pose.backContact !== 'lifted';
-  if (stanceCm !== null && hasStance) parts.stance = metresFromCm(stanceCm);
-  const onFoot = pose.backContact === 'flat' || pose.backContact === 'ball';
-  if (backFootDeg !== null && onFoot) parts.backFootYaw = radiansFromDegrees(backFootDeg);
-  if (widthCm !== null) {
-    const { back, front } = planned.legs;
-    const ruled = back.foot.heel[1] - front.foot.heel[1] - planned.posture.widening;
-    parts.widening = metresFromCm(widthCm) - ruled;
-  }
-  const quantities: Force['quantities'][number][] = [];
-  if (depth !== null && pose.depth !== null) {
-    const { quantity } = pose.depth;
-    quantities.push({ quantity, value: depth / toScaled(quantity, 1) });
-  }
-  if (handCm !== null) quantities.push({ quantity: 'hand-height', value: metresFromCm(handCm) });
-  return { parts, quantities };
+  return reportPushed(to, solvePushed(withBareLimits(plan), pose, side, planned, force));
 }
 
 /** What the student does now, judged by the same numbers. */
@@ -77,7 +35,7 @@ function calcAsFound(plan: Plan, planned: Skeleton): PushedReport | null {
   if (asFound === null) return null;
   const { pose, side } = plan.request;
   const force = toForce(asFound, pose, planned);
-  return report('as found', solvePushed(withBareLimits(plan), pose, side, planned, force));
+  return reportPushed('as found', solvePushed(withBareLimits(plan), pose, side, planned, force));
 }
 
 /** Below this share of what the limiting joint has, a stance asks too little to be worth it. */

@@ -39,7 +39,7 @@ export interface Plan {
   readonly setUp: SetUp;
 }
 
-type Planned =
+export type Planned =
   | { readonly kind: 'problems'; readonly problems: readonly Problem[] }
   /** Nothing was solved: a stop sign, or a pose that a caution excludes. */
   | { readonly kind: 'stopped'; readonly setUp: SetUp }

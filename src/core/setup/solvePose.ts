@@ -9,7 +9,8 @@ import type { PoseTask } from '../solver/poseTask.ts';
 import type { Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
-import { reachFarthest } from '../solver/solve.ts';
+import { WISH_STRETCH } from '../solver/residuals.ts';
+import { reachFarthest, settleFreely } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
 import {
@@ -20,6 +21,7 @@ import {
   type HeldDepth,
 } from './findDepth.ts';
 import type { PlanningRanges } from './planningLimits.ts';
+import type { Force } from './pushed.ts';
 
 /** All that a solve needs to know of a person and of the teacher's choices. */
 export interface PoseRequest {
@@ -157,6 +159,65 @@ function solveOn(
     if (found.kind === 'held') break;
   }
   return { ...common, built: { ...built, task }, found, first, keptShare };
+}
+
+/**
+ * Solves a pose anew with some of it held where it was moved, within every limit.
+ *
+ * @param before the answer that was moved
+ * @param force parts and quantities that are held, metres and radians
+ * @returns null when the pose cannot be held so
+ */
+export function solveMoved(
+  request: PoseRequest,
+  before: PoseAnswer,
+  force: Force,
+): { readonly answer: PoseAnswer; readonly found: HeldDepth } | null {
+  if (before.found.kind === 'cannot') return null;
+  const { posture } = before.found.answer.skeleton;
+  const held = holdMoved(before, force.parts, posture);
+  const near = { ...posture, ...held.parts };
+  const { pose, body, ranges, side, rules } = request;
+  if (force.quantities.length === 0) {
+    const answer = solveOn(request, held, near, holdInHints(hintsOf(before), held.parts));
+    return answer.found.kind === 'held' ? { answer, found: answer.found } : null;
+  }
+  const built = buildTask(pose, body, ranges, side, rules, held, near);
+  const forced = force.quantities.map(({ quantity, value }) => ({
+    quantity,
+    atLeast: value,
+    atMost: value,
+  }));
+  const taken = new Set(forced.map((each) => each.quantity));
+  const musts = [...built.task.musts.filter((each) => !taken.has(each.quantity)), ...forced];
+  const task: PoseTask = { ...built.task, musts, starts: [near] };
+  const settled = settleFreely(task, { toSpare: 0, wishesWithin: WISH_STRETCH });
+  if (!settled.kept) return null;
+  const found: HeldDepth = { ...before.found, answer: settled };
+  return { answer: { ...before, built: { ...built, task }, found }, found };
+}
+
+/** Hints whose postures stand where the parts are held. */
+function holdInHints(hints: PoseHints, parts: HeldLegs['parts']): PoseHints {
+  const hold = (each: DepthHints | null): DepthHints | null =>
+    each === null
+      ? null
+      : { deepest: { ...each.deepest, ...parts }, sparing: { ...each.sparing, ...parts } };
+  return { ...hints, first: hold(hints.first), last: hold(hints.last) };
+}
+
+/** What was held before, and what is held now in its place. */
+function holdMoved(before: PoseAnswer, parts: Force['parts'], near: Posture): HeldLegs {
+  const { legs, built } = before;
+  const isFoundOnce = built.stance.definition.kind === 'longest-up-to';
+  const own: HeldLegs = isFoundOnce
+    ? { parts: { stance: near.stance }, frontKnee: null }
+    : NOTHING_HELD;
+  const base =
+    legs === null || legs.answer.found.kind === 'cannot'
+      ? own
+      : holdLegs(legs.answer.found.answer.skeleton, legs.pose);
+  return { ...base, parts: { ...base.parts, ...parts } };
 }
 
 /** Shares of what comes first that are tried in turn until what comes last can be held. Our choice. */

@@ -18,12 +18,14 @@ interface BesideProps {
   setUp: SetUp;
   record: PersonRecord;
   guidance: Guidance;
+  /** What was moved by hand, and what gives. */
+  moved: ReactNode;
   /** What is looked up only when it is opened. */
   onward: ReactNode;
 }
 
 /** What a set-up asks, its recipe, and what else there is to know. */
-export function Beside({ pose, setUp, record, guidance, onward }: BesideProps) {
+export function Beside({ pose, setUp, record, guidance, moved, onward }: BesideProps) {
   const unit = useUnit();
   const solved = setUp.status !== 'failed';
   return (
@@ -31,6 +33,7 @@ export function Beside({ pose, setUp, record, guidance, onward }: BesideProps) {
       {solved && pose !== null && (
         <>
           <h2>What it asks, and what is left</h2>
+          {moved}
           <Vessels joints={setUp.joints} side={setUp.side} />
           <h2>Set it in this order</h2>
           <SettingsList setUp={setUp} unit={unit} />

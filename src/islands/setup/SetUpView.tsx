@@ -1,5 +1,4 @@
 import { useEffect } from 'react';
-import { drawSheet } from '../../core/drawing/sheet.ts';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
@@ -16,11 +15,13 @@ import { useQuery } from '../shared/useQuery.ts';
 import { useRecord, useUnit } from '../shared/useRecord.ts';
 import { Beside } from './Beside.tsx';
 import { FurtherView } from './FurtherView.tsx';
+import { MovableSheet } from './MovableSheet.tsx';
+import { MoveControls, MovedSentence } from './Moving.tsx';
 import { NoSetUp } from './NoSetUp.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
 import { SettingsList } from './SettingsList.tsx';
-import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useIsNarrow } from './useIsNarrow.ts';
+import { useMoved, type MovedSetUp } from './useMoved.ts';
 import { usePlanned } from './usePlanned.ts';
 
 /** The set-up sheet: pose, side, the measured drawing, what is asked and what is left. */
@@ -126,7 +127,10 @@ function Planned(props: PlannedProps) {
   const request = { record, poseId: pose.id, side, rules, level };
   const { result, working } = usePlanned(request);
   const isStanding = 'starts' in pose;
-  const setUp = result?.ok === true && result.value.pose === pose.id ? result.value : null;
+  const planned = result?.ok === true && result.value.pose === pose.id ? result.value : null;
+  const turn = planned?.settings.find((each) => each.id === 'back-foot-angle')?.value ?? 0;
+  const moved = useMoved(request, isStanding, turn);
+  const setUp = planned === null ? null : (moved.answer?.setUp ?? planned);
   const problems = result?.ok === false ? result.problems : [];
   const isDeepest = rules.depth === 'deepest';
   return (
@@ -180,12 +184,20 @@ function Planned(props: PlannedProps) {
             }}
           />
         ) : (
-          <Sheet
-            personId={record.person.id}
-            pose={isStanding ? pose : null}
-            setUp={setUp}
-            faded={working}
-          />
+          <>
+            {isStanding && planned !== null && planned.status !== 'failed' && (
+              <MoveControls pose={pose} recommended={planned} moved={moved} />
+            )}
+            <Sheet
+              personId={record.person.id}
+              pose={isStanding ? pose : null}
+              setUp={setUp}
+              ghost={setUp === planned ? null : planned}
+              faded={working}
+              heelLines={moved.heelLines}
+              onMove={moved.move}
+            />
+          </>
         )}
       </section>
       {setUp !== null && (
@@ -193,6 +205,7 @@ function Planned(props: PlannedProps) {
           pose={isStanding ? pose : null}
           setUp={setUp}
           record={record}
+          moved={<MovedSentence moved={moved} />}
           guidance={pose.guidance}
           onward={<FurtherView request={request} isStanding={isStanding} />}
         />
@@ -258,16 +271,17 @@ interface SheetProps {
   /** null = a lying or seated form, which is told in numbers. */
   pose: PoseDefinition | null;
   setUp: SetUp;
+  ghost: SetUp | null;
   faded: boolean;
+  heelLines: MovedSetUp['heelLines'];
+  onMove: MovedSetUp['move'];
 }
 
-function Sheet({ personId, pose, setUp, faded }: SheetProps) {
+function Sheet({ personId, pose, setUp, ghost, faded, heelLines, onMove }: SheetProps) {
   const unit = useUnit();
   const narrow = useIsNarrow();
   if (pose === null && setUp.status !== 'failed') return <NumbersOnly setUp={setUp} unit={unit} />;
-  const drawing =
-    pose === null ? null : drawSheet(pose, setUp, { unit, labelMm: narrow ? 8.5 : 5.3 });
-  if (drawing === null) {
+  if (pose === null || setUp.status === 'failed') {
     return (
       <div
         className={
@@ -287,7 +301,18 @@ function Sheet({ personId, pose, setUp, faded }: SheetProps) {
       </div>
     );
   }
-  return <SheetDrawing drawing={drawing} className={faded ? 'sheet faded' : 'sheet'} />;
+  return (
+    <MovableSheet
+      pose={pose}
+      setUp={setUp}
+      ghost={ghost}
+      unit={unit}
+      labelMm={narrow ? 8.5 : 5.3}
+      faded={faded}
+      heelLines={heelLines}
+      onMove={onMove}
+    />
+  );
 }
 
 /** Marks, supports and straps of a lying or seated form. */

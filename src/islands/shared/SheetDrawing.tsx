@@ -1,3 +1,4 @@
+import type { ReactNode, Ref } from 'react';
 import type { Drawing, Shape } from '../../core/drawing/shapes.ts';
 import { arcPath } from '../../core/drawing/svg.ts';
 
@@ -33,18 +34,30 @@ function ShapeElement({ shape }: { shape: Shape }) {
   }
 }
 
+interface SheetDrawingProps {
+  drawing: Drawing;
+  className: string;
+  /** What lies over the drawing and can be taken hold of. */
+  children?: ReactNode;
+  ref?: Ref<SVGSVGElement>;
+  /** A box to keep while something is led, so that nothing slides under the hand. */
+  box?: Drawing['box'];
+}
+
 /** A drawing of the core. Its caption tells the same in words. */
-export function SheetDrawing({ drawing, className }: { drawing: Drawing; className: string }) {
+export function SheetDrawing({ drawing, className, children, ref, box }: SheetDrawingProps) {
   return (
     <svg
       className={`drawn ${className}`}
-      viewBox={drawing.box.map((each) => each.toFixed(1)).join(' ')}
-      role="img"
-      aria-label={drawing.caption}
+      ref={ref}
+      viewBox={(box ?? drawing.box).map((each) => each.toFixed(1)).join(' ')}
     >
-      {drawing.shapes.map((shape, i) => (
-        <ShapeElement key={i} shape={shape} />
-      ))}
+      <g role="img" aria-label={drawing.caption}>
+        {drawing.shapes.map((shape, i) => (
+          <ShapeElement key={i} shape={shape} />
+        ))}
+      </g>
+      {children}
     </svg>
   );
 }

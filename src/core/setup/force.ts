@@ -1,0 +1,52 @@
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { AsFound } from '../rules/houseRules.ts';
+import type { PoseTask } from '../solver/poseTask.ts';
+import { toScaled } from '../solver/residuals.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
+import { calcPlanningRanges, toSolverLimits } from './planningLimits.ts';
+import type { Plan } from './planSetUp.ts';
+import type { Force, Pushed } from './pushed.ts';
+import type { PushedReport } from './setUp.ts';
+
+/** A forced posture as a set-up tells it. */
+export const reportPushed = (to: string, { gives, joints, sentence }: Pushed): PushedReport => ({
+  to,
+  gives: gives.map((each) => ({ ...each, amount: round(each.amount), cost: round(each.cost) })),
+  joints,
+  sentence,
+});
+
+/**
+ * The task with limits as they were measured: a body that is pushed uses all it has, and
+ * no margin or reserve holds it back.
+ */
+export function withBareLimits({ request, numbers, answer }: Plan): PoseTask {
+  const { rules, pose, side } = request;
+  const bare = calcPlanningRanges(numbers.set, { ...rules, limitMarginSem: 0 }, 0);
+  return { ...answer.built.task, limits: toSolverLimits(bare, side, pose) };
+}
+
+const round = (value: number): number => Math.round(value * 100) / 100 + 0;
+
+/** A given posture as a force; what was not noted stays as planned or free. */
+export function toForce(asFound: AsFound, pose: PoseDefinition, planned: Skeleton): Force {
+  const parts: { -readonly [Name in keyof Force['parts']]: Force['parts'][Name] } = {};
+  const { stanceCm, widthCm, backFootDeg, depth, handCm } = asFound;
+  const hasStance = planned.legs.back.closure === 'must-close' && pose.backContact !== 'lifted';
+  if (stanceCm !== null && hasStance) parts.stance = metresFromCm(stanceCm);
+  const onFoot = pose.backContact === 'flat' || pose.backContact === 'ball';
+  if (backFootDeg !== null && onFoot) parts.backFootYaw = radiansFromDegrees(backFootDeg);
+  if (widthCm !== null) {
+    const { back, front } = planned.legs;
+    const ruled = back.foot.heel[1] - front.foot.heel[1] - planned.posture.widening;
+    parts.widening = metresFromCm(widthCm) - ruled;
+  }
+  const quantities: Force['quantities'][number][] = [];
+  if (depth !== null && pose.depth !== null) {
+    const { quantity } = pose.depth;
+    quantities.push({ quantity, value: depth / toScaled(quantity, 1) });
+  }
+  if (handCm !== null) quantities.push({ quantity: 'hand-height', value: metresFromCm(handCm) });
+  return { parts, quantities };
+}

@@ -1,0 +1,129 @@
+import { useEffect, useRef, useState } from 'react';
+import type { AsFound } from '../../core/rules/houseRules.ts';
+import { isMoved, NOT_MOVED, type HeelLineMark, type Moved } from '../../core/setup/planMoved.ts';
+import { LatestOnly } from '../../workers/latestOnly.ts';
+import {
+  heelLinesInWorker,
+  movePlanInWorker,
+  openPlanInWorker,
+} from '../../workers/setUpClient.ts';
+import { keyOf, type PlanRequest } from './usePlanned.ts';
+
+interface History {
+  readonly key: string;
+  readonly past: readonly AsFound[];
+  readonly now: AsFound;
+  readonly future: readonly AsFound[];
+}
+
+interface Landed {
+  readonly key: string;
+  readonly moved: Moved;
+}
+
+/** What is to be held, or what it is to be, from what is held now. */
+export type Change = Partial<AsFound> | ((now: AsFound) => Partial<AsFound>);
+
+export interface MovedSetUp {
+  /** What was moved; every field null = nothing. */
+  readonly now: AsFound;
+  /** Where a foot may come to rest across the mat. */
+  readonly heelLines: readonly HeelLineMark[];
+  /** The latest answer; null = nothing is moved, or the first answer is on its way. */
+  readonly answer: Moved | null;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  /** Holds something where it is led. `isNew` = a new step to undo; while a drag goes on it is the same. */
+  readonly move: (change: Change, isNew: boolean) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly reset: () => void;
+}
+
+const begin = (key: string): History => ({ key, past: [], now: NOT_MOVED, future: [] });
+
+/** A set-up that is moved by hand: what is held, with its answers from a worker in their order. */
+export function useMoved(
+  request: PlanRequest,
+  isStanding: boolean,
+  backFootDeg: number,
+): MovedSetUp {
+  const key = keyOf(request);
+  const [kept, setHistory] = useState<History>(() => begin(key));
+  const [landed, setLanded] = useState<Landed | null>(null);
+  const [lines, setLines] = useState<readonly HeelLineMark[]>([]);
+  const history = kept.key === key ? kept : begin(key);
+  const asking = useRef<LatestOnly<AsFound, Moved | null> | null>(null);
+
+  useEffect(() => {
+    if (!isStanding) return;
+    const { record, poseId, side, rules, level } = request;
+    const opened = openPlanInWorker(key, record, poseId, side, rules, level);
+    const latest = new LatestOnly<AsFound, Moved | null>(
+      async (moved) => {
+        await opened;
+        const result = await movePlanInWorker(key, moved);
+        return result.ok ? result.value : null;
+      },
+      (moved) => {
+        if (moved !== null) setLanded({ key, moved });
+      },
+    );
+    asking.current = latest;
+    let isCurrent = true;
+    void opened
+      .then(() => heelLinesInWorker(key, backFootDeg))
+      .then((found) => {
+        if (isCurrent && found.ok) setLines(found.value);
+      });
+    return () => {
+      isCurrent = false;
+      latest.close();
+    };
+    // The key holds everything the request says.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, isStanding, backFootDeg]);
+
+  const { now } = history;
+  useEffect(() => {
+    if (isMoved(now)) asking.current?.put(now);
+  }, [now]);
+
+  const change = (step: (from: History) => History): void => {
+    setHistory((from) => step(from.key === key ? from : begin(key)));
+  };
+  return {
+    now,
+    heelLines: lines,
+    answer: isMoved(now) && landed?.key === key ? landed.moved : null,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    move: (held, isNew) => {
+      change((from) => ({
+        key,
+        past: isNew ? [...from.past, from.now] : from.past,
+        now: { ...from.now, ...(typeof held === 'function' ? held(from.now) : held) },
+        future: [],
+      }));
+    },
+    undo: () => {
+      change((from) => {
+        const before = from.past.at(-1);
+        return before === undefined
+          ? from
+          : { key, past: from.past.slice(0, -1), now: before, future: [from.now, ...from.future] };
+      });
+    },
+    redo: () => {
+      change((from) => {
+        const [next, ...future] = from.future;
+        return next === undefined
+          ? from
+          : { key, past: [...from.past, from.now], now: next, future };
+      });
+    },
+    reset: () => {
+      change((from) => ({ key, past: [...from.past, from.now], now: NOT_MOVED, future: [] }));
+    },
+  };
+}
