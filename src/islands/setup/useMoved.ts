@@ -22,7 +22,7 @@ interface Landed {
 }
 
 /** What is to be held, or what it is to be, from what is held now. */
-export type Change = Partial<AsFound> | ((now: AsFound) => Partial<AsFound>);
+type Change = Partial<AsFound> | ((now: AsFound) => Partial<AsFound>);
 
 export interface MovedSetUp {
   /** What was moved; every field null = nothing. */
