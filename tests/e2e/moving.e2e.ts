@@ -35,6 +35,19 @@ test('a foot is led by the pointer; the rest answers, and it can be undone', asy
   await expect.poll(() => stanceOf(page)).toBe(before);
 });
 
+test('the front view shows the same body, and follows what is moved', async ({ page }) => {
+  await openWarrior(page);
+  await page.getByText('From the front edge of the mat').click();
+  const front = page.getByRole('img', { name: /seen from the front edge of the mat/ });
+  await expect(front).toBeVisible();
+  const hips = front.locator('.pelvis-bar').first();
+  const before = await hips.getAttribute('points');
+  await page.getByRole('slider', { name: 'Move the back foot' }).focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(hips).not.toHaveAttribute('points', before ?? '');
+  await expectAccessible(page);
+});
+
 test('keys do all of it: half centimetres, five with Shift, brackets turn', async ({ page }) => {
   await openWarrior(page);
   const before = await stanceOf(page);

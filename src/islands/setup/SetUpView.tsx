@@ -14,6 +14,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord, useUnit } from '../shared/useRecord.ts';
 import { Beside } from './Beside.tsx';
+import { FrontView } from './FrontView.tsx';
 import { FurtherView } from './FurtherView.tsx';
 import { MovableSheet } from './MovableSheet.tsx';
 import { MoveControls, MovedSentence } from './Moving.tsx';
@@ -301,17 +302,21 @@ function Sheet({ personId, pose, setUp, ghost, faded, heelLines, onMove }: Sheet
       </div>
     );
   }
+  const labelMm = narrow ? 8.5 : 5.3;
   return (
-    <MovableSheet
-      pose={pose}
-      setUp={setUp}
-      ghost={ghost}
-      unit={unit}
-      labelMm={narrow ? 8.5 : 5.3}
-      faded={faded}
-      heelLines={heelLines}
-      onMove={onMove}
-    />
+    <>
+      <MovableSheet
+        pose={pose}
+        setUp={setUp}
+        ghost={ghost}
+        unit={unit}
+        labelMm={labelMm}
+        faded={faded}
+        heelLines={heelLines}
+        onMove={onMove}
+      />
+      <FrontView pose={pose} setUp={setUp} unit={unit} labelMm={labelMm} />
+    </>
   );
 }
 
