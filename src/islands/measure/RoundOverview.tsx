@@ -4,7 +4,7 @@ import { calcMeasureSet, measureKey, sidesOf } from '../../core/measures/measure
 import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
 import { SIDES } from '../../core/measures/protocol.ts';
 import { findNotDone } from '../../core/person/notDone.ts';
-import type { Person, PersonRecord } from '../../core/person/person.ts';
+import { isMinor, type Person, type PersonRecord } from '../../core/person/person.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import { findShortRound } from '../../core/setup/shortRound.ts';
 import { changePerson } from '../../data/people.ts';
@@ -65,6 +65,7 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
         <RoundWords />. Both are kept with each reading.
       </p>
       <ConsentLine person={record.person} />
+      <GuardianLine person={record.person} />
       <p>
         {left.length === 0
           ? kind === 'short'
@@ -126,6 +127,18 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
       )}
       {record.readings.length > 0 && <BodyView record={record} />}
     </section>
+  );
+}
+
+/** Under 18 nobody is measured alone. */
+function GuardianLine({ person }: { person: Person }) {
+  if (!isMinor(person, new Date().toISOString())) return null;
+  const { guardian } = person.intake;
+  return (
+    <p className="caution">
+      Under 18: no end of range, and a guardian is present
+      {guardian === '' ? '. Nobody is named yet.' : `: ${guardian}.`}
+    </p>
   );
 }
 

@@ -43,7 +43,7 @@ export function MoveControls({ pose, recommended, moved }: MoveControlsProps) {
     <div className="move-controls">
       {pose.depth !== null && value !== null && depth !== null && (
         <label>
-          {pose.depth.words}
+          depth<span className="sr-only">: {pose.depth.words}</span>
           <input
             type="range"
             min={Math.min(0, Math.floor(value))}

@@ -123,6 +123,8 @@ export function useMoved(
       });
     },
     reset: () => {
+      // What is moved after this begins from the recommended one, not from the last answer.
+      setLanded(null);
       change((from) => ({ key, past: [...from.past, from.now], now: NOT_MOVED, future: [] }));
     },
   };
