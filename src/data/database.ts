@@ -1,5 +1,6 @@
-import Dexie, { type EntityTable, type Table } from 'dexie';
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Reading } from '../core/measures/reading.ts';
+import type { KeptSetUp } from '../core/setup/keptSetUp.ts';
 import { completePerson, type Person } from '../core/person/person.ts';
 
 /** One person as kept in the browser. */
@@ -14,6 +15,10 @@ export interface PersonRow {
 }
 
 export interface ReadingRow extends Reading {
+  readonly personId: string;
+}
+
+export interface KeptSetUpRow extends KeptSetUp {
   readonly personId: string;
 }
 
@@ -38,8 +43,18 @@ type StillwaterDatabase = Dexie & {
   people: EntityTable<PersonRow, 'id'>;
   readings: Table<ReadingRow, [string, string]>;
   settings: EntityTable<SettingRow, 'key'>;
+  setUps: Table<KeptSetUpRow, [string, string]>;
   pictures: EntityTable<PictureRow, 'id'>;
 };
+
+/** People stored before a field was kept get it empty. */
+const completePeople = (transaction: Transaction): PromiseLike<unknown> =>
+  transaction
+    .table<PersonRow>('people')
+    .toCollection()
+    .modify((row) => {
+      row.person = completePerson(row.person);
+    });
 
 function open(): StillwaterDatabase {
   // Strict durability: what the screen calls saved survives a crash of the browser.
@@ -51,16 +66,10 @@ function open(): StillwaterDatabase {
     readings: '[personId+id], personId',
     settings: 'key',
   });
-  // People stored before intake, history and tests not done were kept get them empty.
-  database.version(2).upgrade((transaction) =>
-    transaction
-      .table<PersonRow>('people')
-      .toCollection()
-      .modify((row) => {
-        row.person = completePerson(row.person);
-      }),
-  );
+  // Intake, history and tests not done came with version 2, chosen schools with version 4.
+  database.version(2).upgrade(completePeople);
   database.version(3).stores({ pictures: 'id, personId' });
+  database.version(4).stores({ setUps: '[personId+id], personId' }).upgrade(completePeople);
   return database;
 }
 

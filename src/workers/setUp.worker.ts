@@ -1,4 +1,6 @@
 import { expose } from 'comlink';
+import { compareSchools } from '../core/setup/compareSchools.ts';
+import { checkKept } from '../core/setup/keptSetUp.ts';
 import { planBands } from '../core/setup/planBands.ts';
 import { planInFull } from '../core/setup/planInFull.ts';
 import { planRecheck } from '../core/setup/planRecheck.ts';
@@ -34,7 +36,17 @@ function heelLines(key: string, backFootDeg: number): Result<readonly HeelLineMa
   return { ok: true, value };
 }
 
-const api = { planSetUp, planInFull, planBands, planRecheck, openPlan, movePlan, heelLines };
+const api = {
+  planSetUp,
+  planInFull,
+  planBands,
+  planRecheck,
+  compareSchools,
+  checkKept,
+  openPlan,
+  movePlan,
+  heelLines,
+};
 export type SetUpWorker = typeof api;
 
 expose(api);

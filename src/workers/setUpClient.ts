@@ -4,6 +4,8 @@ import type { AsFound, HouseRules } from '../core/rules/houseRules.ts';
 import type { Side } from '../core/measures/protocol.ts';
 import type { PersonRecord } from '../core/person/person.ts';
 import type { Bands } from '../core/setup/planBands.ts';
+import type { SchoolSetUp } from '../core/setup/compareSchools.ts';
+import type { KeptCheck, KeptSetUp } from '../core/setup/keptSetUp.ts';
 import type { HeelLineMark, Moved } from '../core/setup/planMoved.ts';
 import type { Recheck } from '../core/setup/planRecheck.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
@@ -119,6 +121,22 @@ export const planBandsInWorker = (
   level: string | null,
 ): Promise<Result<Bands | null>> =>
   drawing.ask((remote) => remote.planBands(record, poseId, side, rules, level));
+
+/** What each school would set, side by side; takes seconds. */
+export const compareSchoolsInWorker = (
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules>,
+  level: string | null,
+): Promise<Result<readonly SchoolSetUp[]>> =>
+  drawing.ask((remote) => remote.compareSchools(record, poseId, side, rules, level));
+
+export const checkKeptInWorker = (
+  record: PersonRecord,
+  kept: readonly KeptSetUp[],
+): Promise<Result<readonly KeptCheck[]>> =>
+  planning.ask((remote) => remote.checkKept(record, kept));
 
 /** A set-up that is moved by hand: a worker of its own, so that a drag waits for nothing. */
 const moving = new Lane(20, () => undefined);

@@ -12,6 +12,7 @@ import {
   changePerson,
 } from '../../src/data/people.ts';
 import { findLatestReading, removeReading, saveReading } from '../../src/data/readings.ts';
+import { keepForPerson, listSetUps, removeSetUp } from '../../src/data/setUps.ts';
 import { getUnit, setUnit } from '../../src/data/settings.ts';
 import {
   checkPersonFile,
@@ -28,7 +29,12 @@ function fileOf(changes: Record<string, unknown> = {}): PersonFile {
 }
 
 beforeEach(async () => {
-  await Promise.all([db.people.clear(), db.readings.clear(), db.settings.clear()]);
+  await Promise.all([
+    db.people.clear(),
+    db.readings.clear(),
+    db.settings.clear(),
+    db.setUps.clear(),
+  ]);
 });
 
 describe('people in the browser', () => {
@@ -41,6 +47,29 @@ describe('people in the browser', () => {
       experience: 'seasoned',
     });
     expect(await loadRecord('nobody')).toBeNull();
+  });
+
+  it('bring and take their kept set-ups, which can be removed and put back', async () => {
+    const kept = {
+      id: 'k1',
+      pose: 'triangle',
+      level: null,
+      side: 'left',
+      keptAt: '2026-11-20T10:00:00Z',
+      rules: {},
+      moved: null,
+      reason: 'steadier',
+      settings: [],
+    } as const;
+    await importFile(fileOf({ setUps: [kept] }));
+    expect(await listSetUps('test')).toEqual([kept]);
+    const removed = await removeSetUp('test', 'k1');
+    expect(await listSetUps('test')).toEqual([]);
+    await keepForPerson('test', removed!);
+    expect(await listSetUps('test')).toEqual([kept]);
+    // They are no unknown field of the person's.
+    expect(await loadRecord('test')).not.toHaveProperty('setUps');
+    expect(await removeSetUp('test', 'nothing')).toBeNull();
   });
 
   it('are removed in a way that can be undone', async () => {

@@ -23,9 +23,9 @@ test('keys lead through poses, sides and depths', async ({ page }) => {
   await expect(page.getByRole('img', { name: /Warrior II/ })).toBeVisible();
   await page.keyboard.press('n');
   await page.keyboard.press('n');
-  await expect(page.getByRole('img', { name: /Pyramid, right/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Side angle, right/ })).toBeVisible();
   await page.keyboard.press('s');
-  await expect(page.getByRole('img', { name: /Pyramid, left/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Side angle, left/ })).toBeVisible();
   await page.keyboard.press('d');
   await expect(page.getByText('the deepest safe set-up')).toBeVisible();
   await page.keyboard.press('p');

@@ -91,6 +91,7 @@ export const PERSON: Person = {
   intake: EMPTY_INTAKE,
   history: [],
   notDone: [],
+  schools: [],
   cautionsAskedAt: null,
 };
 

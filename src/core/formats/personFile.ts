@@ -3,7 +3,9 @@ import { checkReading } from '../measures/checkReading.ts';
 import type { Reading } from '../measures/reading.ts';
 import { completePerson, type PersonRecord } from '../person/person.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
+import type { KeptSetUp } from '../setup/keptSetUp.ts';
 import { joiFromSchema } from './joiFromSchema.ts';
+import { checkRules } from './rulesFile.ts';
 import { findShapeProblems } from './validate.ts';
 
 const PERSON_FORMAT = 'stillwater.person';
@@ -13,6 +15,8 @@ const PERSON_VERSION = 1;
 export interface PersonFile extends PersonRecord {
   readonly format: typeof PERSON_FORMAT;
   readonly version: typeof PERSON_VERSION;
+  /** Set-ups that were settled on. */
+  readonly setUps: readonly KeptSetUp[];
 }
 
 const schema = joiFromSchema(personSchema);
@@ -20,11 +24,14 @@ const schema = joiFromSchema(personSchema);
 const READING_DEFAULTS = { raw: null, instrument: 'other', posture: null, state: null, note: '' };
 
 /** Fills in what a file may leave out. The shape has been checked. */
-function complete(file: PersonFile): PersonFile {
+function complete(
+  file: Partial<Pick<PersonFile, 'setUps'>> & Omit<PersonFile, 'setUps'>,
+): PersonFile {
   return {
     ...file,
     person: completePerson(file.person),
     readings: file.readings.map((each): Reading => ({ ...READING_DEFAULTS, ...each })),
+    setUps: file.setUps ?? [],
   };
 }
 
@@ -37,6 +44,13 @@ function findDuplicates(ids: readonly string[], path: (i: number) => string): Pr
     }
     return [problem('duplicate-id', path(i), { text: id })];
   });
+}
+
+function findRuleProblems({ rules }: KeptSetUp, path: string): Problem[] {
+  const checked = checkRules(rules);
+  return checked.ok
+    ? []
+    : checked.problems.map((each) => ({ ...each, path: `${path}.${each.path}` }));
 }
 
 function isObject(value: unknown): value is Record<string, unknown> {
@@ -77,6 +91,11 @@ export function checkPersonFile(
       file.readings.map((each) => each.id),
       (i) => `readings[${String(i)}].id`,
     ),
+    ...findDuplicates(
+      file.setUps.map((each) => each.id),
+      (i) => `setUps[${String(i)}].id`,
+    ),
+    ...file.setUps.flatMap((each, i) => findRuleProblems(each, `setUps[${String(i)}]`)),
     ...file.readings.flatMap((each, i) => checkReading(each, `readings[${String(i)}]`, now)),
   ];
   const errors = found.filter((each) => each.severity === 'error');
@@ -103,5 +122,8 @@ export function readPersonFile(
   return json.ok ? checkPersonFile(json.value, now) : json;
 }
 
-export const writePersonFile = (record: PersonRecord): string =>
+/** A person as file text; set-ups that were kept go with them. */
+export const writePersonFile = (
+  record: PersonRecord & { readonly setUps?: readonly KeptSetUp[] },
+): string =>
   `${JSON.stringify({ format: PERSON_FORMAT, version: PERSON_VERSION, ...record }, null, 2)}\n`;

@@ -26,6 +26,9 @@ function listAnswers(person: Person): Map<string, string> {
   for (const [field, value] of Object.entries(person.intake) as [keyof Intake, string | null][]) {
     answers.set(field, write(value));
   }
+  for (const { pose, rule, option, reason } of person.schools) {
+    answers.set(`school ${pose} ${rule}`, reason === '' ? option : `${option}: ${reason}`);
+  }
   for (const entry of person.cautions) answers.set(`caution ${entry.id}`, describeCaution(entry));
   return answers;
 }

@@ -55,6 +55,15 @@ export interface NotDone {
   readonly note: string;
 }
 
+/** A school chosen for one pose, with the reason. Ids are those of rules/schools.ts, or kept as they are. */
+interface ChosenSchool {
+  readonly pose: string;
+  readonly rule: string;
+  readonly option: string;
+  readonly reason: string;
+  readonly at: string;
+}
+
 export interface Person {
   readonly id: string;
   readonly name: string;
@@ -70,6 +79,8 @@ export interface Person {
   /** Oldest first. */
   readonly history: readonly Change[];
   readonly notDone: readonly NotDone[];
+  /** At most one a pose and rule. */
+  readonly schools: readonly ChosenSchool[];
   /** When the stop signs were last asked; null = not yet. */
   readonly cautionsAskedAt: string | null;
 }
@@ -92,6 +103,7 @@ const PERSON_DEFAULTS = {
   notes: '',
   history: [],
   notDone: [],
+  schools: [],
   cautionsAskedAt: null,
 };
 const CAUTION_DEFAULTS = { side: null, since: null, clearedBy: null, clearedAt: null, note: '' };

@@ -6,7 +6,8 @@ import { SIDES, type Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
-import { DEFAULT_RULES, type HouseRules } from '../rules/houseRules.ts';
+import { resolveRules } from '../rules/chosenSchools.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
 import { calcLyingSettings } from './lying.ts';
 import { calcPlanningRanges } from './planningLimits.ts';
 import { getReserve } from './reserve.ts';
@@ -27,7 +28,7 @@ export function planLying(
   side: Side,
   given: Partial<HouseRules>,
 ): Result<SetUp> {
-  const rules: HouseRules = { ...DEFAULT_RULES, ...given };
+  const rules = resolveRules(record.person, pose.id, given);
   const reserve = getReserve(rules, record.person.experience);
   const set = calcMeasureSet(record.readings);
   const stops = findStopSigns(record.person);

@@ -8,7 +8,8 @@ import { findPose, POSES } from '../poses/catalogue/index.ts';
 import { findLyingPose, LYING_POSES } from '../poses/lying/index.ts';
 import { withLevel } from '../poses/level.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
-import { DEFAULT_RULES, type HouseRules } from '../rules/houseRules.ts';
+import { resolveRules } from '../rules/chosenSchools.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
 import {
   describeDepth,
   describeFailure,
@@ -64,7 +65,8 @@ function makeRequest(
     const known = usual.levels.map((each) => each.id);
     return { ok: false, problems: [problem('unknown-level', 'level', { text: level, known })] };
   }
-  const adapted = adapt(record.person, withLevel(usual, level), { ...DEFAULT_RULES, ...rules });
+  const resolved = resolveRules(record.person, poseId, rules);
+  const adapted = adapt(record.person, withLevel(usual, level), resolved);
   const reserve = Math.max(adapted.reserve, getReserve(adapted.rules, record.person.experience));
   const { pose } = adapted;
   return {

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
+import { listSetUps } from '../../data/setUps.ts';
 import { readPersonFile, writePersonFile, type PersonFile } from '../../core/formats/personFile.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import {
@@ -55,7 +56,9 @@ export function FilesView() {
 
 async function exportPerson(id: string): Promise<void> {
   const record = await loadRecord(id);
-  if (record !== null) saveFile(`${record.person.name}.json`, writePersonFile(record));
+  if (record === null) return;
+  const setUps = await listSetUps(id);
+  saveFile(`${record.person.name}.json`, writePersonFile({ ...record, setUps }));
 }
 
 interface Waiting {

@@ -10,6 +10,7 @@ import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { planBandsInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
+import { sayNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 
 interface Asked {
@@ -21,7 +22,6 @@ interface Asked {
 interface BandsViewProps {
   readonly request: PlanRequest;
   readonly unit: LengthUnit;
-  readonly sayNumber: (id: string) => string;
 }
 
 /**
@@ -29,7 +29,7 @@ interface BandsViewProps {
  * anew many times, each time solved, and the middle nine tenths are shown. Takes seconds,
  * so it waits to be asked.
  */
-export function BandsView({ request, unit, sayNumber }: BandsViewProps) {
+export function BandsView({ request, unit }: BandsViewProps) {
   const [asked, setAsked] = useState<Asked | null>(null);
   const key = keyOf(request);
   const current = asked?.key === key ? asked : null;
@@ -50,15 +50,13 @@ export function BandsView({ request, unit, sayNumber }: BandsViewProps) {
   const { result } = current;
   if (result === null) return <p role="status">Solving {DRAWS.toLocaleString('en')} times…</p>;
   if (!result.ok) return <ProblemList problems={result.problems} />;
-  return result.value === null ? null : (
-    <Drawn bands={result.value} unit={unit} sayNumber={sayNumber} />
-  );
+  return result.value === null ? null : <Drawn bands={result.value} unit={unit} />;
 }
 
 /** A band no wider than this tells nothing, cm or degrees. */
 const NARROW = 1;
 
-function Drawn({ bands, unit, sayNumber }: Omit<BandsViewProps, 'request'> & { bands: Bands }) {
+function Drawn({ bands, unit }: Omit<BandsViewProps, 'request'> & { bands: Bands }) {
   const { draws, held, oneJointShare, settings } = bands;
   const share = Math.round(oneJointShare * 100);
   const wide = settings.filter(({ low, high }) => high - low > NARROW);

@@ -18,6 +18,8 @@ interface BesideProps {
   setUp: SetUp;
   record: PersonRecord;
   guidance: Guidance;
+  /** A school was chosen for this person in this pose. */
+  isOwnSchool: boolean;
   /** What was moved by hand, and what gives. */
   moved: ReactNode;
   /** What is looked up only when it is opened. */
@@ -25,7 +27,8 @@ interface BesideProps {
 }
 
 /** What a set-up asks, its recipe, and what else there is to know. */
-export function Beside({ pose, setUp, record, guidance, moved, onward }: BesideProps) {
+export function Beside(props: BesideProps) {
+  const { pose, setUp, record, guidance, isOwnSchool, moved, onward } = props;
   const unit = useUnit();
   const solved = setUp.status !== 'failed';
   return (
@@ -34,9 +37,12 @@ export function Beside({ pose, setUp, record, guidance, moved, onward }: BesideP
         <>
           <h2>What it asks, and what is left</h2>
           {moved}
-          <Vessels joints={setUp.joints} side={setUp.side} />
+          <Vessels setUp={setUp} />
           <h2>Set it in this order</h2>
           <SettingsList setUp={setUp} unit={unit} />
+          {isOwnSchool && (
+            <p className="quiet">By the school that was chosen for {record.person.name}.</p>
+          )}
           <MatFit setUp={setUp} unit={unit} />
           {setUp.problems.length > 0 && (
             <>

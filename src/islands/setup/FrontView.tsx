@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { drawFromFront } from '../../core/drawing/sheet.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -12,20 +11,8 @@ interface FrontViewProps {
   labelMm: number;
 }
 
-/** The third view: the same body from the mat's front edge, drawn once it is opened. */
+/** The third view: the same body from the mat's front edge. */
 export function FrontView({ pose, setUp, unit, labelMm }: FrontViewProps) {
-  const [isOpen, setIsOpen] = useState(false);
-  const drawing = isOpen ? drawFromFront(pose, setUp, { unit, labelMm }) : null;
-  return (
-    <details
-      className="more"
-      open={isOpen}
-      onToggle={(event) => {
-        setIsOpen(event.currentTarget.open);
-      }}
-    >
-      <summary>From the front edge of the mat</summary>
-      {drawing !== null && <SheetDrawing drawing={drawing} className="sheet" />}
-    </details>
-  );
+  const drawing = drawFromFront(pose, setUp, { unit, labelMm });
+  return drawing === null ? null : <SheetDrawing drawing={drawing} className="sheet" />;
 }

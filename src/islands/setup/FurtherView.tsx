@@ -6,6 +6,7 @@ import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { BandsView } from './BandsView.tsx';
+import { sayNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 
 interface Asked {
@@ -20,9 +21,12 @@ interface Asked {
 export function FurtherView({
   request,
   isStanding,
+  onPush,
 }: {
   request: PlanRequest;
   isStanding: boolean;
+  /** Leads the drawing to the depth of the books. */
+  onPush: () => void;
 }) {
   const [asked, setAsked] = useState<Asked | null>(null);
   const [isOpen, setIsOpen] = useState(false);
@@ -56,7 +60,9 @@ export function FurtherView({
           )}
         </p>
       ) : (
-        current.ok && <Further setUp={current.value} request={isStanding ? request : null} />
+        current.ok && (
+          <Further setUp={current.value} request={isStanding ? request : null} onPush={onPush} />
+        )
       )}
     </details>
   );
@@ -71,7 +77,15 @@ function writeBar({ value, unit, plusMinus }: Setting, lengthUnit: LengthUnit): 
     : `${write(value, lengthUnit)} ± ${write(plusMinus, lengthUnit)}`;
 }
 
-function Further({ setUp, request }: { setUp: SetUp; request: PlanRequest | null }) {
+function Further({
+  setUp,
+  request,
+  onPush,
+}: {
+  setUp: SetUp;
+  request: PlanRequest | null;
+  onPush: () => void;
+}) {
   const unit = useUnit();
   const { bounds, ifPushed, handProp, supportProps, balance } = setUp;
   const unsure = setUp.settings.filter(
@@ -91,7 +105,12 @@ function Further({ setUp, request }: { setUp: SetUp; request: PlanRequest | null
       {ifPushed !== null && (
         <>
           <dt>If pushed to {ifPushed.to}</dt>
-          <dd>{ifPushed.sentence}</dd>
+          <dd>
+            {ifPushed.sentence}{' '}
+            <button type="button" className="word-button" onClick={onPush}>
+              show it
+            </button>
+          </dd>
         </>
       )}
       {handProp !== null && (
@@ -143,15 +162,13 @@ function Further({ setUp, request }: { setUp: SetUp; request: PlanRequest | null
         <>
           <dt>Nine repeats in ten</dt>
           <dd>
-            <BandsView request={request} unit={unit} sayNumber={sayNumber} />
+            <BandsView request={request} unit={unit} />
           </dd>
         </>
       )}
     </dl>
   );
 }
-
-const sayNumber = (id: string): string => id.replaceAll('-', ' ');
 
 function saySupport(
   { name, neededCm, beyondCm }: SetUp['supportProps'][number],

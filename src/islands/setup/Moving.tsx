@@ -1,12 +1,15 @@
+import { otherSide } from '../../core/measures/protocol.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import { isMoved, type HeelLineMark } from '../../core/setup/planMoved.ts';
-import type { SetUp } from '../../core/setup/setUp.ts';
+import type { DepthReport, SetUp } from '../../core/setup/setUp.ts';
 import type { MovedSetUp } from './useMoved.ts';
 
 interface MoveControlsProps {
   pose: PoseDefinition;
   recommended: SetUp;
   moved: MovedSetUp;
+  /** Holds the same on the other side; only when it is asked for. */
+  onOtherSide: () => void;
 }
 
 /** The heel line a foot stands on, or that it stands on none. */
@@ -31,11 +34,30 @@ export function MovedSentence({ moved }: { moved: MovedSetUp }) {
   );
 }
 
+/** Where on the slide the recommended and the deepest set-up lie; beyond the deepest it is pushed. */
+function DepthMarks({ depth, least }: { depth: DepthReport; least: number }) {
+  const { recommended, deepest, textbook } = depth;
+  const span = textbook - least;
+  const mark = (value: number | null, name: string) =>
+    value === null || span <= 0 ? null : (
+      <span
+        className={`depth-mark ${name}`}
+        style={{ left: `calc(8px + (100% - 16px) * ${String((value - least) / span)})` }}
+      />
+    );
+  return (
+    <span className="depth-marks" aria-hidden>
+      {mark(recommended, 'recommended')}
+      {mark(deepest, 'deepest')}
+    </span>
+  );
+}
+
 /**
  * The depth by a slider, undo and the way back. Always as high, so that the drawing does
  * not slide under a hand that leads it.
  */
-export function MoveControls({ pose, recommended, moved }: MoveControlsProps) {
+export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveControlsProps) {
   const { answer, now } = moved;
   const { depth } = answer?.setUp ?? recommended;
   const value = depth?.value ?? null;
@@ -44,16 +66,19 @@ export function MoveControls({ pose, recommended, moved }: MoveControlsProps) {
       {pose.depth !== null && value !== null && depth !== null && (
         <label>
           depth<span className="sr-only">: {pose.depth.words}</span>
-          <input
-            type="range"
-            min={Math.min(0, Math.floor(value))}
-            max={Math.max(depth.textbook, Math.ceil(value))}
-            step={1}
-            value={Math.round(now.depth ?? value)}
-            onChange={(event) => {
-              moved.move({ depth: event.target.valueAsNumber }, now.depth === null);
-            }}
-          />
+          <span className="depth-slide">
+            <DepthMarks depth={recommended.depth ?? depth} least={Math.min(0, Math.floor(value))} />
+            <input
+              type="range"
+              min={Math.min(0, Math.floor(value))}
+              max={Math.max(depth.textbook, Math.ceil(value))}
+              step={1}
+              value={Math.round(now.depth ?? value)}
+              onChange={(event) => {
+                moved.move({ depth: event.target.valueAsNumber }, now.depth === null);
+              }}
+            />
+          </span>
           <span>
             {value.toFixed(0)}
             {depth.unit === 'deg' ? '°' : ' cm'}
@@ -69,6 +94,11 @@ export function MoveControls({ pose, recommended, moved }: MoveControlsProps) {
       <button type="button" className="word-button" disabled={!isMoved(now)} onClick={moved.reset}>
         back to recommended
       </button>
+      {isMoved(now) && (
+        <button type="button" className="word-button" onClick={onOtherSide}>
+          the same on the {otherSide(recommended.side)}
+        </button>
+      )}
     </div>
   );
 }

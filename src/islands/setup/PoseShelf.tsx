@@ -1,9 +1,13 @@
+import { useState } from 'react';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
-import { usePlanned } from './usePlanned.ts';
+import type { Result } from '../../core/problems/problem.ts';
+import { nameJoint } from '../../core/setup/jointReport.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { useShelf } from './useShelf.ts';
 
 interface ShelfProps {
   record: PersonRecord;
@@ -13,22 +17,81 @@ interface ShelfProps {
   onChoose: (poseId: string) => void;
 }
 
-const FAMILIES = [
-  { family: 'open', words: 'hips open' },
-  { family: 'closed', words: 'hips closed' },
-  { family: 'neutral', words: 'both feet alike' },
-] as const;
+interface Entry {
+  readonly id: string;
+  readonly name: string;
+  readonly sanskrit: string;
+}
 
-/** All poses by family; a line shows how deep each goes for this person. */
+const SHELVES: readonly { readonly words: string; readonly poses: readonly Entry[] }[] = [
+  { words: 'hips open', poses: POSES.filter((pose) => pose.family === 'open') },
+  { words: 'hips closed', poses: POSES.filter((pose) => pose.family === 'closed') },
+  { words: 'both feet alike', poses: POSES.filter((pose) => pose.family === 'neutral') },
+  { words: 'lying and seated', poses: LYING_POSES },
+];
+
+const ALL = SHELVES.flatMap(({ poses }) => poses.map((pose) => pose.id));
+
+/** Accents and case do not matter when a name is looked for. */
+const plain = (text: string): string =>
+  text
+    .normalize('NFD')
+    .replace(/\p{Mark}/gu, '')
+    .toLowerCase();
+
+const SHOWN = {
+  all: 'every pose',
+  ready: 'can be set up',
+  missing: 'lacks measures',
+  minded: 'has a caution',
+} as const;
+type Shown = keyof typeof SHOWN;
+
+/** All poses by family: how deep each goes for this person, what stops it, what it lacks. */
 export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps) {
+  const [sought, setSought] = useState('');
+  const [shown, setShown] = useState<Shown>('all');
+  const planned = useShelf(ALL, record, side, rules);
+  const matches = ({ id, name, sanskrit }: Entry): boolean =>
+    plain(`${name} ${sanskrit}`).includes(plain(sought)) &&
+    (shown === 'all' || findKind(planned.get(id) ?? null) === shown);
+  const shelves = SHELVES.map(({ words, poses }) => ({
+    words,
+    poses,
+    found: poses.filter(matches),
+  }));
   return (
     <nav aria-label="Poses" className="shelf">
-      {FAMILIES.map(({ family, words }) => (
-        <div key={family}>
+      <input
+        type="search"
+        aria-label="Find a pose"
+        placeholder="find a pose"
+        value={sought}
+        onChange={(event) => {
+          setSought(event.target.value);
+        }}
+      />
+      <select
+        className="word-select"
+        aria-label="Which poses"
+        value={shown}
+        onChange={(event) => {
+          setShown(event.target.value as Shown);
+        }}
+      >
+        {Object.entries(SHOWN).map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </select>
+      {shelves.every(({ found }) => found.length === 0) && <p>No such pose here.</p>}
+      {shelves.map(({ words, poses, found }) => (
+        <div key={words} hidden={found.length === 0}>
           <p className="shelf-family">{words}</p>
           <ul>
-            {POSES.filter((pose) => pose.family === family).map((pose) => (
-              <li key={pose.id}>
+            {poses.map((pose) => (
+              <li key={pose.id} hidden={!found.includes(pose)}>
                 <button
                   type="button"
                   aria-current={pose.id === poseId ? 'true' : undefined}
@@ -37,60 +100,63 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
                   }}
                 >
                   {pose.name}
-                  <DepthLine record={record} poseId={pose.id} side={side} rules={rules} />
+                  <AtAGlance result={planned.get(pose.id) ?? null} />
                 </button>
               </li>
             ))}
           </ul>
         </div>
       ))}
-      <div>
-        <p className="shelf-family">lying and seated</p>
-        <ul>
-          {LYING_POSES.map((pose) => (
-            <li key={pose.id}>
-              <button
-                type="button"
-                aria-current={pose.id === poseId ? 'true' : undefined}
-                onClick={() => {
-                  onChoose(pose.id);
-                }}
-              >
-                {pose.name}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </div>
     </nav>
   );
 }
 
-type DepthLineProps = Omit<ShelfProps, 'onChoose'>;
+/** What stands in the way of a pose, or stops it, in a few words. */
+function sayState(result: Result<SetUp> | null): string {
+  if (result === null) return '';
+  if (!result.ok) {
+    const missing = result.problems.filter((each) => each.code === 'missing-measure').length;
+    return missing === 0 ? 'no set-up' : `lacks ${String(missing)} readings`;
+  }
+  const { status, limiting, side, problems, provenance } = result.value;
+  if (status === 'failed') {
+    return problems.some((each) => each.code === 'stop-sign') ? 'stop sign' : 'no set-up';
+  }
+  if (provenance.measures.length === 0 || limiting === null) return '';
+  return nameJoint(limiting, side);
+}
 
-function DepthLine(request: DepthLineProps) {
-  const { result } = usePlanned({ ...request, level: null }, true);
-  const depth = result?.ok === true ? result.value.depth : null;
+const findKind = (result: Result<SetUp> | null): Shown | null => {
+  if (result === null) return null;
+  if (!result.ok) return 'missing';
+  const { status, adaptations } = result.value;
+  return status === 'failed' || adaptations.length > 0 ? 'minded' : 'ready';
+};
+
+/** Its depth as a small glyph, and what stops it. */
+function AtAGlance({ result }: { result: Result<SetUp> | null }) {
+  const setUp = result?.ok === true ? result.value : null;
+  const depth = setUp?.depth ?? null;
   const share = (value: number | null | undefined): string =>
     `${String(Math.round((100 * (value ?? 0)) / (depth?.textbook ?? 1)))}%`;
   const unit = depth?.unit === 'cm' ? ' cm' : '°';
-  const words =
-    result === null
-      ? 'working'
-      : !result.ok
-        ? 'not measured'
-        : result.value.status === 'failed'
-          ? 'no set-up'
-          : depth?.value == null
-            ? 'one set-up'
-            : `${depth.value.toFixed(0)}${unit} of ${depth.textbook.toFixed(0)}${unit}`;
+  const isAdapted = setUp !== null && setUp.adaptations.length > 0;
+  const words = [sayState(result), isAdapted ? 'adapted' : ''].filter(Boolean).join(' · ');
   return (
     <>
       <span className="depth-line" aria-hidden>
         <span className="depth-deepest" style={{ width: share(depth?.deepest) }} />
         <span className="depth-now" style={{ width: share(depth?.value) }} />
       </span>
-      <span className="sr-only">, {words}</span>
+      <span className="shelf-words">
+        {depth?.value != null && (
+          <span className="sr-only">
+            {`, ${depth.value.toFixed(0)}${unit} of ${depth.textbook.toFixed(0)}${unit}`}
+          </span>
+        )}
+        {words !== '' && <span className="sr-only">, </span>}
+        {words}
+      </span>
     </>
   );
 }

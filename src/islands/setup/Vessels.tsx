@@ -1,6 +1,11 @@
+import { useState } from 'react';
+import type { MeasureUse } from '../../core/body/body.ts';
+import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { Side } from '../../core/measures/protocol.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
-import type { JointReport } from '../../core/setup/setUp.ts';
+import type { JointReport, SetUp } from '../../core/setup/setUp.ts';
+import { findUsesBehind } from '../../core/setup/usesBehind.ts';
+import { writeDate } from '../shared/words.ts';
 
 const MOST_VESSELS = 5;
 const TALLEST_PX = 100;
@@ -12,30 +17,87 @@ const worthShowing = (joints: readonly JointReport[]): JointReport[] =>
     .filter((each) => each.toSpareDeg !== null && (each.askedDeg ?? 0) > 1)
     .slice(0, MOST_VESSELS);
 
-/** What each joint is asked against what it has, as water in a vessel as tall as what it has. */
-export function Vessels({ joints, side }: { joints: readonly JointReport[]; side: Side }) {
+const isOver = (joint: JointReport): boolean => (joint.toSpareDeg ?? 0) < -0.5;
+
+/**
+ * What each joint is asked against what it has, as water in a vessel as tall as what it
+ * has. Pointing at one, reaching it by key or pressing it tells where its brim comes from.
+ */
+export function Vessels({ setUp }: { setUp: SetUp }) {
+  const [told, setTold] = useState<string | null>(null);
+  const { joints, side } = setUp;
   const shown = worthShowing(joints);
   const [first] = shown;
   if (first === undefined) return null;
   const tallest = Math.max(...shown.flatMap((each) => [each.hasDeg ?? 0, each.askedDeg ?? 0]));
+  const toldJoint = shown.find((each) => nameJoint(each, side) === told) ?? null;
   return (
     <>
-      <p>
-        The <strong>{nameJoint(first, side)}</strong> runs out first.
+      <p className="vessel-told" aria-live="polite">
+        {toldJoint === null ? (
+          <>
+            The <strong>{nameJoint(first, side)}</strong>{' '}
+            {isOver(first) ? 'is asked more than it has.' : 'runs out first.'}
+          </>
+        ) : (
+          <Told joint={toldJoint} side={side} uses={setUp.provenance.measures} />
+        )}
       </p>
       <ul className="vessels">
-        {shown.map((joint, i) => (
-          <Vessel
-            key={nameJoint(joint, side)}
-            joint={joint}
-            side={side}
-            scale={TALLEST_PX / tallest}
-            limiting={i === 0}
-          />
-        ))}
+        {shown.map((joint, i) => {
+          const name = nameJoint(joint, side);
+          return (
+            <Vessel
+              key={name}
+              joint={joint}
+              side={side}
+              scale={TALLEST_PX / tallest}
+              limiting={i === 0}
+              onTell={(isTold) => {
+                setTold((now) => (isTold ? name : now === name ? null : now));
+              }}
+            />
+          );
+        })}
       </ul>
     </>
   );
+}
+
+interface ToldProps {
+  joint: JointReport;
+  side: Side;
+  uses: readonly MeasureUse[];
+}
+
+/** Asked, has, and the readings it comes from: which, when and how sure. */
+function Told({ joint, side, uses }: ToldProps) {
+  const behind = findUsesBehind(joint, uses);
+  return (
+    <>
+      <strong>{nameJoint(joint, side)}</strong>: asked {(joint.askedDeg ?? 0).toFixed(0)}°, has{' '}
+      {(joint.hasDeg ?? 0).toFixed(0)}° to plan with
+      {behind.length === 0 ? ', stated for everyone.' : ', from '}
+      {behind.map(sayUse).join('; ')}
+      {behind.length === 0 ? '' : '.'}
+    </>
+  );
+}
+
+const SOURCE_WORDS: Readonly<Record<Exclude<MeasureUse['source'], 'measured'>, string>> = {
+  'other-side': 'measured on the other side',
+  estimated: 'estimated from other lengths',
+  default: 'not measured, taken for everyone',
+  provisional: 'not measured, taken as stiff',
+};
+
+function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): string {
+  const name = getProtocol(measure).name.toLowerCase();
+  const which = side === null ? name : `${name}, ${side},`;
+  const written = `${which} ${value.toFixed(0)}°`;
+  if (source !== 'measured') return `${written} (${SOURCE_WORDS[source]})`;
+  const when = takenAt === null ? '' : `, ${writeDate(takenAt)}`;
+  return `${written} ± ${error.toFixed(1)}°${when}`;
 }
 
 interface VesselProps {
@@ -44,33 +106,47 @@ interface VesselProps {
   /** Pixels a degree, the same for every vessel, so that heights can be compared. */
   scale: number;
   limiting: boolean;
+  onTell: (isTold: boolean) => void;
 }
 
-function Vessel({ joint, side, scale, limiting }: VesselProps) {
+function Vessel({ joint, side, scale, limiting, onTell }: VesselProps) {
   const asked = joint.askedDeg ?? 0;
   const has = joint.hasDeg ?? 0;
   const spare = joint.toSpareDeg ?? 0;
   const brim = has * scale;
   const level = Math.max(0, asked) * scale;
   const base = TALLEST_PX + 8;
-  const name = nameJoint(joint, side);
   const wave = `M 3 ${String(base - level)} q 6.3 -3 12.6 0 t 12.6 0 t 12.6 0 V ${String(base)} H 3 Z`;
-  const over = spare < -0.5;
+  const tell = (): void => {
+    onTell(true);
+  };
+  const leave = (): void => {
+    onTell(false);
+  };
   return (
     <li className={limiting ? 'vessel limiting' : 'vessel'}>
-      <svg viewBox={`0 0 ${String(WIDTH)} ${String(base + 3)}`} aria-hidden>
-        <path className="water" d={wave} />
-        <path
-          className="glass"
-          d={`M 2 ${String(base - brim)} V ${String(base)} H ${String(WIDTH - 2)} V ${String(base - brim)}`}
-        />
-      </svg>
-      <span className="spare">{Math.max(0, Math.floor(Math.abs(spare)))}°</span>
-      <span className="vessel-words">{over ? 'over the brim' : 'to spare'}</span>
-      <span className="vessel-name">{name}</span>
-      <span className="sr-only">
-        asked {asked.toFixed(0)}°, has {has.toFixed(0)}°
-      </span>
+      <button
+        type="button"
+        onMouseEnter={tell}
+        onMouseLeave={leave}
+        onFocus={tell}
+        onBlur={leave}
+        onClick={tell}
+      >
+        <svg viewBox={`0 0 ${String(WIDTH)} ${String(base + 3)}`} aria-hidden>
+          <path className="water" d={wave} />
+          <path
+            className="glass"
+            d={`M 2 ${String(base - brim)} V ${String(base)} H ${String(WIDTH - 2)} V ${String(base - brim)}`}
+          />
+        </svg>
+        <span className="spare">{Math.max(0, Math.floor(Math.abs(spare)))}°</span>
+        <span className="vessel-words">{isOver(joint) ? 'over the brim' : 'to spare'}</span>
+        <span className="vessel-name">{nameJoint(joint, side)}</span>
+        <span className="sr-only">
+          asked {asked.toFixed(0)}°, has {has.toFixed(0)}°
+        </span>
+      </button>
     </li>
   );
 }

@@ -38,6 +38,8 @@ export interface MovedSetUp {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly reset: () => void;
+  /** Holds the same in another request, which is then turned to. */
+  readonly beginAt: (key: string, held: AsFound) => void;
 }
 
 const begin = (key: string): History => ({ key, past: [], now: NOT_MOVED, future: [] });
@@ -87,7 +89,8 @@ export function useMoved(
   const { now } = history;
   useEffect(() => {
     if (isMoved(now)) asking.current?.put(now);
-  }, [now]);
+    // Whoever is asked anew is told anew.
+  }, [now, key, backFootDeg]);
 
   const change = (step: (from: History) => History): void => {
     setHistory((from) => step(from.key === key ? from : begin(key)));
@@ -121,6 +124,9 @@ export function useMoved(
           ? from
           : { key, past: [...from.past, from.now], now: next, future };
       });
+    },
+    beginAt: (otherKey, held) => {
+      setHistory({ key: otherKey, past: [NOT_MOVED], now: held, future: [] });
     },
     reset: () => {
       // What is moved after this begins from the recommended one, not from the last answer.

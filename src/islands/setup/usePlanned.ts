@@ -26,13 +26,8 @@ export const keyOf = ({ record, poseId, side, rules, level }: PlanRequest): stri
 /**
  * The set-up of a request from the worker. While a new one is worked on the last one
  * stays, marked; an answer to an older request never lands.
- *
- * @param later lets what is looked at now be asked for first
  */
-export function usePlanned(
-  request: PlanRequest,
-  later = false,
-): {
+export function usePlanned(request: PlanRequest): {
   readonly result: Result<SetUp> | null;
   readonly working: boolean;
 } {
@@ -41,19 +36,14 @@ export function usePlanned(
   useEffect(() => {
     let wanted = true;
     const { record, poseId, side, rules, level } = request;
-    const ask = (): void => {
-      void planInWorker(key, record, poseId, side, rules, level).then((result) => {
-        if (wanted) setPlanned({ key, result });
-      });
-    };
-    const timer = later ? setTimeout(ask, 0) : null;
-    if (!later) ask();
+    void planInWorker(key, record, poseId, side, rules, level).then((result) => {
+      if (wanted) setPlanned({ key, result });
+    });
     return () => {
       wanted = false;
-      if (timer !== null) clearTimeout(timer);
     };
     // The key holds everything the request says.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, later]);
+  }, [key]);
   return { result: planned?.result ?? null, working: planned?.key !== key };
 }

@@ -25,6 +25,41 @@ describe('person files', () => {
     expect(read.ok && read.value.file).toMatchObject(recordOf(REFERENCE));
   });
 
+  const kept = {
+    id: 'k1',
+    pose: 'triangle',
+    level: null,
+    side: 'left',
+    keptAt: '2026-11-20T10:00:00Z',
+    rules: { depth: 'deepest' },
+    moved: null,
+    reason: 'steadier',
+    settings: [
+      { id: 'stance-length', value: 81.5, unit: 'cm', from: 'front-heel', to: 'back-heel' },
+    ],
+  };
+
+  it('carry kept set-ups and chosen schools, and are older than both without them', () => {
+    const schools = [
+      { pose: 'triangle', rule: 'stance', option: 'wrists', reason: '', at: kept.keptAt },
+    ];
+    const person = { ...(good().person as object), schools };
+    const file = { ...good(), person, setUps: [kept] };
+    const read = checkPersonFile(file, NOW);
+    expect(read.ok && read.value.file.setUps).toEqual([kept]);
+    expect(read.ok && read.value.file.person.schools).toEqual(schools);
+    const old = checkPersonFile(good(), NOW);
+    expect(old.ok && old.value.file.setUps).toEqual([]);
+  });
+
+  it('refuse a kept set-up whose rules could not be planned with, by its place', () => {
+    const read = checkPersonFile({ ...good(), setUps: [{ ...kept, rules: { stance: 'x' } }] }, NOW);
+    expect(read.ok ? [] : read.problems.map((each) => each.path)).toEqual([
+      'setUps[0].rules.stance',
+    ]);
+    expect(codesOf({ ...good(), setUps: [kept, kept] })).toEqual(['duplicate-id']);
+  });
+
   it('keep fields that we do not know, on every level', () => {
     const file = good();
     file.school = { town: 'Vell' };

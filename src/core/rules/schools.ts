@@ -1,0 +1,89 @@
+import type { RuleId } from './houseRules.ts';
+
+/** One disagreement of the trade in words: what is at stake, and each school's answer. */
+export interface School {
+  readonly name: string;
+  readonly options: Readonly<Record<string, string>>;
+}
+
+/** The house rules that a pose may leave to the teacher, in the words of the mat. */
+export const SCHOOLS = {
+  stance: {
+    name: 'Stance',
+    options: {
+      solved: 'as long as this body allows',
+      'leg-length': 'one leg length',
+      'one-and-a-half-leg-lengths': 'one and a half leg lengths',
+      wrists: 'ankles under the wrists',
+      fixed: 'three feet, for everyone',
+    },
+  },
+  pyramidStance: { name: 'Stance', options: { long: 'long', short: 'short' } },
+  pelvisOpen: {
+    name: 'Pelvis',
+    options: { 'as-hips-allow': 'as the hips allow', square: 'square to the long edge' },
+  },
+  pelvisWarriorOne: {
+    name: 'Pelvis',
+    options: { open: 'open, heel down', square: 'square to the front' },
+  },
+  backFoot: {
+    name: 'Back foot',
+    options: {
+      parallel: 'along the short edge',
+      'turned-in': 'a little in',
+      natural: 'as it falls',
+    },
+  },
+  frontKnee: {
+    name: 'Front knee',
+    options: { stacked: 'over the ankle', 'may-pass': 'may pass it' },
+  },
+  twist: {
+    name: 'Twist',
+    options: {
+      'by-pose': 'as the pose has it',
+      'hip-first': 'from the hips first',
+      'pelvis-fixed': 'pelvis held',
+      full: 'all of it',
+    },
+  },
+  triangleShape: {
+    name: 'Trunk',
+    options: { long: 'both sides long', 'side-bend': 'bending sideways' },
+  },
+  straightKnees: { name: 'Straight knees', options: { straight: 'straight', soft: 'soft' } },
+  chairStyle: {
+    name: 'Chair',
+    options: {
+      'equal-arms': 'knees and hips share it',
+      'knees-forward': 'knees forward',
+      'hips-back': 'hips back',
+    },
+  },
+  easing: {
+    name: 'When it is too much',
+    options: { 'as-named': 'ease what the pose names', shorter: 'shorten the stance first' },
+  },
+  balanceProp: {
+    name: 'Hand in a balance',
+    options: { 'tallest-face': 'on the tallest face', floor: 'on the floor' },
+  },
+} as const satisfies Partial<Record<RuleId, School>>;
+
+export type SchoolRule = keyof typeof SCHOOLS;
+
+/** A school in words; null = it is not one of ours. */
+export function findSchool(
+  rule: string,
+  option: string,
+): { readonly rule: SchoolRule; readonly name: string; readonly words: string } | null {
+  const all: Readonly<Record<string, School>> = SCHOOLS;
+  // A file may name anything, also what every object has.
+  const school = Object.hasOwn(all, rule) ? all[rule] : undefined;
+  const isOption = school !== undefined && Object.hasOwn(school.options, option);
+  const words = isOption ? school.options[option] : undefined;
+  return school === undefined || words === undefined
+    ? null
+    : { rule: rule as SchoolRule, name: school.name, words };
+}

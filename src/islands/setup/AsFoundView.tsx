@@ -1,0 +1,112 @@
+import { useState } from 'react';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import type { Problem } from '../../core/problems/problem.ts';
+import type { AsFound } from '../../core/rules/houseRules.ts';
+import { isMoved, NOT_MOVED } from '../../core/setup/planMoved.ts';
+import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
+import { cmFromMetres, degreesFromRadians } from '../../core/units/brands.ts';
+import { readAngle, readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { useUnit } from '../shared/useRecord.ts';
+
+interface AsFoundViewProps {
+  pose: PoseDefinition;
+  recommended: SetUp;
+  onFound: (found: AsFound) => void;
+}
+
+interface Asked {
+  readonly key: keyof AsFound;
+  readonly words: string;
+  readonly unit: 'cm' | 'deg';
+}
+
+const FIELDS: readonly (Omit<Asked, 'key'> & {
+  readonly key: Exclude<keyof AsFound, 'depth'>;
+  readonly setting: SettingId;
+})[] = [
+  { key: 'stanceCm', words: 'stance, heel to heel', unit: 'cm', setting: 'stance-length' },
+  {
+    key: 'widthCm',
+    words: 'back heel to its own side of the front heel’s line (− = across it)',
+    unit: 'cm',
+    setting: 'stance-width',
+  },
+  {
+    key: 'backFootDeg',
+    words: 'back toes from the mat’s line',
+    unit: 'deg',
+    setting: 'back-foot-angle',
+  },
+  { key: 'handCm', words: 'hand above the mat', unit: 'cm', setting: 'hand-height' },
+];
+
+/** What can be noted of a pose: what its set-up has a number for. */
+function findFields(pose: PoseDefinition, { settings, depth }: SetUp): Asked[] {
+  const fields: Asked[] = FIELDS.filter(({ setting }) =>
+    settings.some((each) => each.id === setting),
+  );
+  if (pose.depth === null || depth === null) return fields;
+  return [...fields, { key: 'depth', words: pose.depth.words, unit: depth.unit }];
+}
+
+function readField({ unit, words }: Asked, text: string, lengthUnit: LengthUnit) {
+  if (unit === 'deg') {
+    const angle = readAngle(text, words);
+    return angle.ok ? { ok: true as const, value: degreesFromRadians(angle.value) } : angle;
+  }
+  const isMinus = /^[-−]/.test(text.trim());
+  const length = readLength(text.trim().replace(/^[-−]\s*/, ''), lengthUnit, words);
+  return length.ok
+    ? { ok: true as const, value: cmFromMetres(length.value) * (isMinus ? -1 : 1) }
+    : length;
+}
+
+/** What the student does now: it is held, drawn and judged by the same numbers; then one thing is changed. */
+export function AsFoundView({ pose, recommended, onFound }: AsFoundViewProps) {
+  const unit = useUnit();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const fields = findFields(pose, recommended);
+  const take = (form: FormData): void => {
+    const found: { -readonly [Key in keyof AsFound]: AsFound[Key] } = { ...NOT_MOVED };
+    const wrong: Problem[] = [];
+    for (const field of fields) {
+      const text = form.get(field.key);
+      if (typeof text !== 'string' || text.trim() === '') continue;
+      const read = readField(field, text, unit);
+      if (read.ok) found[field.key] = read.value;
+      else wrong.push(...read.problems);
+    }
+    setProblems(wrong);
+    if (wrong.length === 0 && isMoved(found)) onFound(found);
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        take(new FormData(event.currentTarget));
+      }}
+    >
+      <p>
+        Note what you see, as much of it as you like. It is held and drawn, and what it asks is told
+        beside. Then lead one thing at a time.
+      </p>
+      <div className="as-found">
+        {fields.map(({ key, words, unit: own }) => (
+          <label key={key} className="field">
+            <span>
+              {words}, {own === 'deg' ? 'degrees' : unit}
+            </span>
+            <input name={key} inputMode="decimal" autoComplete="off" />
+          </label>
+        ))}
+      </div>
+      <ProblemList problems={problems} />
+      <div className="button-row">
+        <button type="submit" className="button plain">
+          Show it
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,170 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { getProtocol } from '../../core/measures/protocols/index.ts';
+import { keepSetUp, type KeptCheck, type KeptSetUp } from '../../core/setup/keptSetUp.ts';
+import { isMoved } from '../../core/setup/planMoved.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import type { AsFound } from '../../core/rules/houseRules.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { keepForPerson, listSetUps, removeSetUp } from '../../data/setUps.ts';
+import { checkKeptInWorker } from '../../workers/setUpClient.ts';
+import { useAnswer } from '../shared/useAnswer.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate } from '../shared/words.ts';
+import { sayNumber, writeNumber } from './sayNumber.ts';
+import type { PlanRequest } from './usePlanned.ts';
+
+interface KeptViewProps {
+  request: PlanRequest;
+  /** What is drawn now. */
+  setUp: SetUp;
+  moved: AsFound;
+  onShow: (kept: KeptSetUp) => void;
+}
+
+/** Set-ups that were settled on for this pose, each beside what the readings of today would give. */
+export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
+  const unit = useUnit();
+  const { record, poseId } = request;
+  const personId = record.person.id;
+  const all = useLiveQuery(() => listSetUps(personId), [personId]);
+  const [removed, setRemoved] = useState<KeptSetUp | null>(null);
+  const kept = (all ?? []).filter((each) => each.pose === poseId);
+  const key = kept.length === 0 ? null : JSON.stringify(['kept', record, kept]);
+  const checks = useAnswer(key, () => checkKeptInWorker(record, kept));
+  const keep = (reason: string): void => {
+    const asked = {
+      id: crypto.randomUUID(),
+      keptAt: new Date().toISOString(),
+      rules: request.rules,
+      moved: isMoved(moved) ? moved : null,
+      reason,
+    };
+    void keepForPerson(personId, keepSetUp(setUp, asked));
+  };
+  return (
+    <>
+      <form
+        className="choose-school"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const reason = new FormData(event.currentTarget).get('reason');
+          keep(typeof reason === 'string' ? reason.trim() : '');
+          event.currentTarget.reset();
+        }}
+      >
+        <label className="field">
+          <span>
+            Keep what is drawn now{isMoved(moved) ? ', with what was moved' : ''}, because
+          </span>
+          <input name="reason" autoComplete="off" />
+        </label>
+        <button type="submit" className="button plain">
+          Keep this set-up
+        </button>
+      </form>
+      {removed !== null && (
+        <p className="undo" role="status">
+          Removed.{' '}
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              void keepForPerson(personId, removed);
+              setRemoved(null);
+            }}
+          >
+            Bring it back
+          </button>
+        </p>
+      )}
+      <ul className="kept-list">
+        {kept.map((each) => (
+          <KeptItem
+            key={each.id}
+            kept={each}
+            check={
+              checks?.ok === true ? (checks.value.find(({ id }) => id === each.id) ?? null) : null
+            }
+            unit={unit}
+            onShow={onShow}
+            onRemove={() => {
+              void removeSetUp(personId, each.id).then(setRemoved);
+            }}
+          />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+interface KeptItemProps {
+  kept: KeptSetUp;
+  check: KeptCheck | null;
+  unit: LengthUnit;
+  onShow: (kept: KeptSetUp) => void;
+  onRemove: () => void;
+}
+
+function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
+  const { side, level, reason, keptAt, moved, settings } = kept;
+  const stance = settings.find((each) => each.id === 'stance-length') ?? settings[0];
+  const isOld = check !== null && check.changes.length > 0;
+  return (
+    <li>
+      <p>
+        {writeDate(keptAt)}, {side} side
+        {level === null ? '' : `, ${level.replaceAll('-', ' ')}`}
+        {moved === null ? '' : ', moved by hand'}
+        {stance === undefined
+          ? ''
+          : `: ${sayNumber(stance.id)} ${writeNumber(stance.value, stance.unit, unit)}`}
+        {reason === '' ? '.' : `, because ${reason}.`}{' '}
+        <button
+          type="button"
+          className="word-button"
+          onClick={() => {
+            onShow(kept);
+          }}
+        >
+          show it
+        </button>{' '}
+        <button type="button" className="word-button" onClick={onRemove}>
+          remove it
+        </button>
+      </p>
+      {isOld && (
+        <>
+          <p className="caution">Out of date. {sayWhy(check)}</p>
+          <table className="body-table">
+            <caption className="sr-only">What is another today</caption>
+            <thead>
+              <tr>
+                <th scope="col">number</th>
+                <th scope="col">kept</th>
+                <th scope="col">today</th>
+              </tr>
+            </thead>
+            <tbody>
+              {check.changes.map(({ id, unit: own, was, now }) => (
+                <tr key={id}>
+                  <th scope="row">{sayNumber(id)}</th>
+                  <td>{writeNumber(was, own, unit)}</td>
+                  <td>{now === null ? '–' : writeNumber(now, own, unit)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </li>
+  );
+}
+
+function sayWhy({ newer, now }: KeptCheck): string {
+  if (now === null) return 'Today there is no set-up for it.';
+  const names = [...new Set(newer.map(({ measure }) => getProtocol(measure).name.toLowerCase()))];
+  return names.length === 0
+    ? 'Cautions, readings put right or rules have changed since.'
+    : `Measured again since: ${names.join(', ')}.`;
+}

@@ -1,0 +1,245 @@
+import { useState } from 'react';
+import { drawSchools, LETTERS } from '../../core/drawing/schools.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import { findSchool, SCHOOLS } from '../../core/rules/schools.ts';
+import type { SchoolSetUp } from '../../core/setup/compareSchools.ts';
+import { nameJoint } from '../../core/setup/jointReport.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { changePerson } from '../../data/people.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { compareSchoolsInWorker } from '../../workers/setUpClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { SheetDrawing } from '../shared/SheetDrawing.tsx';
+import { useAnswer } from '../shared/useAnswer.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeNumber } from './sayNumber.ts';
+import { keyOf, type PlanRequest } from './usePlanned.ts';
+
+interface SchoolsViewProps {
+  request: PlanRequest;
+  pose: PoseDefinition;
+}
+
+/** The order of the trade's disagreements, as rules/schools.ts has it. */
+const RULES = Object.keys(SCHOOLS);
+
+/** The teacher's own way once and first, then what departs from it, rule by rule. */
+function inOrder(schools: readonly SchoolSetUp[]): readonly SchoolSetUp[] {
+  const [own] = schools;
+  if (own === undefined) return [];
+  const { rules } = own.setUp.provenance;
+  const others = schools
+    .filter(({ rule, option }) => rules[rule] !== option)
+    .sort((a, b) => RULES.indexOf(a.rule) - RULES.indexOf(b.rule));
+  return [own, ...others];
+}
+
+const keyOfSchool = ({ rule, option }: SchoolSetUp): string => `${rule} ${option}`;
+
+/** What each school would set for this person, on one mat and in one table; one can be chosen. */
+export function SchoolsView({ request, pose }: SchoolsViewProps) {
+  const unit = useUnit();
+  const [marked, setMarked] = useState<readonly string[] | null>(null);
+  const { record, poseId, side, rules, level } = request;
+  const answer = useAnswer(`schools ${keyOf(request)}`, () =>
+    compareSchoolsInWorker(record, poseId, side, rules, level),
+  );
+  if (answer === null) return <p className="quiet">Solving each school’s way…</p>;
+  if (!answer.ok) return <ProblemList problems={answer.problems} />;
+  const schools = inOrder(answer.value);
+  if (schools.length === 0) return <p>The schools agree on this pose.</p>;
+  const held = schools.filter(({ setUp }) => setUp.status !== 'failed').map(keyOfSchool);
+  const shown = (marked ?? held.slice(0, LETTERS.length)).filter((key) => held.includes(key));
+  const drawn = schools.filter((each) => shown.includes(keyOfSchool(each)));
+  const drawing = drawSchools(
+    pose,
+    drawn.map(({ setUp }) => setUp),
+    { unit, labelMm: 5.3 },
+  );
+  const letterOf = (school: SchoolSetUp): string => {
+    const at = drawn.indexOf(school);
+    return at < 0 ? '' : (LETTERS[at] ?? '');
+  };
+  return (
+    <>
+      {drawing !== null && <SheetDrawing drawing={drawing} className="sheet small" />}
+      <div className="table-scroll">
+        <table className="body-table schools">
+          <caption className="sr-only">Schools side by side; up to four are drawn</caption>
+          <thead>
+            <tr>
+              <th scope="col">drawn</th>
+              <th scope="col">school</th>
+              <th scope="col">stance</th>
+              <th scope="col">pelvis</th>
+              <th scope="col">runs out first</th>
+              <th scope="col">at your depth</th>
+            </tr>
+          </thead>
+          <tbody>
+            {schools.map((each) => (
+              <SchoolRow
+                key={keyOfSchool(each)}
+                isOwn={each === schools[0]}
+                school={each}
+                letter={letterOf(each)}
+                unit={unit}
+                isShown={shown.includes(keyOfSchool(each))}
+                isFull={shown.length >= LETTERS.length}
+                onShow={(isShown) => {
+                  const key = keyOfSchool(each);
+                  setMarked(isShown ? [...shown, key] : shown.filter((other) => other !== key));
+                }}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Choose request={request} schools={schools} />
+    </>
+  );
+}
+
+const sayOption = (rule: string, option: string): string =>
+  findSchool(rule, option)?.words ?? option.replaceAll('-', ' ');
+const sayRule = (rule: string, option: string): string => findSchool(rule, option)?.name ?? rule;
+
+interface SchoolRowProps {
+  isOwn: boolean;
+  school: SchoolSetUp;
+  letter: string;
+  unit: LengthUnit;
+  isShown: boolean;
+  isFull: boolean;
+  onShow: (isShown: boolean) => void;
+}
+
+function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: SchoolRowProps) {
+  const { rule, option, setUp, atPlannedDepth } = school;
+  const isHeld = setUp.status !== 'failed';
+  const words = isOwn ? 'as you have it' : `${sayRule(rule, option)} ${sayOption(rule, option)}`;
+  const { limiting } = setUp;
+  return (
+    <tr>
+      <td>
+        <label className="check">
+          <input
+            type="checkbox"
+            aria-label={`Draw ${words}`}
+            checked={isShown}
+            disabled={!isHeld || (isFull && !isShown)}
+            onChange={(event) => {
+              onShow(event.target.checked);
+            }}
+          />
+          {letter !== '' && (
+            <svg viewBox="0 0 30 8" width="30" height="8" className="sheet-key" aria-hidden>
+              <polyline className={`school-${letter}`} points="1,4 29,4" />
+            </svg>
+          )}
+          <strong>{letter}</strong>
+        </label>
+      </td>
+      <th scope="row">{words}</th>
+      <td>{sayValue(setUp, 'stance-length', unit)}</td>
+      <td>{sayValue(setUp, 'pelvis-short-of-square', unit)}</td>
+      <td>
+        {limiting === null
+          ? 'cannot be held'
+          : `${nameJoint(limiting, setUp.side)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° to spare`}
+      </td>
+      <td>{atPlannedDepth?.sentence ?? '–'}</td>
+    </tr>
+  );
+}
+
+function sayValue(
+  { settings }: SetUp,
+  id: 'stance-length' | 'pelvis-short-of-square',
+  unit: LengthUnit,
+): string {
+  const found = settings.find((each) => each.id === id);
+  return found === undefined ? '–' : writeNumber(Math.abs(found.value), found.unit, unit);
+}
+
+interface ChooseProps {
+  request: PlanRequest;
+  schools: readonly SchoolSetUp[];
+}
+
+/** A school chosen for this person and pose, with its reason; from then on every plan follows it. */
+function Choose({ request, schools }: ChooseProps) {
+  const { record, poseId } = request;
+  const { person } = record;
+  const chosen = person.schools.filter((each) => each.pose === poseId);
+  const drop = (rule: string): void => {
+    void changePerson(person.id, (now) => ({
+      schools: now.schools.filter((each) => each.pose !== poseId || each.rule !== rule),
+    }));
+  };
+  const choose = (form: FormData): void => {
+    const picked = schools.find((each) => keyOfSchool(each) === form.get('school'));
+    const reason = form.get('reason');
+    if (picked === undefined) return;
+    const { rule, option } = picked;
+    const at = new Date().toISOString();
+    const own = {
+      pose: poseId,
+      rule,
+      option,
+      reason: typeof reason === 'string' ? reason.trim() : '',
+      at,
+    };
+    void changePerson(person.id, (now) => ({
+      schools: [...now.schools.filter((each) => each.pose !== poseId || each.rule !== rule), own],
+    }));
+  };
+  return (
+    <>
+      {chosen.length > 0 && (
+        <ul className="plain-list">
+          {chosen.map(({ rule, option, reason }) => (
+            <li key={rule}>
+              For {person.name}: {sayRule(rule, option).toLowerCase()} {sayOption(rule, option)}
+              {reason === '' ? '.' : `, because ${reason}.`}{' '}
+              <button
+                type="button"
+                className="word-button"
+                onClick={() => {
+                  drop(rule);
+                }}
+              >
+                leave it
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <form
+        className="choose-school"
+        onSubmit={(event) => {
+          event.preventDefault();
+          choose(new FormData(event.currentTarget));
+        }}
+      >
+        <label className="field">
+          <span>For this person, in this pose</span>
+          <select name="school">
+            {schools.slice(1).map((each) => (
+              <option key={keyOfSchool(each)} value={keyOfSchool(each)}>
+                {sayRule(each.rule, each.option)} {sayOption(each.rule, each.option)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="field">
+          <span>because</span>
+          <input name="reason" autoComplete="off" />
+        </label>
+        <button type="submit" className="button plain">
+          Choose it
+        </button>
+      </form>
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+import { otherSide, type Side } from '../../core/measures/protocol.ts';
+import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+
+/** “left foot in front”, or “standing on the left leg”. */
+const saySide = (pose: PoseDefinition, side: Side): string =>
+  pose.backContact === 'lifted' || pose.backContact === 'on-front-leg'
+    ? `standing on the ${side} leg`
+    : `${side} foot in front`;
+
+interface SetUpSentenceProps {
+  pose: PoseDefinition | LyingPose;
+  side: Side;
+  isDeepest: boolean;
+  isProvisional: boolean;
+  level: string | null;
+  setUp: SetUp | null;
+  onSide: () => void;
+  onDepth: () => void;
+  onLevel: (level: string | null) => void;
+  onUsual: () => void;
+}
+
+/** Side, depth and level of the set-up as one sentence; its words are what is pressed to change them. */
+export function SetUpSentence(props: SetUpSentenceProps) {
+  const { pose, side, isDeepest, isProvisional, level, setUp } = props;
+  const isStanding = 'starts' in pose;
+  return (
+    <p className="sheet-sentence">
+      <button type="button" className="word-button" onClick={props.onSide}>
+        {isStanding ? saySide(pose, side) : `${side} leg`}
+        <span className="sr-only">, change to {otherSide(side)}</span>
+      </button>
+      {isStanding && (
+        <>
+          {', '}
+          <button type="button" className="word-button" onClick={props.onDepth}>
+            {isDeepest ? 'the deepest safe set-up' : 'as recommended'}
+            <span className="sr-only">, change to {isDeepest ? 'recommended' : 'deepest'}</span>
+          </button>
+          <Levels pose={pose} level={level} onLevel={props.onLevel} />
+        </>
+      )}
+      {setUp !== null && isStanding && <DepthWords setUp={setUp} pose={pose} />}
+      {isProvisional && (
+        <>
+          {' '}
+          <strong>Provisional: what is not measured is taken as stiff.</strong>{' '}
+          <button type="button" className="word-button" onClick={props.onUsual}>
+            leave
+          </button>
+        </>
+      )}
+    </p>
+  );
+}
+
+interface LevelsProps {
+  pose: PoseDefinition;
+  level: string | null;
+  onLevel: (level: string | null) => void;
+}
+
+/** Its names stand in a sentence, so they begin small. */
+const small = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** The levels of a pose, the usual one first: one word group of the sentence that opens to a list. */
+function Levels({ pose, level, onLevel }: LevelsProps) {
+  if (pose.levels.length === 0) return null;
+  return (
+    <>
+      {', '}
+      <select
+        className="word-select"
+        aria-label="Level"
+        value={level ?? ''}
+        onChange={(event) => {
+          onLevel(event.target.value === '' ? null : event.target.value);
+        }}
+      >
+        <option value="">as usual</option>
+        {pose.levels.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {small(name)}
+          </option>
+        ))}
+      </select>
+    </>
+  );
+}
+
+function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
+  if (setUp.depth?.value == null) return <>.</>;
+  const { value, deepest, textbook, unit } = setUp.depth;
+  const write = (number: number): string => `${number.toFixed(0)}${unit === 'deg' ? '°' : ' cm'}`;
+  return (
+    <>
+      : {pose.depth?.words} {write(value)} of a safe {write(deepest ?? 0)}
+      <span className="sr-only">; in the books {write(textbook)}</span>.
+    </>
+  );
+}

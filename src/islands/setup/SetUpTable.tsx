@@ -1,0 +1,77 @@
+import { nameJoint } from '../../core/setup/jointReport.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { sayNumber, writeNumber } from './sayNumber.ts';
+
+const degrees = (value: number | null): string => (value === null ? '–' : `${value.toFixed(0)}°`);
+
+/** Everything that the drawing shows, as tables: for those who do not see it, and to copy from. */
+export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
+  const { settings, joints, balance, side } = setUp;
+  const margins =
+    balance === null
+      ? []
+      : ([
+          ['to the nearest edge', balance.nearestEdgeCm],
+          ['to its front', balance.aheadCm],
+          ['to its back', balance.behindCm],
+          ['to its left', balance.toLeftCm],
+          ['to its right', balance.toRightCm],
+        ] as const);
+  return (
+    <div className="table-scroll">
+      <table className="body-table">
+        <caption className="sr-only">Numbers of the set-up</caption>
+        <thead>
+          <tr>
+            <th scope="col">number</th>
+            <th scope="col">value</th>
+            <th scope="col">from</th>
+            <th scope="col">to</th>
+          </tr>
+        </thead>
+        <tbody>
+          {settings.map((each) => (
+            <tr key={each.id}>
+              <th scope="row">{sayNumber(each.id)}</th>
+              <td>{writeNumber(each.value, each.unit, unit)}</td>
+              <td>{sayNumber(each.from)}</td>
+              <td>{sayNumber(each.to)}</td>
+            </tr>
+          ))}
+          {margins.map(([words, cm]) => (
+            <tr key={words}>
+              <th scope="row">weight inside the base</th>
+              <td>{writeNumber(cm, 'cm', unit)}</td>
+              <td>weight point</td>
+              <td>{words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {joints.length > 0 && (
+        <table className="body-table">
+          <caption className="sr-only">Joints, asked against has</caption>
+          <thead>
+            <tr>
+              <th scope="col">joint</th>
+              <th scope="col">asked</th>
+              <th scope="col">has</th>
+              <th scope="col">to spare</th>
+            </tr>
+          </thead>
+          <tbody>
+            {joints.map((each) => (
+              <tr key={nameJoint(each, side)}>
+                <th scope="row">{nameJoint(each, side)}</th>
+                <td>{degrees(each.askedDeg)}</td>
+                <td>{degrees(each.hasDeg)}</td>
+                <td>{degrees(each.toSpareDeg)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

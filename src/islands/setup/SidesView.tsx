@@ -1,0 +1,124 @@
+import { SIDES, type Side } from '../../core/measures/protocol.ts';
+import { drawFromAbove } from '../../core/drawing/sheet.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import type { Result } from '../../core/problems/problem.ts';
+import { compareSides, type SidePair } from '../../core/setup/compareSides.ts';
+import { nameJoint } from '../../core/setup/jointReport.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { planInWorker } from '../../workers/setUpClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { SheetDrawing } from '../shared/SheetDrawing.tsx';
+import { useAnswer } from '../shared/useAnswer.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { sayNumber, writeNumber } from './sayNumber.ts';
+import { keyOf, type PlanRequest } from './usePlanned.ts';
+
+interface SidesViewProps {
+  request: PlanRequest;
+  /** null = a lying or seated form: numbers alone. */
+  pose: PoseDefinition | null;
+}
+
+const useSide = (request: PlanRequest, side: Side): Result<SetUp> | null => {
+  const own = { ...request, side };
+  const { record, poseId, rules, level } = own;
+  return useAnswer(`full ${keyOf(own)}`, () =>
+    planInWorker(keyOf(own), record, poseId, side, rules, level, 'full'),
+  );
+};
+
+/** Left and right of one pose, side by side; a difference beyond its error is called out. */
+export function SidesView({ request, pose }: SidesViewProps) {
+  const unit = useUnit();
+  const left = useSide(request, 'left');
+  const right = useSide(request, 'right');
+  if (left === null || right === null) return <p className="quiet">Working both sides out…</p>;
+  if (!left.ok || !right.ok) {
+    return (
+      <ProblemList problems={[left, right].flatMap((each) => (each.ok ? [] : each.problems))} />
+    );
+  }
+  const pairs = compareSides(left.value, right.value).filter(worthTelling);
+  const real = pairs.filter((each) => each.isReal === true);
+  return (
+    <>
+      <p role="status">
+        {real.length === 0
+          ? 'No difference between the sides is larger than its error.'
+          : `Beyond its error: ${real.map((each) => sayPair(each, unit)).join('; ')}.`}
+      </p>
+      {pose !== null && (
+        <div className="side-by-side">
+          {SIDES.map((side) => (
+            <Glance
+              key={side}
+              pose={pose}
+              setUp={side === 'left' ? left.value : right.value}
+              unit={unit}
+            />
+          ))}
+        </div>
+      )}
+      <div className="table-scroll">
+        <table className="body-table">
+          <caption className="sr-only">Left against right</caption>
+          <thead>
+            <tr>
+              <th scope="col">number</th>
+              <th scope="col">left</th>
+              <th scope="col">right</th>
+              <th scope="col">difference</th>
+            </tr>
+          </thead>
+          <tbody>
+            {pairs.map((each) => (
+              <tr key={each.id}>
+                <th scope="row">{sayNumber(each.id)}</th>
+                <td>{writeNumber(each.left, each.unit, unit)}</td>
+                <td>{writeNumber(each.right, each.unit, unit)}</td>
+                <td>
+                  {each.isReal === true ? (
+                    <strong>{writeNumber(Math.abs(each.difference), each.unit, unit)}, real</strong>
+                  ) : each.isReal === false ? (
+                    'within its error'
+                  ) : (
+                    writeNumber(Math.abs(each.difference), each.unit, unit)
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
+  );
+}
+
+/** Where both sides show the same there is nothing to compare. */
+const worthTelling = ({ difference, unit }: SidePair): boolean =>
+  Math.abs(difference) >= (unit === 'cm' ? 0.25 : 0.5);
+
+const sayPair = ({ id, difference, unit }: SidePair, lengthUnit: LengthUnit): string =>
+  `${sayNumber(id)} ${writeNumber(Math.abs(difference), unit, lengthUnit)} more on the ${difference > 0 ? 'left' : 'right'}`;
+
+interface GlanceProps {
+  pose: PoseDefinition;
+  setUp: SetUp;
+  unit: LengthUnit;
+}
+
+function Glance({ pose, setUp, unit }: GlanceProps) {
+  const drawing =
+    setUp.status === 'failed' ? null : drawFromAbove(pose, setUp, { unit, labelMm: 8 });
+  const { limiting, side } = setUp;
+  return (
+    <figure>
+      <figcaption>
+        <strong>{side}</strong>{' '}
+        {limiting === null ? 'no set-up' : `stopped by the ${nameJoint(limiting, side)}`}
+      </figcaption>
+      {drawing !== null && <SheetDrawing drawing={drawing} className="sheet small" />}
+    </figure>
+  );
+}

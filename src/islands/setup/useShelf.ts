@@ -1,0 +1,54 @@
+import { useEffect, useState } from 'react';
+import type { Side } from '../../core/measures/protocol.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { Result } from '../../core/problems/problem.ts';
+import type { HouseRules } from '../../core/rules/houseRules.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { planInWorker } from '../../workers/setUpClient.ts';
+import { keyOf } from './usePlanned.ts';
+
+export type Shelf = ReadonlyMap<string, Result<SetUp>>;
+
+const EMPTY: Shelf = new Map();
+
+/**
+ * Every pose planned for one person and side, each as soon as it is solved. What is looked
+ * at now is asked for before.
+ */
+export function useShelf(
+  poseIds: readonly string[],
+  record: PersonRecord,
+  side: Side,
+  rules: Partial<HouseRules>,
+): Shelf {
+  const key = keyOf({ record, poseId: '', side, rules, level: null });
+  const [kept, setKept] = useState<{ readonly key: string; readonly shelf: Shelf }>({
+    key,
+    shelf: EMPTY,
+  });
+  useEffect(() => {
+    let isWanted = true;
+    const land = (poseId: string, result: Result<SetUp>): void => {
+      if (!isWanted) return;
+      setKept((now) => ({
+        key,
+        shelf: new Map([...(now.key === key ? now.shelf : EMPTY), [poseId, result]]),
+      }));
+    };
+    const timer = setTimeout(() => {
+      for (const poseId of poseIds) {
+        const own = keyOf({ record, poseId, side, rules, level: null });
+        void planInWorker(own, record, poseId, side, rules).then((result) => {
+          land(poseId, result);
+        });
+      }
+    }, 0);
+    return () => {
+      isWanted = false;
+      clearTimeout(timer);
+    };
+    // The key holds everything the question says.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  return kept.key === key ? kept.shelf : EMPTY;
+}

@@ -1,0 +1,23 @@
+import { useState, type ReactNode } from 'react';
+
+interface LazyDetailsProps {
+  summary: ReactNode;
+  /** Drawn, and worked out, only while it is open. */
+  children: () => ReactNode;
+}
+
+/** A part of a page that costs nothing until it is opened. */
+export function LazyDetails({ summary, children }: LazyDetailsProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <details
+      className="more"
+      onToggle={(event) => {
+        setIsOpen(event.currentTarget.open);
+      }}
+    >
+      <summary>{summary}</summary>
+      {isOpen && children()}
+    </details>
+  );
+}
