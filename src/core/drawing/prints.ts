@@ -3,7 +3,7 @@ import type { SetUp } from '../setup/setUp.ts';
 import type { Point } from './shapes.ts';
 import { getValue, mark, onPlan, sideName, type Sheet } from './sheetFrame.ts';
 
-/** A sole's outline seen from above, from the foot's landmarks: heel, waist, ball and toes. */
+/** A sole's outline seen from above, as shares of its length and its full width: heel, waist, ball and toes. */
 const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
   [0.0, -0.12],
   [0.02, -0.26],
@@ -16,8 +16,8 @@ const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
   [0.99, -0.08],
   [1.0, 0.12],
   [0.98, 0.32],
-  [0.88, 0.44],
-  [0.72, 0.46],
+  [0.88, 0.46],
+  [0.72, 0.5],
   [0.56, 0.26],
   [0.4, 0.2],
   [0.22, 0.3],

@@ -1,22 +1,8 @@
+import { INK_CSS } from './inkStyles.ts';
 import type { Drawing, Point, Shape } from './shapes.ts';
 
 /** Drawings hold a centimetre of the body in a millimetre of paper. */
 const DRAWN_SCALE = 10;
-
-/** How a printed drawing looks: ink on paper, no colour needed to read it. */
-const STYLE = [
-  'polygon,polyline,circle,path{fill:none;stroke:#1f2d33;stroke-width:.35;stroke-linejoin:round}',
-  '.mat{fill:#eef3f2;stroke:#9fb4b6}.base{fill:#d7e6e6;stroke:#8fb0b3;stroke-dasharray:1 1}',
-  '.strap{stroke-width:.9;stroke-dasharray:2 .6}',
-  '.footprint{fill:#fff;stroke:#1f2d33}.prop{fill:#e7d9c3;stroke:#8a6d45}',
-  '.body-outline{stroke:#1f2d33;stroke-width:.9}.body-outline.far{stroke:#7d8c90}',
-  '.body-flesh{fill:#f7f4ee;stroke:none}.body-flesh.far{fill:#e9ebe8}',
-  '.joint{fill:#1f2d33;stroke:none}.dimension,.extension{stroke:#2e6b74;stroke-width:.25}',
-  '.weight-line,.plumb,.square,.heel-line{stroke:#6b7d82;stroke-width:.25;stroke-dasharray:1.5 1}',
-  '.pelvis-bar{stroke:#2e6b74;stroke-width:1.6}.pelvis-bar.inner{stroke:#fff;stroke-width:.5}',
-  '.pelvis-pointer{stroke:#2e6b74;stroke-width:.6}.pelvis-tip,.heel-mark{fill:#2e6b74;stroke:none}',
-  'text{font-family:sans-serif;fill:#1f2d33}.number{font-weight:600}.ruler,.label,.edge{fill:#51646a}',
-].join('');
 
 const escapeText = (text: string): string =>
   text
@@ -77,7 +63,7 @@ export function writeSvg({ box, shapes, caption }: Drawing, scale = DRAWN_SCALE)
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${paper(width)}" height="${paper(height)}" viewBox="${[left, top, width, height].map(write).join(' ')}" role="img">`,
     `<title>${escapeText(caption)}</title>`,
-    `<style>${STYLE}</style>`,
+    `<style>${INK_CSS}</style>`,
     ...shapes.map(writeShape),
     '</svg>',
     '',

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import type { Guidance } from '../../core/poses/guidance.ts';
@@ -7,9 +7,9 @@ import type { SetUp } from '../../core/setup/setUp.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
-import { saveFile } from '../shared/saveFile.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { GuidanceView } from './GuidanceView.tsx';
+import { SaveSheet } from './SaveSheet.tsx';
 import { SettingsList, Working } from './SettingsList.tsx';
 import { Vessels } from './Vessels.tsx';
 
@@ -79,7 +79,16 @@ export function Beside(props: BesideProps) {
       )}
       {solved && onward}
       {solved && <GuidanceView guidance={guidance} />}
-      {solved && pose !== null && <More pose={pose} setUp={setUp} record={record} />}
+      {solved && pose !== null && <More pose={pose} setUp={setUp} />}
+      {solved && (
+        <SaveSheet
+          personId={record.person.id}
+          name={record.person.name}
+          pose={pose}
+          setUp={setUp}
+        />
+      )}
+      {solved && <Keys />}
     </aside>
   );
 }
@@ -92,17 +101,7 @@ function MatFit({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
   return <p className="quiet">It fits a mat of {size}.</p>;
 }
 
-function More({
-  pose,
-  setUp,
-  record,
-}: {
-  pose: PoseDefinition;
-  setUp: SetUp;
-  record: PersonRecord;
-}) {
-  const [mark] = useState(() => new Date().toISOString().slice(0, 10));
-  const fileName = `${record.person.name} ${pose.id} ${setUp.side} ${mark}.json`;
+function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
   return (
     <>
       <details className="more">
@@ -136,21 +135,13 @@ function More({
           ))}
         </ul>
       </details>
-      <div className="button-row">
-        <button
-          type="button"
-          className="button plain"
-          onClick={() => {
-            saveFile(fileName, `${JSON.stringify(setUp, null, 2)}\n`);
-          }}
-        >
-          Save this set-up as a file
-        </button>
-      </div>
-      <p className="quiet">
-        Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a
-        diagnosis: pain, numbness or a catching joint ends the pose.
-      </p>
     </>
   );
 }
+
+const Keys = () => (
+  <p className="quiet">
+    Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a
+    diagnosis: pain, numbness or a catching joint ends the pose.
+  </p>
+);

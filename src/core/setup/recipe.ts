@@ -1,0 +1,141 @@
+import { metresFromCm } from '../units/brands.ts';
+import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
+import type { Setting, SettingId, SetUp } from './setUp.ts';
+
+/** In the order in which a teacher sets them. */
+const ORDER: readonly {
+  readonly id: SettingId;
+  /** With what the number leads to and starts from, in words. */
+  readonly say: (value: string, raw: number, to: string, from: string) => string;
+}[] = [
+  {
+    id: 'front-heel-from-mat-edge',
+    say: (value) => `front heel ${value} from the mat’s front edge`,
+  },
+  { id: 'stance-length', say: (value, _raw, to) => `${to} ${value} behind it` },
+  { id: 'back-heel-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  { id: 'back-ball-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  {
+    id: 'stance-width',
+    say: (value, raw, to) =>
+      Math.abs(raw) < 0.25
+        ? 'both heels on one line'
+        : `${to} ${value} ${raw > 0 ? 'to its own side of' : 'across'} the front heel’s line`,
+  },
+  {
+    id: 'front-foot-angle',
+    say: (value, raw) => (raw < 0.5 ? 'front toes straight ahead' : `front toes ${value} outward`),
+  },
+  { id: 'back-foot-angle', say: (value) => `back toes ${value} from the mat’s line` },
+  {
+    id: 'front-knee-bend',
+    say: (value, raw) =>
+      raw < 5
+        ? 'front knee straight'
+        : raw < 12
+          ? `front knee soft, ${value}`
+          : `front knee bent ${value}, over its ankle`,
+  },
+  {
+    id: 'pelvis-short-of-square',
+    say: (value, raw) =>
+      Math.abs(raw) < 0.5 ? 'pelvis square' : `let the pelvis rest ${value} short of square`,
+  },
+  { id: 'hips-off-wall', say: (value) => `hips ${value} off the wall` },
+  { id: 'heel-marks', say: (value) => `heel marks ${value} apart on the wall` },
+  {
+    id: 'knee-support',
+    say: (value, raw, to) =>
+      raw < 0.5 ? 'no support under the knee' : `support ${value} high under the ${to}`,
+  },
+  { id: 'back-heel-block', say: (value) => `block ${value} high under the back heel` },
+  {
+    id: 'chest-short-of-target',
+    say: (value, raw, _to, from) =>
+      raw < 2 ? `chest facing the ${from}` : `chest about ${value} short of the ${from}`,
+  },
+  { id: 'back-heel-lift', say: (value) => `back heel lifted ${value}, toes under` },
+  { id: 'back-knee-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  { id: 'lifted-leg', say: (value) => `back leg lifted ${value} from hanging` },
+  { id: 'lifted-ankle-height', say: (value) => `its ankle ${value} above the mat` },
+  { id: 'sole-height', say: (value) => `toes of the lifted foot ${value} above the mat` },
+  { id: 'knee-out', say: (value) => `its knee turned out ${value} from straight ahead` },
+  { id: 'pelvis-tilt', say: (value) => `pelvis tipped forward ${value}` },
+  { id: 'trunk-lean', say: (value) => `trunk leaning ${value} from upright` },
+  { id: 'chest-turned', say: (value) => `chest turned ${value} from facing the floor` },
+  { id: 'spine-share-of-twist', say: (value) => `${value} of that from the spine` },
+  {
+    id: 'pelvis-short-of-stacked',
+    say: (value) => `let the upper hip rest ${value} short of stacked`,
+  },
+  {
+    id: 'hips-ahead-of-back-knee',
+    say: (value) => `hips ${value} ahead of the back knee`,
+  },
+  {
+    id: 'hand-height',
+    say: (value, raw) => (raw < 0.5 ? 'hand on the floor' : `hand ${value} above the mat`),
+  },
+  {
+    id: 'hand-ahead',
+    say: (value, raw) =>
+      raw >= 0
+        ? `that hand ${value} ahead of the front toes`
+        : `that hand ${value} behind the front toe tips`,
+  },
+  {
+    id: 'hand-beside',
+    say: (value, raw) =>
+      `and ${value} to the ${raw >= 0 ? 'little-toe' : 'big-toe'} side of the foot’s line`,
+  },
+  { id: 'hand-up-shin', say: (value) => `hand on the shin, ${value} above the ankle` },
+  { id: 'thigh-support', say: (value) => `seat ${value} high under the front thigh` },
+  { id: 'heel-wedge', say: (value) => `wedge ${value} high under the back heel` },
+  {
+    id: 'front-ball-block',
+    say: (value) => `block ${value} high under the ball of the front foot`,
+  },
+  { id: 'knee-pad', say: (value) => `pad ${value} thick under the back knee` },
+  { id: 'wall-behind', say: (value, _raw, _to, from) => `wall ${value} behind the ${from}` },
+  { id: 'wall-ahead', say: (value) => `wall ${value} ahead of the front heel` },
+  {
+    id: 'wall-beside',
+    say: (value) => `wall ${value} to the standing side of the foot’s line`,
+  },
+  { id: 'loop-length', say: (value) => `strap loop ${value} long in all` },
+  { id: 'strap-to-own', say: (value) => `a strap of at least ${value}` },
+  { id: 'bind-strap', say: (value) => `strap between the hands, ${value} to begin with` },
+];
+
+const spoken = (id: string): string => id.replaceAll('-', ' ');
+
+function writeSetting({ value, unit }: Setting, lengthUnit: LengthUnit): string {
+  if (unit === 'deg') return `${String(Math.abs(Math.round(value)))}°`;
+  const settable = lengthUnit === 'cm' ? Math.round(value * 2) / 2 : value;
+  return writeLength(metresFromCm(Math.abs(settable)), lengthUnit, 1);
+}
+
+function saySetting(setting: Setting, unit: LengthUnit): string {
+  const { id, value, from, to } = setting;
+  const written = writeSetting(setting, unit);
+  const own = ORDER.find((each) => each.id === id);
+  return own === undefined
+    ? `${spoken(id)} ${written}, ${spoken(from)} to ${spoken(to)}`
+    : own.say(written, value, spoken(to), spoken(from));
+}
+
+/** Told by the drawing or by another line. */
+const UNTOLD: ReadonlySet<SettingId> = new Set(['pelvis-level', 'back-knee-bend']);
+
+/** One line of a recipe: a number, and how it is said on the mat. */
+export interface RecipeLine {
+  readonly setting: Setting;
+  readonly words: string;
+}
+
+/** A set-up as a recipe: what to set, in the order in which it is set. */
+export function listRecipe({ settings }: SetUp, unit: LengthUnit): readonly RecipeLine[] {
+  const ordered = ORDER.flatMap(({ id }) => settings.filter((each) => each.id === id));
+  const others = settings.filter((each) => !ordered.includes(each) && !UNTOLD.has(each.id));
+  return [...ordered, ...others].map((setting) => ({ setting, words: saySetting(setting, unit) }));
+}

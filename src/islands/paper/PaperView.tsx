@@ -1,0 +1,218 @@
+import type { Side } from '../../core/measures/protocol.ts';
+import type { Page } from '../../core/paper/page.ts';
+import { writePageSvg } from '../../core/paper/pageSvg.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import { POSES } from '../../core/poses/catalogue/index.ts';
+import { LYING_POSES } from '../../core/poses/lying/index.ts';
+import { Missing } from '../shared/Missing.tsx';
+import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { toImageAddress, toPng } from '../shared/picture.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { saveFile } from '../shared/saveFile.ts';
+import { useAnswer } from '../shared/useAnswer.ts';
+import { useQuery } from '../shared/useQuery.ts';
+import { useRecord, useUnit } from '../shared/useRecord.ts';
+import { KINDS, makePages, type Kind, type PaperRequest } from './makePages.ts';
+
+/** What goes onto paper: cards for the mat, or the feet in true size. */
+export function PaperView() {
+  const [query, setQuery] = useQuery();
+  const record = useRecord(query.get('id'));
+  const unit = useUnit();
+  if (record === undefined || record === null) return <Missing loading={record === undefined} />;
+  const asked = query.get('kind') ?? '';
+  const kind: Kind = asked in KINDS ? (asked as Kind) : 'a5';
+  const paper = query.get('paper') === 'letter' ? 'letter' : 'a4';
+  const side: Side = query.get('side') === 'left' ? 'left' : 'right';
+  const poseIds = (query.get('poses') ?? 'warrior-two').split(',').filter((each) => each !== '');
+  const request: PaperRequest = { record, poseIds, kind, paper, side, unit };
+  return (
+    <>
+      <PersonSentence person={record.person} here="set-up" />
+      <h1 className="no-print">On paper</h1>
+      <div className="paper">
+        <PaperChoice
+          request={request}
+          onChange={(changes) => {
+            setQuery(changes);
+          }}
+        />
+        <Pages key={kind} request={request} record={record} />
+      </div>
+    </>
+  );
+}
+
+interface PaperChoiceProps {
+  request: PaperRequest;
+  onChange: (changes: Readonly<Record<string, string>>) => void;
+}
+
+function PaperChoice({ request, onChange }: PaperChoiceProps) {
+  const { kind, paper, side, poseIds } = request;
+  const all = [...POSES, ...(kind === 'template' ? [] : LYING_POSES)];
+  return (
+    <form className="paper-choice no-print">
+      <label className="field">
+        <span>What</span>
+        <select
+          value={kind}
+          onChange={(event) => {
+            onChange({ kind: event.target.value });
+          }}
+        >
+          {Object.entries(KINDS).map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="field">
+        <span>On</span>
+        <select
+          value={paper}
+          onChange={(event) => {
+            onChange({ paper: event.target.value });
+          }}
+        >
+          <option value="a4">A4</option>
+          <option value="letter">Letter</option>
+        </select>
+      </label>
+      {kind === 'template' && (
+        <label className="field">
+          <span>Front foot</span>
+          <select
+            value={side}
+            onChange={(event) => {
+              onChange({ side: event.target.value });
+            }}
+          >
+            <option value="right">right</option>
+            <option value="left">left</option>
+          </select>
+        </label>
+      )}
+      <fieldset className="pose-choice">
+        <legend>Poses</legend>
+        <div>
+          {all.map(({ id, name }) => (
+            <label key={id} className="check">
+              <input
+                type="checkbox"
+                checked={poseIds.includes(id)}
+                onChange={(event) => {
+                  const others = poseIds.filter((each) => each !== id);
+                  const chosen = event.target.checked ? [...others, id] : others;
+                  onChange({ poses: chosen.join(',') });
+                }}
+              />
+              {name}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+    </form>
+  );
+}
+
+interface PagesProps {
+  request: PaperRequest;
+  record: PersonRecord;
+}
+
+function Pages({ request, record }: PagesProps) {
+  const answer = useAnswer(JSON.stringify(request), () => makePages(request));
+  if (answer === null) return <p className="quiet">Laying it out…</p>;
+  if (!answer.ok) return <ProblemList problems={answer.problems} />;
+  const { pages, problems } = answer.value;
+  const [first] = pages;
+  const title = `${record.person.name}, ${KINDS[request.kind]}`;
+  return (
+    <section className="pages" aria-label="Pages">
+      <ProblemList problems={problems} />
+      {first === undefined ? (
+        <p>Nothing to print yet: choose a pose that has a set-up.</p>
+      ) : (
+        <>
+          {/* The printed page is as large as what is drawn for it. */}
+          <style>{`@page { size: ${String(first.width)}mm ${String(first.height)}mm; margin: 0 }`}</style>
+          <div className="button-row no-print">
+            <button
+              type="button"
+              className="button"
+              onClick={() => {
+                window.print();
+              }}
+            >
+              Print
+            </button>
+            <button
+              type="button"
+              className="button plain"
+              onClick={() => {
+                void savePdf(pages, title);
+              }}
+            >
+              Save as PDF
+            </button>
+          </div>
+          <p className="quiet no-print">
+            Print at 100 %. Every page has a bar of 100 mm: lay a ruler on it before you trust the
+            rest. Notes and answers about health are never printed.
+          </p>
+          <ol>
+            {pages.map((page) => (
+              <PageItem key={page.name} page={page} />
+            ))}
+          </ol>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** The writer of PDF is large: it is fetched when it is asked for. */
+async function savePdf(pages: readonly Page[], title: string): Promise<void> {
+  const { writePdf } = await import('../../core/paper/pdf.ts');
+  const bytes = await writePdf(pages, title);
+  saveFile(`${title}.pdf`, new Uint8Array(bytes), 'application/pdf');
+}
+
+function PageItem({ page }: { page: Page }) {
+  const { name, width, height } = page;
+  const svg = writePageSvg(page);
+  return (
+    <li>
+      <img
+        src={toImageAddress(svg)}
+        alt={name}
+        style={{ width: `${String(width)}mm`, aspectRatio: `${String(width)} / ${String(height)}` }}
+      />
+      <p className="no-print">
+        {name}{' '}
+        <button
+          type="button"
+          className="word-button"
+          onClick={() => {
+            saveFile(`${name}.svg`, svg, 'image/svg+xml');
+          }}
+        >
+          as SVG
+        </button>{' '}
+        <button
+          type="button"
+          className="word-button"
+          onClick={() => {
+            void toPng(svg, width, height).then((png) => {
+              saveFile(`${name}.png`, png, 'image/png');
+            });
+          }}
+        >
+          as PNG
+        </button>
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,78 @@
+import { SIDES, type Side } from '../../core/measures/protocol.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import { drawFootTemplate } from '../../core/paper/footTemplate.ts';
+import { drawCard, layCards } from '../../core/paper/matCard.ts';
+import type { Page } from '../../core/paper/page.ts';
+import { tile } from '../../core/paper/tiles.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { findLyingPose } from '../../core/poses/lying/index.ts';
+import type { Problem, Result } from '../../core/problems/problem.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { planInWorker } from '../../workers/setUpClient.ts';
+import { keyOf } from '../setup/usePlanned.ts';
+import { writeDate } from '../shared/words.ts';
+
+export const KINDS = {
+  a5: 'cards, half a sheet each',
+  index: 'index cards',
+  template: 'feet in true size',
+} as const;
+export type Kind = keyof typeof KINDS;
+
+/** What is to be printed. */
+export interface PaperRequest {
+  readonly record: PersonRecord;
+  readonly poseIds: readonly string[];
+  readonly kind: Kind;
+  readonly paper: 'a4' | 'letter';
+  /** Of a template; a card holds both. */
+  readonly side: Side;
+  readonly unit: LengthUnit;
+}
+
+interface Made {
+  readonly pages: readonly Page[];
+  /** Why a pose is not on them. */
+  readonly problems: readonly Problem[];
+}
+
+async function plan(record: PersonRecord, poseId: string, side: Side): Promise<Result<SetUp>> {
+  const request = { record, poseId, side, rules: {}, level: null };
+  return planInWorker(keyOf(request), record, poseId, side, {});
+}
+
+const holds = (result: Result<SetUp>): SetUp | null =>
+  result.ok && result.value.status !== 'failed' ? result.value : null;
+
+const problemsOf = (results: readonly Result<SetUp>[]): readonly Problem[] => {
+  const all = results.flatMap((each) => (each.ok ? each.value.problems : each.problems));
+  return all.filter((each, i) => all.findIndex(({ message }) => message === each.message) === i);
+};
+
+/** The pages of a request. A pose without a set-up is not on them, and it is said why. */
+export async function makePages(request: PaperRequest): Promise<Result<Made>> {
+  const { record, kind, paper, unit } = request;
+  const pages: Page[] = [];
+  const problems: Problem[] = [];
+  for (const poseId of request.poseIds) {
+    const pose = findPose(poseId) ?? findLyingPose(poseId);
+    if (pose === null) continue;
+    const [left, right] = await Promise.all(SIDES.map((side) => plan(record, poseId, side)));
+    const sides = { left: holds(left!), right: holds(right!) };
+    if (sides.left === null && sides.right === null) {
+      problems.push(...problemsOf([left!, right!]));
+      continue;
+    }
+    if (kind === 'template') {
+      const setUp = sides[request.side];
+      const template = setUp === null || !('starts' in pose) ? null : drawFootTemplate(pose, setUp);
+      if (template !== null) pages.push(...tile(template, paper));
+    } else {
+      const date = writeDate(new Date().toISOString());
+      pages.push(drawCard({ name: record.person.name, pose, sides, unit, date }, kind));
+    }
+  }
+  const laid = kind === 'template' ? pages : layCards(pages, paper);
+  return { ok: true, value: { pages: laid, problems } };
+}

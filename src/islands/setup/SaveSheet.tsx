@@ -1,0 +1,84 @@
+import { drawSheet } from '../../core/drawing/sheet.ts';
+import { writeSvg } from '../../core/drawing/svg.ts';
+import { layDrawing } from '../../core/paper/drawingPage.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { toPng } from '../shared/picture.ts';
+import { saveFile } from '../shared/saveFile.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { LABEL } from './SheetView.tsx';
+
+interface SaveSheetProps {
+  personId: string;
+  name: string;
+  /** null = a lying or seated form: cards and the file alone. */
+  pose: PoseDefinition | null;
+  setUp: SetUp;
+}
+
+/** The set-up to take along: cards and templates on paper, the drawing, or the numbers as a file. */
+export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
+  const unit = useUnit();
+  const drawing = pose === null ? null : drawSheet(pose, setUp, { unit, labelMm: LABEL });
+  const stem = `${name} ${setUp.pose} ${setUp.side}`;
+  const svg = drawing === null ? '' : writeSvg(drawing);
+  const query = new URLSearchParams({ id: personId, poses: setUp.pose, side: setUp.side });
+  return (
+    <p className="save-sheet">
+      <a href={`/paper?${query.toString()}`}>A card or true-size feet on paper</a>. Save the set-up
+      as{' '}
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => {
+          saveFile(`${stem}.json`, `${JSON.stringify(setUp, null, 2)}\n`);
+        }}
+      >
+        a file
+      </button>
+      {drawing !== null && pose !== null && (
+        <>
+          , the drawing as{' '}
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              saveFile(`${stem}.svg`, svg, 'image/svg+xml');
+            }}
+          >
+            SVG
+          </button>
+          ,{' '}
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              const page = layDrawing(drawing, `${pose.name}, ${name}`, 'a4');
+              void import('../../core/paper/pdf.ts')
+                .then(({ writePdf }) => writePdf([page], page.name))
+                .then((bytes) => {
+                  saveFile(`${stem}.pdf`, new Uint8Array(bytes), 'application/pdf');
+                });
+            }}
+          >
+            PDF
+          </button>{' '}
+          or{' '}
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              const [, , width, height] = drawing.box;
+              void toPng(svg, width, height).then((png) => {
+                saveFile(`${stem}.png`, png, 'image/png');
+              });
+            }}
+          >
+            PNG
+          </button>
+        </>
+      )}
+      .
+    </p>
+  );
+}
