@@ -130,12 +130,19 @@ const UNTOLD: ReadonlySet<SettingId> = new Set(['pelvis-level', 'back-knee-bend'
 /** One line of a recipe: a number, and how it is said on the mat. */
 export interface RecipeLine {
   readonly setting: Setting;
+  /** The whole line, with its number. */
   readonly words: string;
+  /** The number alone, as it is set: `101 cm`, `75°`. */
+  readonly value: string;
 }
 
 /** A set-up as a recipe: what to set, in the order in which it is set. */
 export function listRecipe({ settings }: SetUp, unit: LengthUnit): readonly RecipeLine[] {
   const ordered = ORDER.flatMap(({ id }) => settings.filter((each) => each.id === id));
   const others = settings.filter((each) => !ordered.includes(each) && !UNTOLD.has(each.id));
-  return [...ordered, ...others].map((setting) => ({ setting, words: saySetting(setting, unit) }));
+  return [...ordered, ...others].map((setting) => ({
+    setting,
+    words: saySetting(setting, unit),
+    value: writeSetting(setting, unit),
+  }));
 }

@@ -13,6 +13,7 @@ import { NoSetUp } from './NoSetUp.tsx';
 import { Onward } from './Onward.tsx';
 import { SetUpSentence } from './SetUpSentence.tsx';
 import { SheetView } from './SheetView.tsx';
+import { StudioView } from './StudioView.tsx';
 import { useMoved } from './useMoved.ts';
 import { keyOf, usePlanned } from './usePlanned.ts';
 
@@ -22,6 +23,8 @@ export interface Asked {
   readonly level?: string | null;
   readonly depth?: HouseRules['depth'];
   readonly provisional?: boolean;
+  /** Which step is read from across the room; null = none. */
+  readonly studio?: number | null;
 }
 
 interface PlannedSetUpProps {
@@ -30,11 +33,13 @@ interface PlannedSetUpProps {
   side: Side;
   rules: Partial<HouseRules>;
   level: string | null;
+  studio: number | null;
   onAsk: (asked: Asked) => void;
 }
 
 /** One pose and side planned, drawn and told; what is moved by hand begins from here. */
-export function PlannedSetUp({ record, pose, side, rules, level, onAsk }: PlannedSetUpProps) {
+export function PlannedSetUp(props: PlannedSetUpProps) {
+  const { record, pose, side, rules, level, studio, onAsk } = props;
   const request = { record, poseId: pose.id, side, rules, level };
   const { result, working } = usePlanned(request);
   const isStanding = 'starts' in pose;
@@ -59,6 +64,17 @@ export function PlannedSetUp({ record, pose, side, rules, level, onAsk }: Planne
           <p className="sanskrit" lang="sa">
             {pose.sanskrit}
           </p>
+          {setUp !== null && setUp.status !== 'failed' && (
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => {
+                onAsk({ studio: 0 });
+              }}
+            >
+              from across the room
+            </button>
+          )}
         </div>
         <SetUpSentence
           pose={pose}
@@ -123,6 +139,20 @@ export function PlannedSetUp({ record, pose, side, rules, level, onAsk }: Planne
               />
             )}
           </>
+        )}
+        {studio !== null && setUp !== null && setUp.status !== 'failed' && (
+          <StudioView
+            pose={pose}
+            setUp={setUp}
+            moved={moved}
+            step={studio}
+            onStep={(step) => {
+              onAsk({ studio: step });
+            }}
+            onClose={() => {
+              onAsk({ studio: null });
+            }}
+          />
         )}
       </section>
       {setUp !== null && (

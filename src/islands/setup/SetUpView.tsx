@@ -22,6 +22,9 @@ const toQuery = (asked: Asked): Record<string, string | null> => ({
   ...(asked.side === undefined ? {} : { side: asked.side }),
   ...(asked.level === undefined ? {} : { level: asked.level }),
   ...(asked.depth === undefined ? {} : { depth: asked.depth === 'deepest' ? 'deepest' : null }),
+  ...(asked.studio === undefined
+    ? {}
+    : { studio: asked.studio === null ? null : String(asked.studio) }),
   ...(asked.provisional === undefined ? {} : { provisional: asked.provisional ? 'yes' : null }),
 });
 
@@ -36,6 +39,8 @@ export function SetUpView() {
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
   const isDeepest = query.get('depth') === 'deepest';
   const isProvisional = query.get('provisional') === 'yes';
+  const studioText = query.get('studio');
+  const studio = studioText !== null && /^\d+$/.test(studioText) ? Number(studioText) : null;
   const ask = (asked: Asked): void => {
     setQuery(toQuery(asked));
   };
@@ -76,6 +81,7 @@ export function SetUpView() {
           side={side}
           rules={rules}
           level={level}
+          studio={studio}
           onAsk={ask}
         />
       </div>

@@ -1,0 +1,179 @@
+import { useEffect, useRef } from 'react';
+import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import type { AsFound } from '../../core/rules/houseRules.ts';
+import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
+import { listWalk, type WalkStep } from '../../core/setup/walk.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { MovedSentence } from './Moving.tsx';
+import type { MovedSetUp } from './useMoved.ts';
+
+/** Numbers that can be corrected on the spot, and by how much a press does it. */
+const HELD: Partial<Record<SettingId, { readonly key: keyof AsFound; readonly by: number }>> = {
+  'stance-length': { key: 'stanceCm', by: 0.5 },
+  'stance-width': { key: 'widthCm', by: 0.5 },
+  'back-foot-angle': { key: 'backFootDeg', by: 1 },
+  'hand-height': { key: 'handCm', by: 0.5 },
+};
+
+/** Pedals send these. */
+const NEXT_KEYS = ['PageDown', 'ArrowRight'];
+const BACK_KEYS = ['PageUp', 'ArrowLeft'];
+/** These press the button that is reached; elsewhere they lead on. */
+const PRESS_KEYS = [' ', 'Enter'];
+
+interface StudioViewProps {
+  pose: PoseDefinition | LyingPose;
+  setUp: SetUp;
+  moved: MovedSetUp;
+  step: number;
+  onStep: (step: number) => void;
+  onClose: () => void;
+}
+
+/** The set-up to be read from across the room: one thing at a time, led by any key a pedal sends. */
+export function StudioView({ pose, setUp, moved, step, onStep, onClose }: StudioViewProps) {
+  const unit = useUnit();
+  const dialog = useRef<HTMLDialogElement>(null);
+  const next = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    const element = dialog.current;
+    if (element?.open === false) element.showModal();
+    // A dialog would take the hand to “close” first.
+    next.current?.focus();
+  }, []);
+  const steps = listWalk(pose, setUp, unit);
+  const at = Math.min(Math.max(0, step), steps.length - 1);
+  const current = steps[at];
+  const lead = (by: number): void => {
+    onStep(Math.min(Math.max(0, at + by), steps.length - 1));
+  };
+  const held = current?.kind === 'number' ? HELD[current.line.setting.id] : undefined;
+  const value = current?.kind === 'number' ? current.line.setting.value : 0;
+  const correct = (direction: 1 | -1): void => {
+    if (held === undefined) return;
+    const { key, by } = held;
+    moved.move((now) => ({ [key]: (now[key] ?? value) + direction * by }), true);
+  };
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const isOnButton = event.target instanceof HTMLButtonElement;
+    if (NEXT_KEYS.includes(event.key)) lead(1);
+    else if (BACK_KEYS.includes(event.key)) lead(-1);
+    else if (event.key === 'ArrowUp') correct(1);
+    else if (event.key === 'ArrowDown') correct(-1);
+    else if (event.key === 'Backspace') moved.undo();
+    else if (PRESS_KEYS.includes(event.key) && !isOnButton) lead(1);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  // On the window: a button that is gone takes the focus out of the dialog with it.
+  useEffect(() => {
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => {
+      window.removeEventListener('keydown', onKey, { capture: true });
+    };
+  });
+  if (current === undefined) return null;
+  return (
+    <dialog
+      ref={dialog}
+      className="studio"
+      aria-label={`${pose.name}, one thing at a time`}
+      onClose={onClose}
+    >
+      <header>
+        <p>
+          {pose.name}, {setUp.side}
+        </p>
+        <p>
+          {at + 1} of {steps.length}
+        </p>
+        <button type="button" className="word-button" onClick={onClose}>
+          close
+        </button>
+      </header>
+      <div className="studio-step" aria-live="polite">
+        <StepView step={current} />
+        <MovedSentence moved={moved} />
+      </div>
+      {held !== undefined && (
+        <div className="studio-row">
+          <button
+            type="button"
+            onClick={() => {
+              correct(-1);
+            }}
+          >
+            less
+          </button>
+          <button
+            type="button"
+            onClick={() => {
+              correct(1);
+            }}
+          >
+            more
+          </button>
+          <button type="button" disabled={!moved.canUndo} onClick={moved.undo}>
+            undo
+          </button>
+        </div>
+      )}
+      <div className="studio-row">
+        <button
+          type="button"
+          disabled={at === 0}
+          onClick={() => {
+            lead(-1);
+          }}
+        >
+          back
+        </button>
+        <button
+          type="button"
+          ref={next}
+          className="studio-next"
+          disabled={at === steps.length - 1}
+          onClick={() => {
+            lead(1);
+          }}
+        >
+          next
+        </button>
+      </div>
+    </dialog>
+  );
+}
+
+function StepView({ step }: { step: WalkStep }) {
+  switch (step.kind) {
+    case 'number':
+      return (
+        <>
+          <p className="studio-digits">{step.line.value}</p>
+          <p className="studio-words">{step.line.words}</p>
+        </>
+      );
+    case 'look':
+      return (
+        <>
+          <h2>{step.at}</h2>
+          <p className="studio-words">{step.look}</p>
+          <p className="studio-words quiet">First: {step.change}</p>
+        </>
+      );
+    case 'words':
+      return (
+        <>
+          <h2>{step.heading}</h2>
+          {step.lines.map((each) => (
+            <p key={each} className="studio-words">
+              {each}
+            </p>
+          ))}
+        </>
+      );
+  }
+}
