@@ -157,6 +157,9 @@ test('a lying form is told in marks and supports, each with its arithmetic', asy
   await page.goto('/set-up?id=marit-sollen');
   await page.getByRole('button', { name: 'Lying warrior II', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Lying warrior II' })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /Lying warrior II, right leg, seen from above/ }),
+  ).toBeVisible();
   await page.locator('summary', { hasText: /^hips .* off the wall/ }).click();
   await expect(page.locator('#setting-hips-off-wall table')).toContainText(
     'front shank level to the wall',

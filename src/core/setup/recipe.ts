@@ -104,6 +104,32 @@ const ORDER: readonly {
   },
   { id: 'loop-length', say: (value) => `strap loop ${value} long in all` },
   { id: 'strap-to-own', say: (value) => `a strap of at least ${value}` },
+  {
+    id: 'pelvis-turn',
+    say: (value) => `pelvis turned ${value} toward the front leg`,
+  },
+  { id: 'bolster-height', say: (value) => `bolster ${value} high along the hip` },
+  {
+    id: 'head-support',
+    say: (value, raw) =>
+      raw < 0.5 ? 'nothing under the head' : `blanket ${value} high under the head`,
+  },
+  { id: 'leg-angle', say: (value, _raw, to) => `${to} ${value} from the floor` },
+  {
+    id: 'strap-length',
+    say: (value, raw) =>
+      raw < 0.5 ? 'no strap: the hand reaches' : `strap of ${value} there and back`,
+  },
+  { id: 'door-frame-distance', say: (value) => `or hips ${value} off a door frame` },
+  {
+    id: 'foot-height',
+    say: (value, raw) =>
+      raw < 0.5 ? 'crossed foot on the floor' : `crossed foot ${value} above the floor`,
+  },
+  {
+    id: 'seat-height',
+    say: (value, raw) => (raw < 0.5 ? 'sitting on the floor' : `seat ${value} high`),
+  },
   { id: 'bind-strap', say: (value) => `strap between the hands, ${value} to begin with` },
 ];
 

@@ -38,6 +38,10 @@ export function Beside(props: BesideProps) {
           <h2>What it asks, and what is left</h2>
           {moved}
           <Vessels setUp={setUp} />
+        </>
+      )}
+      {solved && (
+        <>
           <h2>Set it in this order</h2>
           <SettingsList setUp={setUp} unit={unit} />
           {isOwnSchool && (

@@ -120,8 +120,8 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
               />
             )}
             <SheetView
-              personId={record.person.id}
-              pose={isStanding ? pose : null}
+              record={record}
+              pose={pose}
               setUp={setUp}
               ghost={setUp === planned ? null : planned}
               faded={working}

@@ -25,8 +25,10 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
   const query = new URLSearchParams({ id: personId, poses: setUp.pose, side: setUp.side });
   return (
     <p className="save-sheet">
-      <a href={`/paper?${query.toString()}`}>A card or true-size feet on paper</a>. Save the set-up
-      as{' '}
+      <a href={`/paper?${query.toString()}`}>
+        {pose === null ? 'A card on paper' : 'A card or true-size feet on paper'}
+      </a>
+      . Save the set-up as{' '}
       <button
         type="button"
         className="word-button"

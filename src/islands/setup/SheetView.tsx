@@ -1,10 +1,13 @@
+import { findDrawnBody } from '../../core/drawing/demonstration/drawnBody.ts';
+import { drawLying } from '../../core/drawing/lying/drawLying.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
-import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { MovableSheet } from './MovableSheet.tsx';
-import { SettingsList } from './SettingsList.tsx';
 import { useIsNarrow } from './useIsNarrow.ts';
 import type { MovedSetUp } from './useMoved.ts';
 
@@ -13,9 +16,8 @@ export const LABEL = 5.3;
 const LABEL_NARROW = 8.5;
 
 interface SheetViewProps {
-  personId: string;
-  /** null = a lying or seated form, which is told in numbers. */
-  pose: PoseDefinition | null;
+  record: PersonRecord;
+  pose: PoseDefinition | LyingPose;
   setUp: SetUp;
   ghost: SetUp | null;
   faded: boolean;
@@ -25,7 +27,7 @@ interface SheetViewProps {
 
 /** The measured drawing, or why there is none. */
 export function SheetView({
-  personId,
+  record,
   pose,
   setUp,
   ghost,
@@ -35,8 +37,7 @@ export function SheetView({
 }: SheetViewProps) {
   const unit = useUnit();
   const narrow = useIsNarrow();
-  if (pose === null && setUp.status !== 'failed') return <NumbersOnly setUp={setUp} unit={unit} />;
-  if (pose === null || setUp.status === 'failed') {
+  if (setUp.status === 'failed') {
     return (
       <div
         className={
@@ -46,10 +47,10 @@ export function SheetView({
         <h2>No set-up</h2>
         <ProblemList problems={setUp.problems} />
         <div className="button-row">
-          <a className="button plain" href={`/person?id=${encodeURIComponent(personId)}`}>
+          <a className="button plain" href={`/person?id=${encodeURIComponent(record.person.id)}`}>
             What to mind
           </a>
-          <a className="button plain" href={`/measure?id=${encodeURIComponent(personId)}`}>
+          <a className="button plain" href={`/measure?id=${encodeURIComponent(record.person.id)}`}>
             Measures
           </a>
         </div>
@@ -57,6 +58,10 @@ export function SheetView({
     );
   }
   const labelMm = narrow ? LABEL_NARROW : LABEL;
+  if (!('starts' in pose)) {
+    const drawing = drawLying(pose, setUp, findDrawnBody(record.readings), { unit, labelMm });
+    return drawing === null ? null : <SheetDrawing drawing={drawing} className="sheet" />;
+  }
   return (
     <MovableSheet
       pose={pose}
@@ -68,15 +73,5 @@ export function SheetView({
       heelLines={heelLines}
       onMove={onMove}
     />
-  );
-}
-
-/** Marks, supports and straps of a lying or seated form. */
-function NumbersOnly({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
-  return (
-    <div className="numbers-only">
-      <SettingsList setUp={setUp} unit={unit} />
-      {setUp.problems.length > 0 && <ProblemList problems={setUp.problems} />}
-    </div>
   );
 }
