@@ -46,7 +46,8 @@ function writeShape(shape: Shape): string {
       return `<path ${name} d="${arcPath(shape)}"/>`;
     case 'text': {
       const [x, y] = shape.at;
-      return `<text ${name} x="${write(x)}" y="${write(y)}" font-size="${write(shape.size)}" text-anchor="${shape.anchor}">${escapeText(shape.text)}</text>`;
+      const told = shape.setting === undefined ? '' : ` data-setting="${shape.setting}"`;
+      return `<text ${name}${told} x="${write(x)}" y="${write(y)}" font-size="${write(shape.size)}" text-anchor="${shape.anchor}">${escapeText(shape.text)}</text>`;
     }
   }
 }
