@@ -1,42 +1,43 @@
-import type { ReactNode } from 'react';
+import { memo } from 'react';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
-import type { Guidance } from '../../core/poses/guidance.ts';
+import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import { findChosenRules } from '../../core/rules/chosenSchools.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
+import type { Shown } from './asked.ts';
+import { FurtherView } from './FurtherView.tsx';
 import { GuidanceView } from './GuidanceView.tsx';
+import { MovedSentence } from './Moving.tsx';
 import { SaveSheet } from './SaveSheet.tsx';
 import { SettingsList, Working } from './SettingsList.tsx';
+import type { PlanRequest } from './usePlanned.ts';
 import { Vessels } from './Vessels.tsx';
 
 interface BesideProps {
-  pose: PoseDefinition | null;
-  setUp: SetUp;
-  record: PersonRecord;
-  guidance: Guidance;
-  /** A school was chosen for this person in this pose. */
-  isOwnSchool: boolean;
-  /** What was moved by hand, and what gives. */
-  moved: ReactNode;
-  /** What is looked up only when it is opened. */
-  onward: ReactNode;
+  request: PlanRequest;
+  pose: PoseDefinition | LyingPose;
+  shown: Shown;
 }
 
 /** What a set-up asks, its recipe, and what else there is to know. */
-export function Beside(props: BesideProps) {
-  const { pose, setUp, record, guidance, isOwnSchool, moved, onward } = props;
+export const Beside = memo(function Beside({ request, pose: whole, shown }: BesideProps) {
+  const { setUp, planned, moved } = shown;
   const unit = useUnit();
+  if (setUp === null) return null;
   const solved = setUp.status !== 'failed';
+  const { person } = request.record;
+  const pose = 'starts' in whole ? whole : null;
+  const isOwnSchool = Object.keys(findChosenRules(person, whole.id)).length > 0;
   return (
     <aside className="beside">
       {solved && pose !== null && (
         <>
           <h2>What it asks, and what is left</h2>
-          {moved}
+          <MovedSentence moved={moved} />
           <Vessels setUp={setUp} />
         </>
       )}
@@ -44,9 +45,7 @@ export function Beside(props: BesideProps) {
         <>
           <h2>Set it in this order</h2>
           <SettingsList setUp={setUp} unit={unit} />
-          {isOwnSchool && (
-            <p className="quiet">By the school that was chosen for {record.person.name}.</p>
-          )}
+          {isOwnSchool && <p className="quiet">By the school that was chosen for {person.name}.</p>}
           <MatFit setUp={setUp} unit={unit} />
           {setUp.problems.length > 0 && (
             <>
@@ -81,21 +80,22 @@ export function Beside(props: BesideProps) {
           </ul>
         </>
       )}
-      {solved && onward}
-      {solved && <GuidanceView guidance={guidance} />}
-      {solved && pose !== null && <More pose={pose} setUp={setUp} />}
       {solved && (
-        <SaveSheet
-          personId={record.person.id}
-          name={record.person.name}
-          pose={pose}
-          setUp={setUp}
+        <FurtherView
+          request={request}
+          isStanding={pose !== null}
+          onPush={() => {
+            moved.move({ depth: planned?.depth?.textbook ?? null }, true);
+          }}
         />
       )}
+      {solved && <GuidanceView guidance={whole.guidance} />}
+      {solved && pose !== null && <More pose={pose} setUp={setUp} />}
+      {solved && <SaveSheet personId={person.id} name={person.name} pose={pose} setUp={setUp} />}
       {solved && <Keys />}
     </aside>
   );
-}
+});
 
 /** Whether the stance fits the mat, in the teacher's units. */
 function MatFit({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {

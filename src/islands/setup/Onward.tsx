@@ -1,8 +1,11 @@
+import { memo } from 'react';
+import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { KeptSetUp } from '../../core/setup/keptSetUp.ts';
-import type { SetUp } from '../../core/setup/setUp.ts';
+import { NOT_MOVED } from '../../core/setup/planMoved.ts';
 import { LazyDetails } from '../shared/LazyDetails.tsx';
 import { useUnit } from '../shared/useRecord.ts';
+import type { Asked, Shown } from './asked.ts';
 import { AsFoundView } from './AsFoundView.tsx';
 import { FrontView } from './FrontView.tsx';
 import { KeptView } from './KeptView.tsx';
@@ -10,22 +13,27 @@ import { SchoolsView } from './SchoolsView.tsx';
 import { SetUpTable } from './SetUpTable.tsx';
 import { LABEL } from './SheetView.tsx';
 import { SidesView } from './SidesView.tsx';
-import type { MovedSetUp } from './useMoved.ts';
-import type { PlanRequest } from './usePlanned.ts';
+import { keyOf, type PlanRequest } from './usePlanned.ts';
 
 interface OnwardProps {
   request: PlanRequest;
-  /** null = a lying or seated form. */
-  pose: PoseDefinition | null;
-  recommended: SetUp;
-  setUp: SetUp;
-  moved: MovedSetUp;
-  onShow: (kept: KeptSetUp) => void;
+  pose: PoseDefinition | LyingPose;
+  shown: Shown;
+  onAsk: (asked: Asked) => void;
 }
 
 /** What a set-up is set beside: another view, the other side, other schools, what is done now, what was kept. */
-export function Onward({ request, pose, recommended, setUp, moved, onShow }: OnwardProps) {
+export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk }: OnwardProps) {
+  const { setUp, planned, moved } = shown;
   const unit = useUnit();
+  if (setUp === null || setUp.status === 'failed') return null;
+  const pose = 'starts' in whole ? whole : null;
+  const turnTo = (kept: KeptSetUp): void => {
+    const own = { ...request, side: kept.side, level: kept.level, rules: kept.rules };
+    moved.beginAt(keyOf(own), kept.moved ?? NOT_MOVED);
+    const { depth = 'recommended', provisional = false } = kept.rules;
+    onAsk({ side: kept.side, level: kept.level, depth, provisional });
+  };
   return (
     <div className="onward">
       {pose !== null && (
@@ -45,7 +53,7 @@ export function Onward({ request, pose, recommended, setUp, moved, onShow }: Onw
             {() => (
               <AsFoundView
                 pose={pose}
-                recommended={recommended}
+                recommended={planned ?? setUp}
                 onFound={(found) => {
                   moved.move(found, true);
                 }}
@@ -55,11 +63,11 @@ export function Onward({ request, pose, recommended, setUp, moved, onShow }: Onw
         </>
       )}
       <LazyDetails summary="Kept set-ups">
-        {() => <KeptView request={request} setUp={setUp} moved={moved.now} onShow={onShow} />}
+        {() => <KeptView request={request} setUp={setUp} moved={moved.now} onShow={turnTo} />}
       </LazyDetails>
       <LazyDetails summary="The drawing as a table">
         {() => <SetUpTable setUp={setUp} unit={unit} />}
       </LazyDetails>
     </div>
   );
-}
+});

@@ -1,14 +1,12 @@
+import { useDeferredValue, useMemo } from 'react';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
-import { findChosenRules } from '../../core/rules/chosenSchools.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
-import { NOT_MOVED } from '../../core/setup/planMoved.ts';
-import type { KeptSetUp } from '../../core/setup/keptSetUp.ts';
+import type { Asked } from './asked.ts';
 import { Beside } from './Beside.tsx';
-import { FurtherView } from './FurtherView.tsx';
-import { MoveControls, MovedSentence } from './Moving.tsx';
+import { MoveControls } from './Moving.tsx';
 import { NoSetUp } from './NoSetUp.tsx';
 import { Onward } from './Onward.tsx';
 import { SetUpSentence } from './SetUpSentence.tsx';
@@ -16,16 +14,6 @@ import { SheetView } from './SheetView.tsx';
 import { StudioView } from './StudioView.tsx';
 import { useMoved } from './useMoved.ts';
 import { keyOf, usePlanned } from './usePlanned.ts';
-
-/** What of a set-up stands in the page's link. */
-export interface Asked {
-  readonly side?: Side;
-  readonly level?: string | null;
-  readonly depth?: HouseRules['depth'];
-  readonly provisional?: boolean;
-  /** Which step is read from across the room; null = none. */
-  readonly studio?: number | null;
-}
 
 interface PlannedSetUpProps {
   record: PersonRecord;
@@ -40,7 +28,11 @@ interface PlannedSetUpProps {
 /** One pose and side planned, drawn and told; what is moved by hand begins from here. */
 export function PlannedSetUp(props: PlannedSetUpProps) {
   const { record, pose, side, rules, level, studio, onAsk } = props;
-  const request = { record, poseId: pose.id, side, rules, level };
+  const asked = { record, poseId: pose.id, side, rules, level };
+  const key = keyOf(asked);
+  // The key holds everything the request says.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const request = useMemo(() => asked, [key]);
   const { result, working } = usePlanned(request);
   const isStanding = 'starts' in pose;
   const planned = result?.ok === true && result.value.pose === pose.id ? result.value : null;
@@ -50,12 +42,10 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
   const problems = result?.ok === false ? result.problems : [];
   const isDeepest = rules.depth === 'deepest';
   const isMovable = isStanding && planned !== null && planned.status !== 'failed';
-  const turnTo = (kept: KeptSetUp): void => {
-    const own = { ...request, side: kept.side, level: kept.level, rules: kept.rules };
-    moved.beginAt(keyOf(own), kept.moved ?? NOT_MOVED);
-    const { depth = 'recommended', provisional = false } = kept.rules;
-    onAsk({ side: kept.side, level: kept.level, depth, provisional });
-  };
+  // While a foot is led the drawing comes first; what is told beside it follows when there is time.
+  const shown = useDeferredValue(
+    useMemo(() => ({ setUp, planned, moved }), [setUp, planned, moved]),
+  );
   return (
     <>
       <section className="sheet-column">
@@ -128,16 +118,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
               heelLines={moved.heelLines}
               onMove={moved.move}
             />
-            {setUp.status !== 'failed' && (
-              <Onward
-                request={request}
-                pose={isStanding ? pose : null}
-                recommended={planned ?? setUp}
-                setUp={setUp}
-                moved={moved}
-                onShow={turnTo}
-              />
-            )}
+            <Onward request={request} pose={pose} shown={shown} onAsk={onAsk} />
           </>
         )}
         {studio !== null && setUp !== null && setUp.status !== 'failed' && (
@@ -155,25 +136,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
           />
         )}
       </section>
-      {setUp !== null && (
-        <Beside
-          pose={isStanding ? pose : null}
-          setUp={setUp}
-          record={record}
-          moved={<MovedSentence moved={moved} />}
-          guidance={pose.guidance}
-          isOwnSchool={Object.keys(findChosenRules(record.person, pose.id)).length > 0}
-          onward={
-            <FurtherView
-              request={request}
-              isStanding={isStanding}
-              onPush={() => {
-                moved.move({ depth: planned?.depth?.textbook ?? null }, true);
-              }}
-            />
-          }
-        />
-      )}
+      <Beside request={request} pose={pose} shown={shown} />
     </>
   );
 }

@@ -61,7 +61,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
     found: poses.filter(matches),
   }));
   return (
-    <nav aria-label="Poses" className="shelf">
+    <nav aria-label="Poses" className="shelf" aria-busy={planned.size < ALL.length}>
       <input
         type="search"
         aria-label="Find a pose"

@@ -7,7 +7,8 @@ import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
-import { PlannedSetUp, type Asked } from './PlannedSetUp.tsx';
+import type { Asked } from './asked.ts';
+import { PlannedSetUp } from './PlannedSetUp.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
 
 /** In the order of the shelf. */

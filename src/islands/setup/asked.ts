@@ -1,0 +1,22 @@
+import type { Side } from '../../core/measures/protocol.ts';
+import type { HouseRules } from '../../core/rules/houseRules.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import type { MovedSetUp } from './useMoved.ts';
+
+/** What of a set-up stands in the page's link. */
+export interface Asked {
+  readonly side?: Side;
+  readonly level?: string | null;
+  readonly depth?: HouseRules['depth'];
+  readonly provisional?: boolean;
+  /** Which step is read from across the room; null = none. */
+  readonly studio?: number | null;
+}
+
+/** What is drawn, what it was moved from, and how it is moved on. */
+export interface Shown {
+  /** null = there is nothing to draw yet. */
+  readonly setUp: SetUp | null;
+  readonly planned: SetUp | null;
+  readonly moved: MovedSetUp;
+}
