@@ -73,7 +73,6 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
               <th scope="col">stance</th>
               <th scope="col">pelvis</th>
               <th scope="col">runs out first</th>
-              <th scope="col">at your depth</th>
             </tr>
           </thead>
           <tbody>
@@ -120,36 +119,43 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
   const words = isOwn ? 'as you have it' : `${sayRule(rule, option)} ${sayOption(rule, option)}`;
   const { limiting } = setUp;
   return (
-    <tr>
-      <td>
-        <label className="check">
-          <input
-            type="checkbox"
-            aria-label={`Draw ${words}`}
-            checked={isShown}
-            disabled={!isHeld || (isFull && !isShown)}
-            onChange={(event) => {
-              onShow(event.target.checked);
-            }}
-          />
-          {letter !== '' && (
-            <svg viewBox="0 0 30 8" width="30" height="8" className="sheet-key" aria-hidden>
-              <polyline className={`school-${letter}`} points="1,4 29,4" />
-            </svg>
-          )}
-          <strong>{letter}</strong>
-        </label>
-      </td>
-      <th scope="row">{words}</th>
-      <td>{sayValue(setUp, 'stance-length', unit)}</td>
-      <td>{sayValue(setUp, 'pelvis-short-of-square', unit)}</td>
-      <td>
-        {limiting === null
-          ? 'cannot be held'
-          : `${nameJoint(limiting, setUp.side)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° to spare`}
-      </td>
-      <td>{atPlannedDepth?.sentence ?? '–'}</td>
-    </tr>
+    <>
+      <tr>
+        <td>
+          <label className="check">
+            <input
+              type="checkbox"
+              aria-label={`Draw ${words}`}
+              checked={isShown}
+              disabled={!isHeld || (isFull && !isShown)}
+              onChange={(event) => {
+                onShow(event.target.checked);
+              }}
+            />
+            {letter !== '' && (
+              <svg viewBox="0 0 30 8" width="30" height="8" className="sheet-key" aria-hidden>
+                <polyline className={`school-${letter}`} points="1,4 29,4" />
+              </svg>
+            )}
+            <strong>{letter}</strong>
+          </label>
+        </td>
+        <th scope="row">{words}</th>
+        <td>{sayValue(setUp, 'stance-length', unit)}</td>
+        <td>{sayValue(setUp, 'pelvis-short-of-square', unit)}</td>
+        <td>
+          {limiting === null
+            ? 'cannot be held'
+            : `${nameJoint(limiting, setUp.side)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° to spare`}
+        </td>
+      </tr>
+      {atPlannedDepth !== null && (
+        <tr className="school-gives">
+          <td />
+          <td colSpan={4}>At your depth: {atPlannedDepth.sentence}</td>
+        </tr>
+      )}
+    </>
   );
 }
 
