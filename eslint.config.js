@@ -24,6 +24,7 @@ const CORE_ROOMS = [
   'cautions',
   'solver',
   'setup',
+  'session',
   'drawing',
   'paper',
   'formats',

@@ -62,6 +62,17 @@ function drawStance(sheet: Sheet, y: number): Shape[] {
   ];
 }
 
+/** From the weight point down to the plan, but not through the number of the stance. */
+function drawWeightLine(sheet: Sheet, [x, y]: Point, stanceY: number): Shape[] {
+  const label = sheet.options.labelMm;
+  const hasNumber = getValue(sheet.setUp, 'stance-length') !== null;
+  if (!hasNumber) return [line('weight-line', [x, y], [x, sheet.planY])];
+  return [
+    line('weight-line', [x, y], [x, stanceY - label * 1.4]),
+    line('weight-line', [x, stanceY + label * 2.8], [x, sheet.planY]),
+  ];
+}
+
 /**
  * Draws a set-up: the body from the side straight above the mat from above, on one scale.
  *
@@ -82,7 +93,7 @@ export function drawSheet(
   const shapes = [
     ...drawPlan(sheet, pose),
     ...drawElevation(sheet, pose),
-    line('weight-line', weight, [weight[0], sheet.planY]),
+    ...drawWeightLine(sheet, weight, stanceY),
     ...cross(weight),
     ...drawStance(sheet, stanceY),
   ];

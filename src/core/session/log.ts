@@ -1,0 +1,41 @@
+import type { Side } from '../measures/protocol.ts';
+
+/** Pain while a pose was held; 0 = none. */
+export interface PainNote {
+  /** 0 to 10. */
+  readonly score: number;
+  readonly place: string;
+  readonly kind: string;
+  /** It rose while the pose was held. */
+  readonly rising: boolean;
+  /** It was still there next morning, as it was told before the next session. */
+  readonly nextMorning: boolean;
+}
+
+/** A sign that was seen or told while a pose was held; its id is one of cautions/catalogue.ts. */
+interface SignNote {
+  readonly id: string;
+  /** Who cleared it; null = it still stands. */
+  readonly clearedBy: string | null;
+}
+
+/** One hold of one side as it was logged. What was not noted is null, or empty. */
+export interface Hold {
+  readonly id: string;
+  readonly sessionId: string;
+  readonly at: string;
+  readonly pose: string;
+  readonly side: Side;
+  readonly outcome: 'done' | 'skipped' | 'swapped' | 'ended-early';
+  /** Ids of session/errors.ts, or kept as they are. */
+  readonly errors: readonly string[];
+  readonly breath: 'easy' | 'held' | null;
+  readonly pain: PainNote | null;
+  readonly sign: SignNote | null;
+  /** Least to spare of any joint at the set-up really used, degrees; null = not known. */
+  readonly toSpareDeg: number | null;
+  /** What was used was already the deepest safe set-up. */
+  readonly isAtBound: boolean;
+  /** An injury was told since the last session. */
+  readonly hasInjuryNote: boolean;
+}

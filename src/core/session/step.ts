@@ -1,0 +1,116 @@
+import { USUAL_PROPS } from '../props/propList.ts';
+import type { AsFound } from '../rules/houseRules.ts';
+import { isMoved, NOT_MOVED, planMoved } from '../setup/planMoved.ts';
+import type { Plan } from '../setup/planSetUp.ts';
+import type { Setting, SetUp } from '../setup/setUp.ts';
+
+/** One number before and after a step. */
+interface StepChange {
+  readonly id: Setting['id'];
+  readonly unit: Setting['unit'];
+  readonly was: number;
+  readonly now: number;
+}
+
+/** One step of the ladder as it changes a set-up. */
+export interface Step {
+  /** What is changed, in words. */
+  readonly words: string;
+  /** What is held from now on. */
+  readonly held: AsFound;
+  readonly setUp: SetUp;
+  readonly changes: readonly StepChange[];
+}
+
+/** A step of the knee, of any other angle, and of the stance. Common practice, no source. */
+const KNEE_STEP = 12;
+const DEPTH_STEP = 10;
+const STANCE_SHARE = 0.95;
+/** A hand's height counts as a face of a block within this, cm. */
+const SAME_FACE = 0.5;
+/** A depth that lies this near its end is at its end. */
+const AT_END = 0.5;
+/** An easier set-up is no deeper than this beyond the old one, degrees or cm. */
+const NO_DEEPER = 0.2;
+/** Smaller changes are not set, cm or degrees. */
+const SEEN = 0.5;
+
+const FACES = USUAL_PROPS.filter(({ kind }) => kind === 'block' || kind === 'chair')
+  .flatMap(({ heightsCm }) => heightsCm)
+  .sort((a, b) => a - b);
+
+const valueOf = ({ settings }: SetUp, id: Setting['id']): number | null =>
+  settings.find((each) => each.id === id)?.value ?? null;
+
+type Held = Pick<Step, 'words'> & { readonly change: Partial<AsFound> };
+
+/** What might be eased, in the order in which it is tried. */
+function listEasier(setUp: SetUp, isKnee: boolean, easiest: number): readonly Held[] {
+  const found: Held[] = [];
+  const hand = valueOf(setUp, 'hand-height');
+  const depth = setUp.depth?.value ?? null;
+  const face = hand === null ? undefined : FACES.find((each) => each > hand + SAME_FACE);
+  if (face !== undefined) {
+    const words = 'the hand one face higher';
+    // Some poses come up with the hand, some stay as they are.
+    found.push({ words, change: { handCm: face } });
+    if (depth !== null) found.push({ words, change: { handCm: face, depth } });
+  }
+  if (depth !== null && depth > easiest + AT_END) {
+    const to = Math.max(easiest, depth - (isKnee ? KNEE_STEP : DEPTH_STEP));
+    found.push({ words: isKnee ? 'the knee bent less' : 'less deep', change: { depth: to } });
+  }
+  const stance = valueOf(setUp, 'stance-length');
+  if (stance !== null) {
+    found.push({ words: 'the stance shorter', change: { stanceCm: stance * STANCE_SHARE } });
+  }
+  return found;
+}
+
+function listFurther(setUp: SetUp): readonly Held[] {
+  const { depth } = setUp;
+  if (depth?.value != null && depth.deepest !== null && depth.value < depth.deepest - AT_END) {
+    const to = Math.min(depth.deepest, depth.value + DEPTH_STEP);
+    return [{ words: 'one step deeper', change: { depth: to } }];
+  }
+  const hand = depth === null ? valueOf(setUp, 'hand-height') : null;
+  if (hand === null || hand <= SAME_FACE) return [];
+  const face = FACES.findLast((each) => each < hand - SAME_FACE) ?? 0;
+  return [{ words: 'the hand one face lower', change: { handCm: face } }];
+}
+
+/**
+ * One step easier or one step further from the set-up that was really used, solved anew,
+ * with every number that changes. Never two steps, never past the deepest safe set-up.
+ *
+ * @param used what was held by hand; nothing = as it was planned
+ * @returns null when there is no further step that way, or the pose gives there
+ */
+export function takeStep(plan: Plan, used: AsFound, direction: 'easier' | 'further'): Step | null {
+  const before = isMoved(used) ? planMoved(plan, used)?.setUp : plan.setUp;
+  if (before === undefined || before.status === 'failed') return null;
+  const { depth } = plan.request.pose;
+  const candidates =
+    direction === 'further'
+      ? listFurther(before)
+      : listEasier(before, depth?.quantity === 'front-knee-bend', depth?.easiest ?? 0);
+  for (const { words, change } of candidates) {
+    // A depth that is held anew frees the hand and the stance that went with the old one.
+    const kept = 'depth' in change ? NOT_MOVED : used;
+    const held: AsFound = { ...kept, ...change };
+    const after = planMoved(plan, held);
+    if (after === null || after.gives !== null) continue;
+    const isDeeper = (after.setUp.depth?.value ?? 0) > (before.depth?.value ?? 0) + NO_DEEPER;
+    if (direction === 'easier' && isDeeper) continue;
+    return { words, held, setUp: after.setUp, changes: findStepChanges(before, after.setUp) };
+  }
+  return null;
+}
+
+const findStepChanges = (before: SetUp, after: SetUp): readonly StepChange[] =>
+  before.settings.flatMap((was): StepChange[] => {
+    const now = valueOf(after, was.id);
+    return now === null || Math.abs(now - was.value) < SEEN
+      ? []
+      : [{ id: was.id, unit: was.unit, was: was.value, now }];
+  });
