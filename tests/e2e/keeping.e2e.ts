@@ -48,7 +48,9 @@ test('a person goes out to a file and comes back the same in an empty browser', 
     mimeType: 'application/json',
     buffer: Buffer.from(text),
   });
-  await expect(other.getByText(/A new person in this browser. 143 readings come in/)).toBeVisible();
+  const { readings } = JSON.parse(text) as { readings: unknown[] };
+  const words = `A new person in this browser. ${String(readings.length)} readings come in`;
+  await expect(other.getByText(words)).toBeVisible();
   await other.getByRole('button', { name: 'Take it in' }).click();
   await expect(other.getByText('Marit Sollen is saved here.')).toBeVisible();
   expect(JSON.parse(await exportMarit(other))).toEqual(JSON.parse(text));
