@@ -49,3 +49,20 @@ test('the drawing of a set-up goes out as a file, SVG, PDF and PNG', async ({ pa
   expect((await save(page, 'PDF')).bytes.subarray(0, 5).toString()).toBe('%PDF-');
   expect((await save(page, 'PNG')).bytes.subarray(1, 4).toString()).toBe('PNG');
 });
+
+test('a printed sheet holds the drawing and its recipe, and nothing of the person’s health', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/set-up?id=sanna-tveit&pose=warrior-two&side=right');
+  const health = page.getByRole('heading', { name: 'Changed for this person' });
+  const advice = page.getByRole('heading', { name: 'With this person' });
+  await expect(health).toBeVisible();
+  await expect(advice).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(health).toBeHidden();
+  await expect(advice).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Poses' })).toBeHidden();
+  await expect(page.getByRole('img', { name: /^Warrior II, right/ })).toBeVisible();
+  await expect(page.getByText(/^back heel .* behind it/)).toBeVisible();
+});

@@ -56,7 +56,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
         </>
       )}
       {setUp.adaptations.length > 0 && (
-        <>
+        <section className="no-print">
           <h2>Changed for this person</h2>
           <ul className="plain-list">
             {setUp.adaptations.map((each) => (
@@ -66,10 +66,10 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
               </li>
             ))}
           </ul>
-        </>
+        </section>
       )}
       {setUp.cautions.length > 0 && (
-        <>
+        <section className="no-print">
           <h2>With this person</h2>
           <ul className="plain-list">
             {setUp.cautions.map((each) => (
@@ -78,7 +78,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
               </li>
             ))}
           </ul>
-        </>
+        </section>
       )}
       {solved && (
         <FurtherView
