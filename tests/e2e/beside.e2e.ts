@@ -16,7 +16,7 @@ test('a vessel tells where its brim comes from, by pointer and by key', async ({
   await openDemo(page);
   await page.goto('/set-up?id=marit-sollen&pose=warrior-two&side=right');
   const told = page.locator('.vessel-told');
-  await expect(told).toContainText('runs out first');
+  await expect(told).toContainText(/runs out first: asked \d+°/);
   await page.locator('.vessel button').first().hover();
   await expect(told).toContainText(/asked \d+°, has \d+° to plan with, from .* ± \d/);
   await page.mouse.move(5, 5);

@@ -262,7 +262,9 @@ test('the app draws the same: joints where they are, and no two texts of its own
       await expect(page.locator('svg.sheet')).toHaveCount(0);
       continue;
     }
-    await expect(page.getByRole('img', { name: new RegExp(`^${pose.name}, left`) })).toBeVisible();
+    await expect(
+      page.getByRole('img', { name: new RegExp(`^${pose.name}, (standing on the )?left`) }),
+    ).toBeVisible();
     await expect(page.locator('svg.sheet.faded')).toHaveCount(0);
     const [seen] = await page.evaluate(readSeen, 'svg.sheet');
     expectJoints({ record, pose, setUp: planned.value }, 'side', seen!, pose.id);

@@ -129,7 +129,9 @@ test('at 390 × 844 nothing scrolls sideways and targets are large enough', asyn
 
 test('a level changes the pose, and stands in the link', async ({ page }) => {
   await page.goto('/set-up?id=marit-sollen&pose=warrior-three&side=left');
-  await expect(page.getByRole('img', { name: /Warrior III, left foot/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /Warrior III, standing on the left leg/ }),
+  ).toBeVisible();
   await expect(page.getByText(/^hand .* above the mat/)).toHaveCount(0);
   await page.getByRole('combobox', { name: 'Level' }).selectOption('hands on two tall blocks');
   await expect(page.getByText(/^hand .* above the mat/)).toBeVisible();

@@ -1,8 +1,9 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
-import type { Point, Shape } from './shapes.ts';
-import { getValue, labelled, line, mark, sideName, standing, type Sheet } from './sheetFrame.ts';
+import { line, type Point, type Shape } from './shapes.ts';
+import { getValue } from '../setup/getValue.ts';
+import { labelled, mark, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { drawStrap, drawSupports, hasWallAcross } from './supports.ts';
 import { writeDegrees, writeSettable } from './units.ts';
 import { facesLongEdge, toElevation } from './view.ts';

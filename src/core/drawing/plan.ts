@@ -4,13 +4,12 @@ import { degreesBetween, ringOfPlaces } from './labels.ts';
 import { boxOfPoints, boxOfText, choosePlace, type Box } from './placement.ts';
 import { findHandPlaces, footprint } from './prints.ts';
 import { drawRuler } from './ruler.ts';
-import type { Point, Shape } from './shapes.ts';
+import { line, type Point, type Shape } from './shapes.ts';
+import { getValue } from '../setup/getValue.ts';
 import {
   cross,
-  getValue,
   isKneeling,
   labelled,
-  line,
   mark,
   onPlan,
   planPoint,

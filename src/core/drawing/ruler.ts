@@ -1,8 +1,9 @@
 import type { SettingId } from '../setup/setUp.ts';
 import { METRES_PER_INCH } from '../units/brands.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
-import type { Shape } from './shapes.ts';
-import { findBackMark, getValue, line, onPlan, text, type Sheet } from './sheetFrame.ts';
+import { line, type Shape } from './shapes.ts';
+import { getValue } from '../setup/getValue.ts';
+import { findBackMark, onPlan, text, type Sheet } from './sheetFrame.ts';
 import { writeSettable } from './units.ts';
 
 const CM_PER_INCH = METRES_PER_INCH * 100;

@@ -1,11 +1,12 @@
 import { convexHull } from '../geometry/polygon.ts';
 import { withLevel } from '../poses/level.ts';
+import { saySide } from '../poses/saySide.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { boxOfPoints, boxOfText, choosePlace, type Box } from './placement.ts';
 import { drawRuler } from './ruler.ts';
-import type { Drawing, Point, Shape } from './shapes.ts';
-import { line, mark, onPlan, planPoint, sideName, text, type SheetOptions } from './sheetFrame.ts';
+import { line, type Drawing, type Point, type Shape } from './shapes.ts';
+import { mark, onPlan, planPoint, sideName, text, type SheetOptions } from './sheetFrame.ts';
 import { laySheet } from './sheet.ts';
 
 /** Letters of the set-ups on one mat, in their order; each has a line style of its own. */
@@ -93,6 +94,6 @@ export function drawSchools(
   return {
     box: [left, planY - half - 4, mat.lengthCm + 18, mat.widthCm + 4 + options.labelMm * 3],
     shapes: [...shapes, ...letters, ...drawRuler(sheet)],
-    caption: `${usual.name}, ${first.side} foot in front: ${String(drawn.length)} set-ups on one mat from above, told in the table.`,
+    caption: `${usual.name}, ${saySide(usual, first.side)}: ${String(drawn.length)} set-ups on one mat from above, told in the table.`,
   };
 }

@@ -39,3 +39,9 @@ export interface Drawing {
   /** The same facts in words, for those who do not see it. */
   readonly caption: string;
 }
+
+export const line = (role: string, ...points: readonly Point[]): Shape => ({
+  kind: 'line',
+  role,
+  points,
+});

@@ -1,17 +1,17 @@
 import { withLevel } from '../poses/level.ts';
+import { saySide } from '../poses/saySide.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp, SettingId } from '../setup/setUp.ts';
 import { drawElevation } from './elevation.ts';
 import { drawFigure } from './figure.ts';
 import { drawPlan } from './plan.ts';
-import type { Drawing, Point, Shape } from './shapes.ts';
+import { line, type Drawing, type Point, type Shape } from './shapes.ts';
+import { getValue } from '../setup/getValue.ts';
 import {
   BACK_PARTS,
   cross,
   findBackMark,
-  getValue,
   labelled,
-  line,
   mark,
   matMiddle,
   sideName,
@@ -193,7 +193,7 @@ export function drawFromFront(
         'pelvis-level',
       ),
     ],
-    caption: `${pose.name}, ${setUp.side} foot in front, ${FRONT_VIEW.words}. Pelvis ${writeDegrees(Math.abs(level))} off level.`,
+    caption: `${pose.name}, ${saySide(pose, setUp.side)}, ${FRONT_VIEW.words}. Pelvis ${writeDegrees(Math.abs(level))} off level.`,
   };
 }
 
@@ -259,7 +259,7 @@ const extendBelow = ([left, top, width, height]: Drawing['box'], by: number): Dr
 
 function describe(pose: PoseDefinition, setUp: SetUp, view: View, options: SheetOptions): string {
   const told: string[] = [
-    `${pose.name}, ${setUp.side} foot in front, ${view.words}, above the mat from above.`,
+    `${pose.name}, ${saySide(pose, setUp.side)}, ${view.words}, above the mat from above.`,
   ];
   const tell = (id: SettingId, words: (value: string) => string): void => {
     const setting = setUp.settings.find((each) => each.id === id);

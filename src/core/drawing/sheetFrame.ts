@@ -1,7 +1,8 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { LandmarkCm, SetUp, SettingId } from '../setup/setUp.ts';
+import { getValue } from '../setup/getValue.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
-import type { Point, Shape } from './shapes.ts';
+import { line, type Point, type Shape } from './shapes.ts';
 import { toPlan, type View } from './view.ts';
 
 /** How a set-up is to be drawn. */
@@ -25,10 +26,6 @@ export interface Sheet {
   /** Where the mat's front edge lies along the mat, and the front heel's line across it, cm. */
   readonly matFront: number;
   readonly heelLine: number;
-}
-
-export function getValue(setUp: SetUp, id: SettingId): number | null {
-  return setUp.settings.find((each) => each.id === id)?.value ?? null;
 }
 
 export const mark = (setUp: SetUp, name: string): LandmarkCm => setUp.landmarks[name]!;
@@ -70,8 +67,6 @@ export const standing = (x: number, half: number, height: number): Shape => ({
     [x + half, 0],
   ],
 });
-
-export const line = (role: string, ...points: Point[]): Shape => ({ kind: 'line', role, points });
 
 export function text(
   sheet: Sheet,

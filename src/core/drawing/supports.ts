@@ -1,8 +1,9 @@
 import { lerp } from '../geometry/vector.ts';
 import type { LandmarkCm } from '../setup/setUp.ts';
 import { LOOP_SHARE, SEAT_SHARE } from '../setup/supportSettings.ts';
-import type { Point, Shape } from './shapes.ts';
-import { getValue, line, mark, onPlan, sideName, standing, type Sheet } from './sheetFrame.ts';
+import { line, type Point, type Shape } from './shapes.ts';
+import { getValue } from '../setup/getValue.ts';
+import { mark, onPlan, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { toElevation } from './view.ts';
 
 /** Half the depth of a seat, half of a block, half of a knee pad, along the mat. Our drawing choice. */

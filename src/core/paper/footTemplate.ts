@@ -1,13 +1,15 @@
 import { lerp } from '../geometry/vector.ts';
-import type { Point, Shape } from '../drawing/shapes.ts';
+import { line, type Point, type Shape } from '../drawing/shapes.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { footprint } from '../drawing/prints.ts';
 import { laySheet } from '../drawing/sheet.ts';
 import { matMiddle, type Sheet } from '../drawing/sheetFrame.ts';
 import { facesLongEdge } from '../drawing/view.ts';
+import { saySide } from '../poses/saySide.ts';
 import { withLevel } from '../poses/level.ts';
+import { getValue } from '../setup/getValue.ts';
 import type { SetUp } from '../setup/setUp.ts';
-import { line, words } from './page.ts';
+import { words } from './page.ts';
 
 /** A bar as long as this lies across the tiles, so that their assembly can be checked, mm. */
 const LONG_BAR_MM = 500;
@@ -71,7 +73,7 @@ function drawGauge(pose: PoseDefinition, setUp: SetUp, toPaper: ToPaper): Shape[
   const square: Point = facesLongEdge(pose) ? [0, setUp.side === 'right' ? 1 : -1] : [1, 0];
   const at = ([dx, dy]: Point): Point =>
     toPaper([centre[0] + (dx * GAUGE_MM) / 10, centre[1] + (dy * GAUGE_MM) / 10]);
-  const short = setUp.settings.find(({ id }) => id === 'pelvis-short-of-square')?.value ?? 0;
+  const short = getValue(setUp, 'pelvis-short-of-square') ?? 0;
   return [
     ...cross(toPaper(centre), 'gauge'),
     line('gauge', toPaper(centre), at(facing)),
@@ -145,5 +147,5 @@ export function drawFootTemplate(pose: PoseDefinition, setUp: SetUp): Template |
     line('long-bar', [MARGIN_MM, barY], [MARGIN_MM + LONG_BAR_MM, barY]),
     words('label', [MARGIN_MM, barY - 2], '500 mm across the pages', 4),
   );
-  return { name: `${pose.name}, ${side} foot in front, true size`, width, height, shapes };
+  return { name: `${pose.name}, ${saySide(pose, side)}, true size`, width, height, shapes };
 }

@@ -1,4 +1,4 @@
-import type { Point, Shape } from '../drawing/shapes.ts';
+import type { Drawing, Point, Shape } from '../drawing/shapes.ts';
 import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { listRecipe, type RecipeLine } from '../setup/recipe.ts';
@@ -16,6 +16,8 @@ export interface CardContent {
   readonly name: string;
   readonly pose: PoseDefinition | LyingPose;
   readonly sides: BothSides;
+  /** A lying or seated form as it is drawn; null = a standing pose, or one without numbers. */
+  readonly lying: Drawing | null;
   readonly unit: LengthUnit;
   /** The date in words; the core has no clock. */
   readonly date: string;
@@ -30,7 +32,7 @@ interface TextBlock {
   readonly paragraphs: readonly string[];
 }
 
-const LARGEST_TEXT = 2.9;
+const LARGEST_TEXT = 3.1;
 const LINE = 1.32;
 
 /** A size at which every block fits its height, so that nothing is left out of a card. */
@@ -113,8 +115,9 @@ function sayMat({ sides, unit }: CardContent): string {
 
 const isStanding = (pose: CardContent['pose']): pose is PoseDefinition => 'starts' in pose;
 
-/** The largest whole scale 1:n at which the mat fits a width. */
-const findScale = (lengthCm: number, width: number): number => Math.ceil((lengthCm * 10) / width);
+/** The largest whole scale 1:n at which a drawing, in cm of the mat, fits a room of paper. */
+const findScale = (widthCm: number, heightCm: number, room: Room): number =>
+  Math.ceil(Math.max((widthCm * 10) / room.width, (heightCm * 10) / room.height));
 
 function drawHead(content: CardContent, size: number, at: Point, right: number): Shape[] {
   const { pose, name, date } = content;
@@ -125,29 +128,57 @@ function drawHead(content: CardContent, size: number, at: Point, right: number):
   ];
 }
 
-/** Half an A4 sheet: the mat at 1:10, the numbers, the safe way in and out. */
+interface Room {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Above and below a mat there are marks and their numbers, cm of the mat. */
+const MARKS = { above: 10, below: 10 } as const;
+/** Of an A5 card the drawing takes no more than this, mm: the rest is for words, of which a lying form has few. */
+const A5_DRAWING = { standing: 58, lying: 84 } as const;
+
+/** What is drawn on a card: the mat with both sides, or a lying form; and at which scale. */
+function drawPicture(
+  content: CardContent,
+  room: Room,
+  [x, y]: Point,
+): { readonly shapes: Shape[]; readonly scale: number; readonly height: number } | null {
+  const { pose, sides, unit, lying } = content;
+  if (!isStanding(pose)) {
+    if (lying === null) return null;
+    const [left, top, width, height] = lying.box;
+    const scale = findScale(width, height, room);
+    const k = 10 / scale;
+    const at: Point = [x + (room.width - width * k) / 2 - left * k, y - top * k];
+    return { shapes: placeShapes(lying.shapes, k, at), scale, height: height * k };
+  }
+  const diagram = drawMatDiagram(pose, sides, unit);
+  if (diagram === null) return null;
+  const whole = MARKS.above + diagram.widthCm + MARKS.below;
+  const scale = findScale(diagram.lengthCm, whole, room);
+  const k = 10 / scale;
+  const at: Point = [x + (room.width - diagram.lengthCm * k) / 2, y + MARKS.above * k];
+  return { shapes: placeShapes(diagram.shapes, k, at), scale, height: whole * k };
+}
+
+/** Half an A4 sheet: the drawing, the numbers, the safe way in and out. */
 function drawA5(content: CardContent): Page {
   const { width, height } = PAPER_SIZES.a5;
   const margin = 9;
   const inner = width - 2 * margin;
   const { pose } = content;
-  const diagram = isStanding(pose) ? drawMatDiagram(pose, content.sides, content.unit) : null;
   const shapes: Shape[] = drawHead(content, 6, [margin, 13], width - margin);
-  let y = 20;
-  if (diagram !== null) {
-    const scale = findScale(diagram.lengthCm, inner);
-    const k = 10 / scale;
-    const left = (width - diagram.lengthCm * k) / 2;
-    shapes.push(...placeShapes(diagram.shapes, k, [left, 24]));
-    y = 24 + diagram.widthCm * k + 15;
+  const top = 17;
+  const most = isStanding(pose) ? A5_DRAWING.standing : A5_DRAWING.lying;
+  const picture = drawPicture(content, { width: inner, height: most }, [margin, top]);
+  let y = 22;
+  if (picture !== null) {
+    y = top + picture.height + 6;
+    const told = `The drawing is 1:${String(picture.scale)}.`;
     shapes.push(
-      words(
-        'label',
-        [width - margin, height - 4.6],
-        `The drawing is 1:${String(scale)}.`,
-        2.4,
-        'end',
-      ),
+      ...picture.shapes,
+      words('label', [width - margin, height - 4.6], told, 2.4, 'end'),
     );
   }
   const { gaze, breaths } = pose.guidance;
@@ -173,16 +204,12 @@ function drawIndex(content: CardContent): Page {
   const margin = 6;
   const inner = width - 2 * margin;
   const { pose } = content;
-  const diagram = isStanding(pose) ? drawMatDiagram(pose, content.sides, content.unit) : null;
   const shapes: Shape[] = drawHead(content, 4.2, [margin, 8], width - margin);
-  if (diagram === null) {
+  const picture = drawPicture(content, { width: inner, height: height - 22 }, [margin, 10]);
+  if (picture === null) {
     const blocks = [{ heading: 'Set', paragraphs: listNumbers(content) }];
     shapes.push(...drawColumns(blocks, [margin, 15], inner, height - 28));
-  } else {
-    const k = 10 / findScale(diagram.lengthCm, inner);
-    const left = (width - diagram.lengthCm * k) / 2;
-    shapes.push(...placeShapes(diagram.shapes, k, [left, 15]));
-  }
+  } else shapes.push(...picture.shapes);
   shapes.push(
     ...drawText([margin, height - 9], inner, 2.2, [STOP]),
     ...drawBar([(width - 100) / 2, height - 4]),

@@ -1,14 +1,16 @@
 import { withLevel } from '../poses/level.ts';
+import { saySide } from '../poses/saySide.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { footprint, findHandPlaces } from '../drawing/prints.ts';
-import type { Point, Shape } from '../drawing/shapes.ts';
+import { line, type Point, type Shape } from '../drawing/shapes.ts';
 import { laySheet } from '../drawing/sheet.ts';
-import { findBackMark, getValue, onPlan, planPoint, type Sheet } from '../drawing/sheetFrame.ts';
+import { getValue } from '../setup/getValue.ts';
+import { findBackMark, onPlan, planPoint, type Sheet } from '../drawing/sheetFrame.ts';
 import { writeSettable } from '../drawing/units.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
-import { line, placeShapes, words } from './page.ts';
+import { placeShapes, words } from './page.ts';
 
 /** Both sides of one pose; null = that side has no posture. */
 export type BothSides = Readonly<Record<Side, SetUp | null>>;
@@ -117,14 +119,15 @@ export function drawMatDiagram(
     const edge = isNear ? widthCm : 0;
     shapes.push(
       ...drawMarks(sheet.setUp, edge, isNear ? 1 : -1, unit),
-      words('label', [lengthCm - 2.5, isNear ? widthCm - 4 : 7], saySide(pose, side), 4, 'end'),
+      words(
+        'label',
+        [lengthCm - 2.5, isNear ? widthCm - 4 : 7],
+        `${saySide(pose, side)}, ${side === 'right' ? 'filled' : 'dashed'}`,
+        4,
+        'end',
+      ),
     );
   }
   shapes.push(words('edge', [2.5, widthCm / 2 + 1.5], 'front', 4.2));
   return { shapes, lengthCm, widthCm };
 }
-
-const saySide = ({ backContact }: PoseDefinition, side: Side): string =>
-  `${backContact === 'lifted' || backContact === 'on-front-leg' ? 'on the' : ''} ${side} ${
-    backContact === 'lifted' || backContact === 'on-front-leg' ? 'leg' : 'foot in front'
-  }, ${side === 'right' ? 'filled' : 'dashed'}`.trim();

@@ -1,4 +1,4 @@
-import type { Point, Shape } from '../drawing/shapes.ts';
+import { line, type Point, type Shape } from '../drawing/shapes.ts';
 
 /** Paper that a printer takes, or a card is cut from; mm. */
 export const PAPER_SIZES = {
@@ -49,8 +49,6 @@ export const words = (
   size: number,
   anchor: 'start' | 'middle' | 'end' = 'start',
 ): Shape => ({ kind: 'text', role, at, text, size, anchor });
-
-export const line = (role: string, ...points: Point[]): Shape => ({ kind: 'line', role, points });
 
 /** A printer is checked by this, mm. */
 const BAR_MM = 100;

@@ -1,5 +1,6 @@
 import { USUAL_PROPS } from '../props/propList.ts';
 import type { AsFound } from '../rules/houseRules.ts';
+import { getValue } from '../setup/getValue.ts';
 import { isMoved, NOT_MOVED, planMoved } from '../setup/planMoved.ts';
 import type { Plan } from '../setup/planSetUp.ts';
 import type { Setting, SetUp } from '../setup/setUp.ts';
@@ -39,15 +40,12 @@ const FACES = USUAL_PROPS.filter(({ kind }) => kind === 'block' || kind === 'cha
   .flatMap(({ heightsCm }) => heightsCm)
   .sort((a, b) => a - b);
 
-const valueOf = ({ settings }: SetUp, id: Setting['id']): number | null =>
-  settings.find((each) => each.id === id)?.value ?? null;
-
 type Held = Pick<Step, 'words'> & { readonly change: Partial<AsFound> };
 
 /** What might be eased, in the order in which it is tried. */
 function listEasier(setUp: SetUp, isKnee: boolean, easiest: number): readonly Held[] {
   const found: Held[] = [];
-  const hand = valueOf(setUp, 'hand-height');
+  const hand = getValue(setUp, 'hand-height');
   const depth = setUp.depth?.value ?? null;
   const face = hand === null ? undefined : FACES.find((each) => each > hand + SAME_FACE);
   if (face !== undefined) {
@@ -60,7 +58,7 @@ function listEasier(setUp: SetUp, isKnee: boolean, easiest: number): readonly He
     const to = Math.max(easiest, depth - (isKnee ? KNEE_STEP : DEPTH_STEP));
     found.push({ words: isKnee ? 'the knee bent less' : 'less deep', change: { depth: to } });
   }
-  const stance = valueOf(setUp, 'stance-length');
+  const stance = getValue(setUp, 'stance-length');
   if (stance !== null) {
     found.push({ words: 'the stance shorter', change: { stanceCm: stance * STANCE_SHARE } });
   }
@@ -73,7 +71,7 @@ function listFurther(setUp: SetUp): readonly Held[] {
     const to = Math.min(depth.deepest, depth.value + DEPTH_STEP);
     return [{ words: 'one step deeper', change: { depth: to } }];
   }
-  const hand = depth === null ? valueOf(setUp, 'hand-height') : null;
+  const hand = depth === null ? getValue(setUp, 'hand-height') : null;
   if (hand === null || hand <= SAME_FACE) return [];
   const face = FACES.findLast((each) => each < hand - SAME_FACE) ?? 0;
   return [{ words: 'the hand one face lower', change: { handCm: face } }];
@@ -109,7 +107,7 @@ export function takeStep(plan: Plan, used: AsFound, direction: 'easier' | 'furth
 
 const findStepChanges = (before: SetUp, after: SetUp): readonly StepChange[] =>
   before.settings.flatMap((was): StepChange[] => {
-    const now = valueOf(after, was.id);
+    const now = getValue(after, was.id);
     return now === null || Math.abs(now - was.value) < SEEN
       ? []
       : [{ id: was.id, unit: was.unit, was: was.value, now }];

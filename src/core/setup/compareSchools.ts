@@ -6,6 +6,7 @@ import { findPose } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
 import { BOOK_STANCE_CM, type HouseRules, type RuleId } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';
+import { getValue } from './getValue.ts';
 import { planPose, planSetUp } from './planSetUp.ts';
 import type { PushedReport, SetUp } from './setUp.ts';
 import { cmFromMetres } from '../units/brands.ts';
@@ -18,9 +19,6 @@ export interface SchoolSetUp {
   /** The school's feet at the depth that was planned by the teacher's own rules: what gives. */
   readonly atPlannedDepth: PushedReport | null;
 }
-
-const settingOf = (setUp: SetUp, id: string): number | null =>
-  setUp.settings.find((each) => each.id === id)?.value ?? null;
 
 /** Every house rule that a pose's data leaves to the teacher, with its options. */
 function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
@@ -91,9 +89,9 @@ function judge(
 ): PushedReport | null {
   if (own.status === 'failed') return null;
   const asFound = {
-    stanceCm: settingOf(school, 'stance-length') ?? findRuledStance(record, own, changed),
-    widthCm: settingOf(school, 'stance-width'),
-    backFootDeg: settingOf(school, 'back-foot-angle'),
+    stanceCm: getValue(school, 'stance-length') ?? findRuledStance(record, own, changed),
+    widthCm: getValue(school, 'stance-width'),
+    backFootDeg: getValue(school, 'back-foot-angle'),
     depth: own.depth?.value ?? null,
     handCm: null,
   };

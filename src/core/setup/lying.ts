@@ -17,7 +17,7 @@ const HALF_ANKLE = 4;
 /** A support lower than this is none, cm. */
 const NO_SUPPORT_UNDER = 2;
 /** Hip centre above a seat less the ankle above the floor, cm. */
-const SEATED_HIP_LESS_ANKLE = 3.5;
+export const SEATED_HIP_LESS_ANKLE = 3.5;
 /** Above this seat the knees are bent over a roll instead, cm. */
 const HIGHEST_SEAT = 25;
 /** A loop sits this far above the knee, cm. */

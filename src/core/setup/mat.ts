@@ -5,8 +5,8 @@ import { cmFromMetres } from '../units/brands.ts';
 import { plain, type WorkingStep } from './working.ts';
 
 /** A usual mat, cm. Common practice, no source. */
-const MAT_LENGTH_CM = 183;
-const MAT_WIDTH_CM = 66;
+export const MAT_LENGTH_CM = 183;
+export const MAT_WIDTH_CM = 66;
 
 export interface MatFit {
   readonly lengthCm: number;

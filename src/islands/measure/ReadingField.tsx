@@ -9,7 +9,7 @@ import { removeReading, saveReading } from '../../data/readings.ts';
 import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
-import { readTyped, toTenth } from './readTyped.ts';
+import { readTyped, toTenth } from '../shared/readTyped.ts';
 
 interface ReadingFieldProps {
   record: PersonRecord;

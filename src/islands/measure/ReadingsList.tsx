@@ -9,7 +9,7 @@ import { saveReading } from '../../data/readings.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
-import { readTyped, toTenth } from './readTyped.ts';
+import { readTyped, toTenth } from '../shared/readTyped.ts';
 
 /** Every reading of one measure, newest first: each can be put right or set aside, with a reason. */
 export function ReadingsList({ record, measure }: { record: PersonRecord; measure: MeasureId }) {

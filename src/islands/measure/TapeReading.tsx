@@ -12,7 +12,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
-import { toTenth } from './readTyped.ts';
+import { toTenth } from '../shared/readTyped.ts';
 
 interface TapeReadingProps {
   record: PersonRecord;

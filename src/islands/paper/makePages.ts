@@ -1,4 +1,6 @@
 import { SIDES, type Side } from '../../core/measures/protocol.ts';
+import { findDrawnBody } from '../../core/drawing/demonstration/drawnBody.ts';
+import { drawLying } from '../../core/drawing/lying/drawLying.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { drawFootTemplate } from '../../core/paper/footTemplate.ts';
 import { drawCard, layCards } from '../../core/paper/matCard.ts';
@@ -19,6 +21,9 @@ export const KINDS = {
   template: 'feet in true size',
 } as const;
 export type Kind = keyof typeof KINDS;
+
+/** Height of a label in a drawing that a card makes smaller, mm at 1:10. */
+const CARD_LABEL = 8;
 
 /** What is to be printed. */
 export interface PaperRequest {
@@ -70,7 +75,12 @@ export async function makePages(request: PaperRequest): Promise<Result<Made>> {
       if (template !== null) pages.push(...tile(template, paper));
     } else {
       const date = writeDate(new Date().toISOString());
-      pages.push(drawCard({ name: record.person.name, pose, sides, unit, date }, kind));
+      const shown = sides.right ?? sides.left;
+      const lying =
+        shown === null || 'starts' in pose
+          ? null
+          : drawLying(pose, shown, findDrawnBody(record.readings), { unit, labelMm: CARD_LABEL });
+      pages.push(drawCard({ name: record.person.name, pose, sides, lying, unit, date }, kind));
     }
   }
   const laid = kind === 'template' ? pages : layCards(pages, paper);

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
-import type { Problem } from '../../core/problems/problem.ts';
+import type { Problem, Result } from '../../core/problems/problem.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import { isMoved, NOT_MOVED } from '../../core/setup/planMoved.ts';
 import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
-import { cmFromMetres, degreesFromRadians } from '../../core/units/brands.ts';
-import { readAngle, readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { readTyped } from '../shared/readTyped.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 
@@ -17,7 +17,7 @@ interface AsFoundViewProps {
 
 interface Asked {
   readonly key: keyof AsFound;
-  readonly words: string;
+  readonly name: string;
   readonly unit: 'cm' | 'deg';
 }
 
@@ -25,20 +25,20 @@ const FIELDS: readonly (Omit<Asked, 'key'> & {
   readonly key: Exclude<keyof AsFound, 'depth'>;
   readonly setting: SettingId;
 })[] = [
-  { key: 'stanceCm', words: 'stance, heel to heel', unit: 'cm', setting: 'stance-length' },
+  { key: 'stanceCm', name: 'stance, heel to heel', unit: 'cm', setting: 'stance-length' },
   {
     key: 'widthCm',
-    words: 'back heel to its own side of the front heel’s line (− = across it)',
+    name: 'back heel to its own side of the front heel’s line (− = across it)',
     unit: 'cm',
     setting: 'stance-width',
   },
   {
     key: 'backFootDeg',
-    words: 'back toes from the mat’s line',
+    name: 'back toes from the mat’s line',
     unit: 'deg',
     setting: 'back-foot-angle',
   },
-  { key: 'handCm', words: 'hand above the mat', unit: 'cm', setting: 'hand-height' },
+  { key: 'handCm', name: 'hand above the mat', unit: 'cm', setting: 'hand-height' },
 ];
 
 /** What can be noted of a pose: what its set-up has a number for. */
@@ -47,19 +47,19 @@ function findFields(pose: PoseDefinition, { settings, depth }: SetUp): Asked[] {
     settings.some((each) => each.id === setting),
   );
   if (pose.depth === null || depth === null) return fields;
-  return [...fields, { key: 'depth', words: pose.depth.words, unit: depth.unit }];
+  return [...fields, { key: 'depth', name: pose.depth.words, unit: depth.unit }];
 }
 
-function readField({ unit, words }: Asked, text: string, lengthUnit: LengthUnit) {
-  if (unit === 'deg') {
-    const angle = readAngle(text, words);
-    return angle.ok ? { ok: true as const, value: degreesFromRadians(angle.value) } : angle;
-  }
-  const isMinus = /^[-−]/.test(text.trim());
-  const length = readLength(text.trim().replace(/^[-−]\s*/, ''), lengthUnit, words);
-  return length.ok
-    ? { ok: true as const, value: cmFromMetres(length.value) * (isMinus ? -1 : 1) }
-    : length;
+/** A heel may stand across its line: only there is a minus a length. */
+function readField(
+  { unit, name, key }: Asked,
+  text: string,
+  lengthUnit: LengthUnit,
+): Result<number> {
+  const bare = text.trim();
+  const isMinus = key === 'widthCm' && /^[-−]/.test(bare);
+  const read = readTyped(isMinus ? bare.slice(1) : bare, { unit, name }, lengthUnit);
+  return read.ok && isMinus ? { ok: true, value: -read.value } : read;
 }
 
 /** What the student does now: it is held, drawn and judged by the same numbers; then one thing is changed. */
@@ -92,10 +92,10 @@ export function AsFoundView({ pose, recommended, onFound }: AsFoundViewProps) {
         beside. Then lead one thing at a time.
       </p>
       <div className="as-found">
-        {fields.map(({ key, words, unit: own }) => (
+        {fields.map(({ key, name, unit: own }) => (
           <label key={key} className="field">
             <span>
-              {words}, {own === 'deg' ? 'degrees' : unit}
+              {name}, {own === 'deg' ? 'degrees' : unit}
             </span>
             <input name={key} inputMode="decimal" autoComplete="off" />
           </label>

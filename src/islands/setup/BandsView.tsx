@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import type { Result } from '../../core/problems/problem.ts';
 import {
   DRAWS,
   ONE_JOINT_SHARE,
@@ -9,15 +8,10 @@ import {
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { planBandsInWorker } from '../../workers/setUpClient.ts';
+import { useAnswer } from '../shared/useAnswer.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
-
-interface Asked {
-  readonly key: string;
-  /** null while it is being worked out. */
-  readonly result: Result<Bands | null> | null;
-}
 
 interface BandsViewProps {
   readonly request: PlanRequest;
@@ -30,24 +24,26 @@ interface BandsViewProps {
  * so it waits to be asked.
  */
 export function BandsView({ request, unit }: BandsViewProps) {
-  const [asked, setAsked] = useState<Asked | null>(null);
+  const [asked, setAsked] = useState<string | null>(null);
   const key = keyOf(request);
-  const current = asked?.key === key ? asked : null;
-  const ask = (): void => {
-    setAsked({ key, result: null });
-    const { record, poseId, side, rules, level } = request;
-    void planBandsInWorker(record, poseId, side, rules, level).then((result) => {
-      setAsked({ key, result });
-    });
-  };
-  if (current === null) {
+  const isAsked = asked === key;
+  const { record, poseId, side, rules, level } = request;
+  const result = useAnswer(isAsked ? key : null, () =>
+    planBandsInWorker(record, poseId, side, rules, level),
+  );
+  if (!isAsked) {
     return (
-      <button type="button" className="word-button" onClick={ask}>
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => {
+          setAsked(key);
+        }}
+      >
         Measure {DRAWS.toLocaleString('en')} times over, made up
       </button>
     );
   }
-  const { result } = current;
   if (result === null) return <p role="status">Solving {DRAWS.toLocaleString('en')} times…</p>;
   if (!result.ok) return <ProblemList problems={result.problems} />;
   return result.value === null ? null : <Drawn bands={result.value} unit={unit} />;

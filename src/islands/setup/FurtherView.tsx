@@ -1,71 +1,45 @@
-import { useState } from 'react';
-import type { Result } from '../../core/problems/problem.ts';
 import type { Setting, SetUp } from '../../core/setup/setUp.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { LazyDetails } from '../shared/LazyDetails.tsx';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { BandsView } from './BandsView.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 
-interface Asked {
-  readonly key: string;
-  readonly result: Result<SetUp>;
+interface FurtherViewProps {
+  request: PlanRequest;
+  isStanding: boolean;
+  /** Leads the drawing to the depth of the books. */
+  onPush: () => void;
 }
 
 /**
  * How sure each number is, the bounds, what gives and the props: worked out when it is
  * opened. A lying form has only its props.
  */
-export function FurtherView({
-  request,
-  isStanding,
-  onPush,
-}: {
-  request: PlanRequest;
-  isStanding: boolean;
-  /** Leads the drawing to the depth of the books. */
-  onPush: () => void;
-}) {
-  const [asked, setAsked] = useState<Asked | null>(null);
-  const [isOpen, setIsOpen] = useState(false);
-  const key = keyOf(request);
-  const ask = (): void => {
-    const { record, poseId, side, rules, level } = request;
-    void planInWorker(key, record, poseId, side, rules, level, 'full').then((result) => {
-      setAsked({ key, result });
-    });
-  };
-  const current = asked?.key === key ? asked.result : null;
+export function FurtherView(props: FurtherViewProps) {
   return (
-    <details
-      className="more"
-      open={isOpen}
-      onToggle={(event) => {
-        const { open } = event.currentTarget;
-        setIsOpen(open);
-        if (open && current === null) ask();
-      }}
+    <LazyDetails
+      summary={props.isStanding ? 'How sure, how far, and what gives' : 'From the cupboard'}
     >
-      <summary>{isStanding ? 'How sure, how far, and what gives' : 'From the cupboard'}</summary>
-      {current === null ? (
-        <p className="quiet">
-          {isOpen && asked !== null ? (
-            <button type="button" className="word-button" onClick={ask}>
-              Work it out for this set-up
-            </button>
-          ) : (
-            'Working it out…'
-          )}
-        </p>
-      ) : (
-        current.ok && (
-          <Further setUp={current.value} request={isStanding ? request : null} onPush={onPush} />
-        )
-      )}
-    </details>
+      {() => <FurtherAnswer {...props} />}
+    </LazyDetails>
   );
+}
+
+function FurtherAnswer({ request, isStanding, onPush }: FurtherViewProps) {
+  const { record, poseId, side, rules, level } = request;
+  const key = keyOf(request);
+  const answer = useAnswer(`full ${key}`, () =>
+    planInWorker(key, record, poseId, side, rules, level, 'full'),
+  );
+  if (answer === null) return <p className="quiet">Working it out…</p>;
+  if (!answer.ok) return <ProblemList problems={answer.problems} />;
+  return <Further setUp={answer.value} request={isStanding ? request : null} onPush={onPush} />;
 }
 
 const write = (cm: number, unit: LengthUnit): string => writeLength(metresFromCm(cm), unit, 1);

@@ -45,7 +45,7 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
   return (
     <>
       <form
-        className="choose-school"
+        className="reason-form"
         onSubmit={(event) => {
           event.preventDefault();
           const reason = new FormData(event.currentTarget).get('reason');

@@ -4,6 +4,7 @@ import { drawSheet } from '../../core/drawing/sheet.ts';
 import type { Drawing, Point } from '../../core/drawing/shapes.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
+import { getValue } from '../../core/setup/getValue.ts';
 import type { HeelLineMark } from '../../core/setup/planMoved.ts';
 import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
@@ -61,9 +62,8 @@ function snapToLine(led: Partial<AsFound>, lines: readonly HeelLineMark[]): Part
 }
 
 /** What the drawn set-up has of what can be held. */
-function findShown({ settings }: SetUp): AsFound {
-  const get = (id: SettingId): number | null =>
-    settings.find((each) => each.id === id)?.value ?? null;
+function findShown(setUp: SetUp): AsFound {
+  const get = (id: SettingId): number | null => getValue(setUp, id);
   return {
     stanceCm: get('stance-length'),
     widthCm: get('stance-width'),
@@ -104,8 +104,6 @@ export function MovableSheet(props: MovableSheetProps) {
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
     return [x, y];
   };
-  const valueOf = (id: HandleId): number | null =>
-    setUp.settings.find((each) => each.id === HANDLE_SETTING[id])?.value ?? null;
   const shown = findShown(setUp);
   const { backFootDeg: back } = shown;
   // Quick presses add up: each goes on from what is held, not from what is drawn by now.
@@ -136,7 +134,7 @@ export function MovableSheet(props: MovableSheetProps) {
       {...(grip === null ? {} : { box: grip.box })}
     >
       {handles.map((handle) => {
-        const value = valueOf(handle.id);
+        const value = getValue(setUp, HANDLE_SETTING[handle.id]);
         const turns = handle.id === 'back-toes';
         return (
           <circle

@@ -5,6 +5,7 @@ import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Asked } from './asked.ts';
+import { getValue } from '../../core/setup/getValue.ts';
 import { Beside } from './Beside.tsx';
 import { MoveControls } from './Moving.tsx';
 import { NoSetUp } from './NoSetUp.tsx';
@@ -36,7 +37,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
   const { result, working } = usePlanned(request);
   const isStanding = 'starts' in pose;
   const planned = result?.ok === true && result.value.pose === pose.id ? result.value : null;
-  const turn = planned?.settings.find((each) => each.id === 'back-foot-angle')?.value ?? 0;
+  const turn = planned === null ? 0 : (getValue(planned, 'back-foot-angle') ?? 0);
   const moved = useMoved(request, isStanding, turn);
   const setUp = planned === null ? null : (moved.answer?.setUp ?? planned);
   const problems = result?.ok === false ? result.problems : [];

@@ -1,12 +1,11 @@
 import { useState } from 'react';
-import { LYING_POSES } from '../../core/poses/lying/index.ts';
-import { POSES } from '../../core/poses/catalogue/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
+import { SHELF_ORDER, SHELVES, type ShelfEntry } from './shelves.ts';
 import { useShelf } from './useShelf.ts';
 
 interface ShelfProps {
@@ -16,21 +15,6 @@ interface ShelfProps {
   rules: Partial<HouseRules>;
   onChoose: (poseId: string) => void;
 }
-
-interface Entry {
-  readonly id: string;
-  readonly name: string;
-  readonly sanskrit: string;
-}
-
-const SHELVES: readonly { readonly words: string; readonly poses: readonly Entry[] }[] = [
-  { words: 'hips open', poses: POSES.filter((pose) => pose.family === 'open') },
-  { words: 'hips closed', poses: POSES.filter((pose) => pose.family === 'closed') },
-  { words: 'both feet alike', poses: POSES.filter((pose) => pose.family === 'neutral') },
-  { words: 'lying and seated', poses: LYING_POSES },
-];
-
-const ALL = SHELVES.flatMap(({ poses }) => poses.map((pose) => pose.id));
 
 /** Accents and case do not matter when a name is looked for. */
 const plain = (text: string): string =>
@@ -51,8 +35,8 @@ type Shown = keyof typeof SHOWN;
 export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps) {
   const [sought, setSought] = useState('');
   const [shown, setShown] = useState<Shown>('all');
-  const planned = useShelf(ALL, record, side, rules);
-  const matches = ({ id, name, sanskrit }: Entry): boolean =>
+  const planned = useShelf(SHELF_ORDER, record, side, rules);
+  const matches = ({ id, name, sanskrit }: ShelfEntry): boolean =>
     plain(`${name} ${sanskrit}`).includes(plain(sought)) &&
     (shown === 'all' || findKind(planned.get(id) ?? null) === shown);
   const shelves = SHELVES.map(({ words, poses }) => ({
@@ -61,7 +45,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
     found: poses.filter(matches),
   }));
   return (
-    <nav aria-label="Poses" className="shelf" aria-busy={planned.size < ALL.length}>
+    <nav aria-label="Poses" className="shelf" aria-busy={planned.size < SHELF_ORDER.length}>
       <input
         type="search"
         aria-label="Find a pose"
@@ -141,7 +125,7 @@ function AtAGlance({ result }: { result: Result<SetUp> | null }) {
     `${String(Math.round((100 * (value ?? 0)) / (depth?.textbook ?? 1)))}%`;
   const unit = depth?.unit === 'cm' ? ' cm' : '°';
   const isAdapted = setUp !== null && setUp.adaptations.length > 0;
-  const words = [sayState(result), isAdapted ? 'adapted' : ''].filter(Boolean).join(' · ');
+  const words = [isAdapted ? 'adapted' : '', sayState(result)].filter(Boolean).join(' · ');
   return (
     <>
       <span className="depth-line" aria-hidden>

@@ -222,7 +222,7 @@ function Choose({ request, schools }: ChooseProps) {
         </ul>
       )}
       <form
-        className="choose-school"
+        className="reason-form"
         onSubmit={(event) => {
           event.preventDefault();
           choose(new FormData(event.currentTarget));

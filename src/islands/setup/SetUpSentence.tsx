@@ -1,13 +1,8 @@
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import { saySide } from '../../core/poses/saySide.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
-
-/** “left foot in front”, or “standing on the left leg”. */
-const saySide = (pose: PoseDefinition, side: Side): string =>
-  pose.backContact === 'lifted' || pose.backContact === 'on-front-leg'
-    ? `standing on the ${side} leg`
-    : `${side} foot in front`;
 
 interface SetUpSentenceProps {
   pose: PoseDefinition | LyingPose;

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
-import { findLyingPose, LYING_POSES } from '../../core/poses/lying/index.ts';
+import { findLyingPose } from '../../core/poses/lying/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
@@ -10,13 +10,7 @@ import { useRecord } from '../shared/useRecord.ts';
 import type { Asked } from './asked.ts';
 import { PlannedSetUp } from './PlannedSetUp.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
-
-/** In the order of the shelf. */
-const FAMILIES = ['open', 'closed', 'neutral'] as const;
-const IN_ORDER: readonly string[] = [
-  ...FAMILIES.flatMap((family) => POSES.filter((pose) => pose.family === family)),
-  ...LYING_POSES,
-].map((each) => each.id);
+import { SHELF_ORDER } from './shelves.ts';
 
 /** What was asked, as changes to the page's query. */
 const toQuery = (asked: Asked): Record<string, string | null> => ({
@@ -49,8 +43,8 @@ export function SetUpView() {
     setQuery({ pose: id, level: null });
   };
   const step = (by: number): void => {
-    const count = IN_ORDER.length;
-    choose(IN_ORDER[(IN_ORDER.indexOf(pose.id) + by + count) % count]!);
+    const count = SHELF_ORDER.length;
+    choose(SHELF_ORDER[(SHELF_ORDER.indexOf(pose.id) + by + count) % count]!);
   };
   useShortcuts({
     s: () => {

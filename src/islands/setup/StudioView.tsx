@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
+import { saySide } from '../../core/poses/saySide.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
@@ -85,7 +86,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
     >
       <header>
         <p>
-          {pose.name}, {setUp.side}
+          {pose.name}, {'starts' in pose ? saySide(pose, setUp.side) : `${setUp.side} leg`}
         </p>
         <p>
           {at + 1} of {steps.length}

@@ -30,18 +30,15 @@ export function Vessels({ setUp }: { setUp: SetUp }) {
   const [first] = shown;
   if (first === undefined) return null;
   const tallest = Math.max(...shown.flatMap((each) => [each.hasDeg ?? 0, each.askedDeg ?? 0]));
-  const toldJoint = shown.find((each) => nameJoint(each, side) === told) ?? null;
   return (
     <>
       <p className="vessel-told" aria-live="polite">
-        {toldJoint === null ? (
-          <>
-            The <strong>{nameJoint(first, side)}</strong>{' '}
-            {isOver(first) ? 'is asked more than it has.' : 'runs out first.'}
-          </>
-        ) : (
-          <Told joint={toldJoint} side={side} uses={setUp.provenance.measures} />
-        )}
+        <Told
+          joint={shown.find((each) => nameJoint(each, side) === told) ?? first}
+          isFirst={told === null}
+          side={side}
+          uses={setUp.provenance.measures}
+        />
       </p>
       <ul className="vessels">
         {shown.map((joint, i) => {
@@ -66,17 +63,22 @@ export function Vessels({ setUp }: { setUp: SetUp }) {
 
 interface ToldProps {
   joint: JointReport;
+  /** Nothing is pointed at: it is the joint that runs out first. */
+  isFirst: boolean;
   side: Side;
   uses: readonly MeasureUse[];
 }
 
 /** Asked, has, and the readings it comes from: which, when and how sure. */
-function Told({ joint, side, uses }: ToldProps) {
+function Told({ joint, isFirst, side, uses }: ToldProps) {
   const behind = findUsesBehind(joint, uses);
+  const end = isOver(joint) ? ' is asked more than it has' : isFirst ? ' runs out first' : '';
   return (
     <>
-      <strong>{nameJoint(joint, side)}</strong>: asked {(joint.askedDeg ?? 0).toFixed(0)}°, has{' '}
-      {(joint.hasDeg ?? 0).toFixed(0)}° to plan with
+      {isFirst && 'The '}
+      <strong>{nameJoint(joint, side)}</strong>
+      {end}: asked {(joint.askedDeg ?? 0).toFixed(0)}°, has {(joint.hasDeg ?? 0).toFixed(0)}° to
+      plan with
       {behind.length === 0 ? ', stated for everyone.' : ', from '}
       {behind.map(sayUse).join('; ')}
       {behind.length === 0 ? '' : '.'}

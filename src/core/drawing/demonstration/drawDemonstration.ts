@@ -5,7 +5,7 @@ import type { Protocol } from '../../measures/protocol.ts';
 import type { LandmarkCm } from '../../setup/setUp.ts';
 import { drawFigure } from '../figure.ts';
 import { boxOfPoints } from '../placement.ts';
-import type { Drawing, Point, Shape } from '../shapes.ts';
+import { line, type Drawing, type Point, type Shape } from '../shapes.ts';
 import { toElevation, type View } from '../view.ts';
 import { measuredPlace, poseDemonstration, type Demonstrated } from './poseDemonstration.ts';
 
@@ -41,8 +41,6 @@ const dot = (centre: Point): Shape => ({
   centre,
   radius: DOT.whole,
 });
-
-const line = (role: string, ...points: readonly Point[]): Shape => ({ kind: 'line', role, points });
 
 const plus = ([x, y]: Point, [dx, dy]: Point, by = 1): Point => [x + by * dx, y + by * dy];
 

@@ -1,12 +1,14 @@
 import type { Body } from '../../body/body.ts';
 import { lerp } from '../../geometry/vector.ts';
 import type { LyingPose } from '../../poses/lying/lyingPose.ts';
+import { getValue } from '../../setup/getValue.ts';
+import { MAT_LENGTH_CM, MAT_WIDTH_CM } from '../../setup/mat.ts';
 import type { LandmarkCm, SetUp, SettingId } from '../../setup/setUp.ts';
 import type { LengthUnit } from '../../units/readQuantity.ts';
 import { poseDemonstration } from '../demonstration/poseDemonstration.ts';
 import { drawFigure } from '../figure.ts';
 import { boxOfPoints, boxOfText, choosePlace, type Box } from '../placement.ts';
-import type { Drawing, Point, Shape } from '../shapes.ts';
+import { line, type Drawing, type Point, type Shape } from '../shapes.ts';
 import { NUMBER_SIZE } from '../sheetFrame.ts';
 import { writeDegrees, writeSettable } from '../units.ts';
 import { toElevation, type View } from '../view.ts';
@@ -20,8 +22,6 @@ interface LyingOptions {
 /** A loop sits this far above the knee, as a share of the thigh. Our drawing choice. */
 const LOOP_ON_THIGH = 0.9;
 const MARGIN = 10;
-/** A usual mat, cm, laid with its short edge to the wall. Common practice, no source. */
-const MAT = { length: 183, width: 66 } as const;
 const HALF_BLOCK = 7.5;
 /** A wall is drawn beyond what stands at it by this, so that its word has room. */
 const WALL_BEYOND = 24;
@@ -43,8 +43,6 @@ function mirror(landmarks: Readonly<Record<string, LandmarkCm>>): Record<string,
     Object.entries(landmarks).map(([name, [x, y, z]]) => [swapped(name), [x, -y, z] as const]),
   );
 }
-
-const line = (role: string, ...points: Point[]): Shape => ({ kind: 'line', role, points });
 
 /** Draws in one scene; labels are placed last, where they meet nothing. */
 class Scene {
@@ -76,7 +74,7 @@ class Scene {
   }
 
   value(id: SettingId): number | null {
-    return this.setUp.settings.find((each) => each.id === id)?.value ?? null;
+    return getValue(this.setUp, id);
   }
 
   put(...shapes: Shape[]): void {
@@ -254,8 +252,9 @@ function drawBeforeWall(scene: Scene): void {
   const block = scene.value('back-heel-block');
   const knee = scene.at('knee', 'front');
   const ankle = scene.at('ankle', 'back');
-  const half = MAT.width / 2;
-  scene.shapes.push(box('mat', hips[0] - half, wallY - MAT.length, hips[0] + half, wallY));
+  // The mat lies with its short edge to the wall.
+  const half = MAT_WIDTH_CM / 2;
+  scene.shapes.push(box('mat', hips[0] - half, wallY - MAT_LENGTH_CM, hips[0] + half, wallY));
   if (support !== null && support > 0) {
     scene.put(box('prop', knee[0] - 11, knee[1] - 11, knee[0] + 11, knee[1] + 11));
   }

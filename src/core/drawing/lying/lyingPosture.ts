@@ -3,6 +3,8 @@ import { FOOT } from '../../body/proportions.ts';
 import type { Demonstration } from '../../measures/demonstration.ts';
 import { otherSide } from '../../measures/protocol.ts';
 import type { LyingFormId } from '../../poses/lying/lyingPose.ts';
+import { getValue } from '../../setup/getValue.ts';
+import { SEATED_HIP_LESS_ANKLE } from '../../setup/lying.ts';
 import type { SetUp, SettingId } from '../../setup/setUp.ts';
 import { cmFromMetres } from '../../units/brands.ts';
 
@@ -23,14 +25,12 @@ const acos = (x: number): number => Math.acos(Math.min(1, Math.max(-1, x))) * DE
 
 /** How far the legs of a seated straddle are drawn apart: it is not a number that is set. */
 const STRADDLE_DEG = 35;
-/** Hip centre above a seat less the ankle above the floor, cm; as in setup/lying.ts. */
-const SEATED_HIP_LESS_ANKLE = 3.5;
 
 /** The form's numbers read back from its settings, so that what is drawn is what is told. */
 function readAngles(setUp: SetUp, body: Body) {
   const { side } = setUp;
   const cm = cmFromMetres;
-  const get = (id: SettingId): number => setUp.settings.find((each) => each.id === id)?.value ?? 0;
+  const get = (id: SettingId): number => getValue(setUp, id) ?? 0;
   const thigh = cm(body.thigh[side]);
   const shank = cm(body.shank[side]);
   const other = cm(body.thigh[otherSide(side)]) + cm(body.shank[otherSide(side)]);

@@ -27,7 +27,7 @@ import { useUnit } from '../../shared/useRecord.ts';
 import { writeDate, writeValue } from '../../shared/words.ts';
 import type { HowTaken } from '../HowTaken.tsx';
 import { questionTaken } from '../questionTaken.ts';
-import { toTenth } from '../readTyped.ts';
+import { toTenth } from '../../shared/readTyped.ts';
 import { findNextSlot, type Slot } from '../slots.ts';
 import { loadPicture, paintDrawing, type Picture } from './loadPicture.ts';
 import { MarkedPicture } from './MarkedPicture.tsx';

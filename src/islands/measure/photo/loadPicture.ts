@@ -1,3 +1,4 @@
+import { paint } from '../../shared/picture.ts';
 import { imageSize } from 'image-size';
 import { problem, type Result } from '../../../core/problems/problem.ts';
 
@@ -18,19 +19,9 @@ const HEADER_BYTES = 512 * 1024;
 /** Paints a decoded picture anew, which leaves every tag behind. */
 async function repaint(source: CanvasImageSource, width: number, height: number): Promise<Picture> {
   const by = Math.min(1, LONGEST_EDGE / Math.max(width, height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.round(width * by);
-  canvas.height = Math.round(height * by);
-  const context = canvas.getContext('2d');
-  if (context === null) throw new Error('This browser has no canvas');
-  context.fillStyle = '#fff';
-  context.fillRect(0, 0, canvas.width, canvas.height);
-  context.drawImage(source, 0, 0, canvas.width, canvas.height);
-  const blob = await new Promise<Blob | null>((resolve) => {
-    canvas.toBlob(resolve, 'image/jpeg', QUALITY);
-  });
-  if (blob === null) throw new Error('The canvas gave no picture');
-  return { blob, width: canvas.width, height: canvas.height };
+  const [ownWidth, ownHeight] = [Math.round(width * by), Math.round(height * by)];
+  const blob = await paint(source, ownWidth, ownHeight, 'image/jpeg', QUALITY);
+  return { blob, width: ownWidth, height: ownHeight };
 }
 
 /**
