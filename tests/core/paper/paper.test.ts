@@ -8,7 +8,9 @@ import { writePdf } from '../../../src/core/paper/pdf.ts';
 import { tile } from '../../../src/core/paper/tiles.ts';
 import { drawSheet } from '../../../src/core/drawing/sheet.ts';
 import { findPose, POSES } from '../../../src/core/poses/catalogue/index.ts';
-import { findLyingPose } from '../../../src/core/poses/lying/index.ts';
+import { findDrawnBody } from '../../../src/core/drawing/demonstration/drawnBody.ts';
+import { drawLying } from '../../../src/core/drawing/lying/drawLying.ts';
+import { findLyingPose, LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import type { LandmarkCm, SetUp } from '../../../src/core/setup/setUp.ts';
 import { recordOf, REFERENCE, SUPPLE, type Measures } from '../../support/people.ts';
@@ -249,6 +251,21 @@ describe('mat cards', () => {
       'too short',
     );
     expect(all(drawCard(contentOf('lying-warrior-two'), 'a5'))).toContain('off the wall');
+    // With its drawing the wall, the marks and the supports are on it too, at the scale that is told.
+    const held = contentOf('lying-warrior-two');
+    const body = findDrawnBody(recordOf(FULL).readings);
+    const pose = LYING_POSES.find((each) => each.id === 'lying-warrior-two')!;
+    const lying = drawLying(pose, held.sides.right!, body, { unit: 'cm', labelMm: 8 });
+    const page = readSvg(writePageSvg(drawCard({ ...held, lying }, 'a5')));
+    const k = 10 / Number(/1:(\d+)/.exec(page.texts.map((each) => each.text).join(' '))?.[1]);
+    const marks = settingOf(held.sides.right!, 'heel-marks') * k;
+    const level = page.lines.filter((each) => each.length === 2 && each[0]![1] === each[1]![1]);
+    expect(level.some((each) => Math.abs(between(each[0]!, each[1]!) - marks) < 0.05)).toBe(true);
+    for (const [x, y] of page.lines.flat()) {
+      expect(x).toBeGreaterThanOrEqual(0);
+      expect(x).toBeLessThanOrEqual(page.width);
+      expect(y).toBeLessThanOrEqual(page.height);
+    }
   });
 
   it('stand two or three on a sheet, in inches as well, and read back from PDF with their names', async () => {

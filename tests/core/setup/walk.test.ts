@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { POSES } from '../../../src/core/poses/catalogue/index.ts';
+import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
+import { listRecipe } from '../../../src/core/setup/recipe.ts';
+import { listWalk } from '../../../src/core/setup/walk.ts';
+import { SUPPLE } from '../../support/people.ts';
+import { planPlain } from '../../support/plan.ts';
+
+const MEASURES = { ...SUPPLE, 'knee-flexion': 165 };
+const EVERY = [...POSES, ...LYING_POSES];
+
+describe('a set-up read aloud, one thing at a time', () => {
+  it.each(EVERY.map((pose) => pose.id))(
+    '%s: every number once, in both units, then how to hold it',
+    (id) => {
+      const pose = EVERY.find((each) => each.id === id)!;
+      for (const side of ['left', 'right'] as const) {
+        const setUp = planPlain(MEASURES, id, side);
+        for (const unit of ['cm', 'in'] as const) {
+          const recipe = listRecipe(setUp, unit);
+          const ids = recipe.map(({ setting }) => setting.id);
+          expect(new Set(ids).size).toBe(ids.length);
+          for (const { setting, words, value } of recipe) {
+            expect(words.length).toBeLessThan(80);
+            // The number alone reads as the setting does, in its own unit.
+            expect(value).toMatch(
+              setting.unit === 'deg' ? /^\d+°$/ : unit === 'cm' ? /^\d+(\.5)? cm$/ : / in$/,
+            );
+            expect(words).not.toMatch(/NaN|undefined|null|-\d/);
+          }
+          const walk = listWalk(pose, setUp, unit);
+          const kinds = walk.map(({ kind }) => kind);
+          expect(kinds.slice(0, recipe.length).every((kind) => kind === 'number')).toBe(true);
+          const held = walk.findIndex(
+            (each) => each.kind === 'words' && /^\d+ breaths$/.test(each.heading),
+          );
+          expect(held).toBeGreaterThanOrEqual(recipe.length);
+          if (!('starts' in pose)) continue;
+          // The way in stands before what is looked at, the way out comes last.
+          const looks = walk.flatMap((each, i) => (each.kind === 'look' ? [i] : []));
+          const wayIn = walk.findIndex(
+            (each) => each.kind === 'words' && each.heading === 'The way in',
+          );
+          expect(wayIn).toBe(recipe.length);
+          expect(Math.min(...looks)).toBe(wayIn + 1);
+          expect(held).toBe(Math.max(...looks) + 1);
+          expect(walk.at(-1)).toMatchObject({
+            kind: 'words',
+            heading: 'The way out',
+            lines: pose.wayOut,
+          });
+        }
+      }
+    },
+  );
+});
