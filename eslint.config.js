@@ -24,7 +24,7 @@ const CORE_ROOMS = [
   'cautions',
   'solver',
   'setup',
-  'session',
+  'sessions',
   'drawing',
   'paper',
   'formats',

@@ -179,9 +179,11 @@ test('every set-up of every demo person draws rightly, and every other one says 
   for (const record of people) {
     for (const pose of POSES) {
       for (const side of ['left', 'right'] as const) {
-        const planned = planSetUp(record, pose.id, side);
+        // The wall kneel at the wall asks a knee to bend by about 165°: its easier level is drawn.
+        const level = pose.id === 'wall-kneel' ? 'knee-off-wall' : null;
+        const planned = planSetUp(record, pose.id, side, {}, level);
         if (planned.ok && planned.value.status !== 'failed') {
-          drawn.push({ record, pose: withLevel(pose, null), setUp: planned.value });
+          drawn.push({ record, pose: withLevel(pose, level), setUp: planned.value });
           continue;
         }
         told += 1;
@@ -193,16 +195,14 @@ test('every set-up of every demo person draws rightly, and every other one says 
       }
     }
   }
-  // The wall kneel asks a knee to bend by about 165°: none of them has that, and it is told.
-  const asked = POSES.filter((pose) => pose.id !== 'wall-kneel');
   const complete = people.filter((record) =>
-    asked.every(
+    POSES.every(
       ({ id }) =>
         drawn.filter((each) => each.record === record && each.setUp.pose === id).length === 2,
     ),
   );
   console.log(
-    `${String(drawn.length)} set-ups drawn, ${String(told)} say why not; ${String(asked.length)} of ${String(POSES.length)} poses on both sides: ${complete.map(({ person }) => person.name).join(', ')}`,
+    `${String(drawn.length)} set-ups drawn, ${String(told)} say why not; all ${String(POSES.length)} poses on both sides: ${complete.map(({ person }) => person.name).join(', ')}`,
   );
   expect(complete.length).toBeGreaterThanOrEqual(3);
   await page.goto('/files');

@@ -51,7 +51,11 @@ export function drawSupports({ setUp, view }: Sheet): Shape[] {
     shapes.push(wallAt(heelX - behind, mark(setUp, 'chestCentre')[2]));
   }
   const shin = of('ankle', 'back');
-  if (isUpWall(setUp)) shapes.push(wallAt(of('knee', 'back')[0] - HALF_CALF, shin[2] + 20));
+  if (isUpWall(setUp)) {
+    const knee = of('knee', 'back')[0];
+    const offWall = value('back-knee-from-wall') ?? HALF_CALF;
+    shapes.push(wallAt(knee - offWall, shin[2] + 20));
+  }
   return shapes;
 }
 

@@ -45,7 +45,7 @@ export type AngleDefinition =
  * What the back leg stands on.
  * `flat`: the whole foot. `ball`: its ball, heel up. `knee-toes-tucked` and
  * `knee-foot-flat`: its knee on a pad. `shin-on-wall`: its knee at a wall, the shin up
- * it. `lifted`: nothing. `on-front-leg`: its sole rests on the inside of the front leg.
+ * it. `shin-leaning-on-wall`: its knee away from the wall, the foot against it. `lifted`: nothing. `on-front-leg`: its sole rests on the inside of the front leg.
  */
 export type BackContact =
   | 'flat'
@@ -53,6 +53,7 @@ export type BackContact =
   | 'knee-toes-tucked'
   | 'knee-foot-flat'
   | 'shin-on-wall'
+  | 'shin-leaning-on-wall'
   | 'lifted'
   | 'on-front-leg';
 
@@ -85,7 +86,8 @@ export interface ArmDefinition {
  * What a pose is leant on or held with beside the hand's prop, each with a place or a
  * height that is computed. `wall-behind`: behind the back, or behind the hips of a pose
  * that faces the front. `wall-ahead`: at the palms. `wall-beside`: at arm's length
- * from the front leg's shoulder. `strap-foot-to-thigh`: a loop round the back foot and
+ * from the front leg's shoulder. `wall-at-shin`: behind a back shin that leans on it.
+ * `strap-foot-to-thigh`: a loop round the back foot and
  * the front thigh. `bind-strap`: between the hands, found by trial.
  */
 export type SupportKind =
@@ -96,6 +98,7 @@ export type SupportKind =
   | 'wall-behind'
   | 'wall-ahead'
   | 'wall-beside'
+  | 'wall-at-shin'
   | 'strap-foot-to-thigh'
   | 'bind-strap';
 

@@ -128,6 +128,7 @@ function findStartCentre(
     case 'knee-foot-flat':
       return [KNEELING_AHEAD - stance, 0, body.thigh[otherSide(frontSide)]];
     case 'shin-on-wall':
+    case 'shin-leaning-on-wall':
       return [0 - thigh, 0, body.ankleHeight + body.shank[frontSide]];
     default: {
       // With both legs straight the hips hang midway; a bent front knee holds them behind it.

@@ -56,6 +56,10 @@ const ORDER: readonly {
   },
   { id: 'back-heel-lift', say: (value) => `back heel lifted ${value}, toes under` },
   { id: 'back-knee-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  {
+    id: 'back-knee-from-wall',
+    say: (value) => `back knee ${value} from the wall, its foot against it`,
+  },
   { id: 'lifted-leg', say: (value) => `back leg lifted ${value} from hanging` },
   { id: 'lifted-ankle-height', say: (value) => `its ankle ${value} above the mat` },
   { id: 'sole-height', say: (value) => `toes of the lifted foot ${value} above the mat` },

@@ -60,6 +60,7 @@ export type SettingId =
   | 'wall-behind'
   | 'wall-ahead'
   | 'wall-beside'
+  | 'back-knee-from-wall'
   | 'hand-up-shin'
   | 'foot-height'
   | 'seat-height';

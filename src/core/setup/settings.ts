@@ -77,6 +77,7 @@ function findBackMark({
     case 'knee-toes-tucked':
     case 'knee-foot-flat':
     case 'shin-on-wall':
+    case 'shin-leaning-on-wall':
       return 'back-knee';
     case 'lifted':
     case 'on-front-leg':

@@ -2,7 +2,7 @@ import { HALF_THIGH_CM } from '../body/proportions.ts';
 import { distance, lerp } from '../geometry/vector.ts';
 import { otherSide } from '../measures/protocol.ts';
 import type { SupportKind } from '../poses/poseDefinition.ts';
-import { KNEE_PAD } from '../solver/foot.ts';
+import { KNEE_PAD, LYING_ANKLE } from '../solver/foot.ts';
 import { findBonyPoints } from '../solver/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { chainToPelvis, chainToShoulder, link } from './chain.ts';
@@ -94,6 +94,15 @@ function calcWallBeside({ skeleton, figure, limits }: Solved): Setting[] {
   return [makeSetting('wall-beside', 'cm', 'front-foot-line', 'wall', terms, limits)];
 }
 
+function calcWallAtShin({ skeleton, limits }: Solved): Setting[] {
+  const { foot, knee } = skeleton.legs.back;
+  const terms = [
+    plain('wall to the ankle of the foot against it', cmFromMetres(LYING_ANKLE)),
+    link('back ankle to its knee along the mat', foot.ankle, knee, 0),
+  ];
+  return [makeSetting('back-knee-from-wall', 'cm', 'wall', 'back-knee', terms, limits)];
+}
+
 function calcFootToThighStrap({ skeleton, body, frontSide, limits }: Solved): Setting[] {
   const { front, back } = skeleton.legs;
   const onThigh = lerp(front.hip, front.knee, LOOP_SHARE);
@@ -129,6 +138,7 @@ const CALC: Readonly<Record<SupportKind, (solved: Solved) => Setting[]>> = {
   'wall-behind': calcWallBehind,
   'wall-ahead': calcWallAhead,
   'wall-beside': calcWallBeside,
+  'wall-at-shin': calcWallAtShin,
   'strap-foot-to-thigh': calcFootToThighStrap,
   'bind-strap': calcBindStrap,
 };

@@ -105,8 +105,10 @@ export function hangFoot(figure: Figure, ankle: Vec3, forward: Vec3, up: Vec3): 
 /** A pad under a knee, and the knee's centre above it, metres. Our modelling choice. */
 export const KNEE_PAD = 0.025;
 const KNEE_ABOVE_PAD = 0.05;
-/** The ankle of a foot that lies flat behind its knee, metres. Our modelling choice. */
-const LYING_ANKLE = 0.04;
+/** The ankle of a foot that lies flat, on the floor or on a wall, metres. Our modelling choice. */
+export const LYING_ANKLE = 0.04;
+/** How far a shin that leans on a wall stands from upright. Our choice. */
+const WALL_LEAN = Math.PI / 6;
 /** Sole against the floor with the toes tucked under a knee that is down. Our modelling choice. */
 const TUCKED_LIFT = Math.PI / 3;
 
@@ -118,17 +120,19 @@ export interface KneelingShin {
 
 /**
  * @param knee where the knee's centre stands, seen from above
- * @param shin toes tucked under, foot lying back, or up a wall
+ * @param shin toes tucked under, foot lying back, up a wall, or leaning back to one
  */
 export function placeKneelingShin(
   figure: Figure,
   [x, y]: Point2,
-  shin: 'knee-toes-tucked' | 'knee-foot-flat' | 'shin-on-wall',
+  shin: 'knee-toes-tucked' | 'knee-foot-flat' | 'shin-on-wall' | 'shin-leaning-on-wall',
 ): KneelingShin {
   const { shank } = figure.back;
   const knee: Vec3 = [x, y, KNEE_PAD + KNEE_ABOVE_PAD];
-  if (shin === 'shin-on-wall') {
-    return { knee, foot: hangFoot(figure, add(knee, [0, 0, shank]), [0, 0, 1], [-1, 0, 0]) };
+  if (shin === 'shin-on-wall' || shin === 'shin-leaning-on-wall') {
+    const lean = shin === 'shin-on-wall' ? 0 : WALL_LEAN;
+    const ankle = add(knee, [-shank * Math.sin(lean), 0, shank * Math.cos(lean)]);
+    return { knee, foot: hangFoot(figure, ankle, [0, 0, 1], [-1, 0, 0]) };
   }
   const behind = (height: number): number => Math.sqrt(shank ** 2 - (height - knee[2]) ** 2);
   if (shin === 'knee-foot-flat') {

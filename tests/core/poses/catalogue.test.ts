@@ -166,3 +166,23 @@ describe('limits by hand', () => {
     expect(bend.toSpareDeg).toBeLessThan(0.5);
   });
 });
+
+describe('the wall kneel with its knee away from the wall', () => {
+  const solve = (level: string | null) =>
+    planPlain({ ...REFERENCE, 'knee-flexion': 138 }, 'wall-kneel', 'right', {}, level);
+
+  it('leans the shin back by 30° and tells the knee’s place from the wall', () => {
+    const setUp = solve('knee-off-wall');
+    const { ankleLeft, kneeLeft } = setUp.landmarks;
+    const [back, up] = [kneeLeft![0] - ankleLeft![0], ankleLeft![2] - kneeLeft![2]];
+    expect((Math.atan2(back, up) * 180) / Math.PI).toBeCloseTo(30, 3);
+    expect(Math.hypot(back, up)).toBeCloseTo(40, 3);
+    // Shank 40 cm: 20 cm, and 4 cm from the ankle to the wall.
+    expect(settingOf(setUp, 'back-knee-from-wall')).toBeCloseTo(24, 1);
+  });
+
+  it('serves a knee that the pose at the wall does not', () => {
+    expect(solve(null).status).toBe('failed');
+    expect(solve('knee-off-wall').status).not.toBe('failed');
+  });
+});

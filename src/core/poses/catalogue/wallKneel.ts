@@ -68,7 +68,16 @@ export const wallKneel: PoseDefinition = {
     stiff: ['cannot be held'],
     supple: ['the textbook shape'],
   },
-  levels: [],
+  levels: [
+    {
+      id: 'knee-off-wall',
+      name: 'knee away from the wall',
+      changes: {
+        backContact: 'shin-leaning-on-wall',
+        supports: ['knee-pad', 'wall-at-shin'],
+      },
+    },
+  ],
   easier: 'low lunge',
   guidance: {
     gaze: 'Level, ahead.',

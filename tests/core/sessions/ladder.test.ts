@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { POSE_ERRORS } from '../../../src/core/session/errors.ts';
-import { judge, VERDICTS, type VerdictKind } from '../../../src/core/session/ladder.ts';
-import type { Hold, PainNote } from '../../../src/core/session/log.ts';
+import { POSE_ERRORS } from '../../../src/core/sessions/errors.ts';
+import { judge, VERDICTS, type VerdictKind } from '../../../src/core/sessions/ladder.ts';
+import type { Hold, PainNote } from '../../../src/core/sessions/log.ts';
 
 const CONTEXT = { pose: 'triangle', side: 'right', isStale: false } as const;
 

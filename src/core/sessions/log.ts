@@ -27,7 +27,7 @@ export interface Hold {
   readonly pose: string;
   readonly side: Side;
   readonly outcome: 'done' | 'skipped' | 'swapped' | 'ended-early';
-  /** Ids of session/errors.ts, or kept as they are. */
+  /** Ids of sessions/errors.ts, or kept as they are. */
   readonly errors: readonly string[];
   readonly breath: 'easy' | 'held' | null;
   readonly pain: PainNote | null;
