@@ -1,6 +1,9 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Reading } from '../core/measures/reading.ts';
 import type { KeptSetUp } from '../core/setup/keptSetUp.ts';
+import type { Appointment } from '../core/sessions/appointment.ts';
+import type { Session } from '../core/sessions/session.ts';
+import type { SetUp } from '../core/setup/setUp.ts';
 import { completePerson, type Person } from '../core/person/person.ts';
 
 /** One person as kept in the browser. */
@@ -19,6 +22,22 @@ export interface ReadingRow extends Reading {
 }
 
 export interface KeptSetUpRow extends KeptSetUp {
+  readonly personId: string;
+}
+
+export interface SessionRow extends Session {
+  readonly personId: string;
+}
+
+/** The whole set-up behind a planned hold, to be drawn without solving it again. */
+interface FrozenSetUpRow {
+  readonly personId: string;
+  readonly sessionId: string;
+  readonly hold: string;
+  readonly setUp: SetUp;
+}
+
+export interface AppointmentRow extends Appointment {
   readonly personId: string;
 }
 
@@ -44,6 +63,9 @@ type StillwaterDatabase = Dexie & {
   readings: Table<ReadingRow, [string, string]>;
   settings: EntityTable<SettingRow, 'key'>;
   setUps: Table<KeptSetUpRow, [string, string]>;
+  sessions: Table<SessionRow, [string, string]>;
+  frozenSetUps: Table<FrozenSetUpRow, [string, string, string]>;
+  appointments: Table<AppointmentRow, [string, string]>;
   pictures: EntityTable<PictureRow, 'id'>;
 };
 
@@ -70,6 +92,11 @@ function open(): StillwaterDatabase {
   database.version(2).upgrade(completePeople);
   database.version(3).stores({ pictures: 'id, personId' });
   database.version(4).stores({ setUps: '[personId+id], personId' }).upgrade(completePeople);
+  database.version(5).stores({
+    sessions: '[personId+id], personId',
+    frozenSetUps: '[personId+sessionId+hold], [personId+sessionId]',
+    appointments: '[personId+id], personId',
+  });
   return database;
 }
 

@@ -2,7 +2,14 @@ import type { PersonFile } from '../core/formats/personFile.ts';
 import type { Reading } from '../core/measures/reading.ts';
 import { findChanges } from '../core/person/history.ts';
 import { completePerson, type Person, type PersonRecord } from '../core/person/person.ts';
-import { db, type KeptSetUpRow, type PersonRow, type ReadingRow } from './database.ts';
+import { mergeIn } from './sessions.ts';
+import {
+  db,
+  type AppointmentRow,
+  type KeptSetUpRow,
+  type PersonRow,
+  type ReadingRow,
+} from './database.ts';
 
 const now = (): string => new Date().toISOString();
 
@@ -87,13 +94,18 @@ export async function planImport(file: PersonFile): Promise<ImportPlan> {
 
 /** Takes a checked person file in, all or nothing. Readings that the file does not name stay. */
 export async function importFile(file: PersonFile): Promise<void> {
-  const { format, version, person, readings, setUps, ...extra } = file;
+  const { format, version, person, readings, setUps, sessions, appointments, ...extra } = file;
   const rows = readings.map((each): ReadingRow => ({ ...each, personId: person.id }));
   const kept = setUps.map((each): KeptSetUpRow => ({ ...each, personId: person.id }));
-  await db.transaction('rw', db.people, db.readings, db.setUps, async () => {
+  const tables = [db.people, db.readings, db.setUps, db.sessions, db.appointments];
+  await db.transaction('rw', tables, async () => {
     await db.people.put({ id: person.id, person, extra, updatedAt: now(), deletedAt: null });
     await db.readings.bulkPut(rows);
     await db.setUps.bulkPut(kept);
+    await mergeIn(person.id, sessions);
+    await db.appointments.bulkPut(
+      appointments.map((each): AppointmentRow => ({ ...each, personId: person.id })),
+    );
   });
 }
 

@@ -32,3 +32,17 @@ export async function getConfirmation(): Promise<Confirmation> {
 
 export const setConfirmation = (confirmation: Confirmation): Promise<void> =>
   setSetting('confirmation', confirmation);
+
+/** A person's own seconds a breath; null = not known yet. */
+export async function getPace(personId: string): Promise<number | null> {
+  const value = await getSetting(`pace ${personId}`);
+  return typeof value === 'number' ? value : null;
+}
+
+export const setPace = (personId: string, seconds: number): Promise<void> =>
+  setSetting(`pace ${personId}`, seconds);
+
+export const getBreathSound = async (): Promise<boolean> =>
+  (await getSetting('breath-sound')) === true;
+
+export const setBreathSound = (isOn: boolean): Promise<void> => setSetting('breath-sound', isOn);

@@ -11,6 +11,8 @@ import {
   type Moved,
 } from '../core/setup/planMoved.ts';
 import { planPose, planSetUp, type Planned } from '../core/setup/planSetUp.ts';
+import { judgeSession } from '../core/sessions/judgeSession.ts';
+import { planSession } from '../core/sessions/planSession.ts';
 import type { Result } from '../core/problems/problem.ts';
 import type { AsFound } from '../core/rules/houseRules.ts';
 
@@ -43,6 +45,8 @@ const api = {
   planRecheck,
   compareSchools,
   checkKept,
+  planSession,
+  judgeSession,
   openPlan,
   movePlan,
   heelLines,

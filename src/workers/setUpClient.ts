@@ -9,6 +9,10 @@ import type { KeptCheck, KeptSetUp } from '../core/setup/keptSetUp.ts';
 import type { HeelLineMark, Moved } from '../core/setup/planMoved.ts';
 import type { Recheck } from '../core/setup/planRecheck.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
+import type { Judgement } from '../core/sessions/judgeSession.ts';
+import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
+import type { Session } from '../core/sessions/session.ts';
+import type { Today } from '../core/sessions/today.ts';
 import type { SetUpWorker } from './setUp.worker.ts';
 
 interface Running {
@@ -166,3 +170,22 @@ export const planRecheckInWorker = (
   poseIds: readonly string[],
 ): Promise<Result<readonly Recheck[]>> =>
   drawing.ask((remote) => remote.planRecheck(record, poseIds));
+
+/** Every set-up of a session, solved with what is told of today. */
+export const planSessionInWorker = (
+  record: PersonRecord,
+  sessions: readonly Session[],
+  today: Today | null,
+  asked: SessionAsked,
+): Promise<Result<SessionPlan>> =>
+  drawing.ask((remote) =>
+    remote.planSession(record, sessions, today, asked, new Date().toISOString()),
+  );
+
+/** The next step for every pose and side that a session held. */
+export const judgeSessionInWorker = (
+  record: PersonRecord,
+  sessions: readonly Session[],
+  session: Session,
+): Promise<Result<readonly Judgement[]>> =>
+  drawing.ask((remote) => remote.judgeSession(record, sessions, session, new Date().toISOString()));

@@ -4,8 +4,11 @@ import type { Reading } from '../measures/reading.ts';
 import { completePerson, type PersonRecord } from '../person/person.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import type { KeptSetUp } from '../setup/keptSetUp.ts';
+import type { Appointment } from '../sessions/appointment.ts';
+import type { Session } from '../sessions/session.ts';
 import { joiFromSchema } from './joiFromSchema.ts';
 import { checkRules } from './rulesFile.ts';
+import { checkSessions } from './sessionSection.ts';
 import { findShapeProblems } from './validate.ts';
 
 const PERSON_FORMAT = 'stillwater.person';
@@ -17,21 +20,26 @@ export interface PersonFile extends PersonRecord {
   readonly version: typeof PERSON_VERSION;
   /** Set-ups that were settled on. */
   readonly setUps: readonly KeptSetUp[];
+  readonly sessions: readonly Session[];
+  readonly appointments: readonly Appointment[];
 }
+
+/** What a file may leave out as a whole. */
+type Sections = Pick<PersonFile, 'setUps' | 'sessions' | 'appointments'>;
 
 const schema = joiFromSchema(personSchema);
 
 const READING_DEFAULTS = { raw: null, instrument: 'other', posture: null, state: null, note: '' };
 
 /** Fills in what a file may leave out. The shape has been checked. */
-function complete(
-  file: Partial<Pick<PersonFile, 'setUps'>> & Omit<PersonFile, 'setUps'>,
-): PersonFile {
+function complete(file: Partial<Sections> & Omit<PersonFile, keyof Sections>): PersonFile {
   return {
     ...file,
     person: completePerson(file.person),
     readings: file.readings.map((each): Reading => ({ ...READING_DEFAULTS, ...each })),
     setUps: file.setUps ?? [],
+    sessions: file.sessions ?? [],
+    appointments: file.appointments ?? [],
   };
 }
 
@@ -95,6 +103,11 @@ export function checkPersonFile(
       file.setUps.map((each) => each.id),
       (i) => `setUps[${String(i)}].id`,
     ),
+    ...findDuplicates(
+      file.appointments.map((each) => each.id),
+      (i) => `appointments[${String(i)}].id`,
+    ),
+    ...checkSessions(file.sessions, 'sessions'),
     ...file.setUps.flatMap((each, i) => findRuleProblems(each, `setUps[${String(i)}]`)),
     ...file.readings.flatMap((each, i) => checkReading(each, `readings[${String(i)}]`, now)),
   ];
@@ -122,8 +135,6 @@ export function readPersonFile(
   return json.ok ? checkPersonFile(json.value, now) : json;
 }
 
-/** A person as file text; set-ups that were kept go with them. */
-export const writePersonFile = (
-  record: PersonRecord & { readonly setUps?: readonly KeptSetUp[] },
-): string =>
+/** A person as file text, with what was kept of them. */
+export const writePersonFile = (record: PersonRecord & Partial<Sections>): string =>
   `${JSON.stringify({ format: PERSON_FORMAT, version: PERSON_VERSION, ...record }, null, 2)}\n`;

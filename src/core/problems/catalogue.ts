@@ -126,6 +126,11 @@ const entries = {
     message: '{path}: the id “{text}” stands twice.',
     hint: 'Every reading and caution needs an id of its own.',
   },
+  'sessions-overlap': {
+    severity: 'warning',
+    message: '{path}: this session begins at {at}, while the one of {from} was still running.',
+    hint: 'Both are kept. If one was written down twice, end or delete one of them.',
+  },
   // The shape of files and requests
   'not-json': {
     severity: 'error',

@@ -36,7 +36,7 @@ const STOP_PAIN = 4;
 /** So many errors that point to range ease the pose. */
 const RANGE_ERRORS = 2;
 /** A joint has to have this much to spare before a pose goes on, degrees. */
-const ENOUGH_TO_SPARE = 5;
+export const ENOUGH_TO_SPARE = 5;
 /** Clean sessions in a row before a pose goes on. */
 const CLEAN_SESSIONS = 2;
 

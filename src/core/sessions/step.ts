@@ -6,7 +6,7 @@ import type { Plan } from '../setup/planSetUp.ts';
 import type { Setting, SetUp } from '../setup/setUp.ts';
 
 /** One number before and after a step. */
-interface StepChange {
+export interface StepChange {
   readonly id: Setting['id'];
   readonly unit: Setting['unit'];
   readonly was: number;

@@ -1,6 +1,6 @@
 import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
-import type { Setting, SettingId, SetUp } from './setUp.ts';
+import type { Setting, SettingId } from './setUp.ts';
 
 /** In the order in which a teacher sets them. */
 const ORDER: readonly {
@@ -139,13 +139,16 @@ const ORDER: readonly {
 
 const spoken = (id: string): string => id.replaceAll('-', ' ');
 
-function writeSetting({ value, unit }: Setting, lengthUnit: LengthUnit): string {
+/** What of a setting is said. */
+type Said = Pick<Setting, 'id' | 'value' | 'unit' | 'from' | 'to'>;
+
+function writeSetting({ value, unit }: Said, lengthUnit: LengthUnit): string {
   if (unit === 'deg') return `${String(Math.abs(Math.round(value)))}°`;
   const settable = lengthUnit === 'cm' ? Math.round(value * 2) / 2 : value;
   return writeLength(metresFromCm(Math.abs(settable)), lengthUnit, 1);
 }
 
-function saySetting(setting: Setting, unit: LengthUnit): string {
+function saySetting(setting: Said, unit: LengthUnit): string {
   const { id, value, from, to } = setting;
   const written = writeSetting(setting, unit);
   const own = ORDER.find((each) => each.id === id);
@@ -158,8 +161,8 @@ function saySetting(setting: Setting, unit: LengthUnit): string {
 const UNTOLD: ReadonlySet<SettingId> = new Set(['pelvis-level', 'back-knee-bend']);
 
 /** One line of a recipe: a number, and how it is said on the mat. */
-export interface RecipeLine {
-  readonly setting: Setting;
+export interface RecipeLine<Each extends Said = Setting> {
+  readonly setting: Each;
   /** The whole line, with its number. */
   readonly words: string;
   /** The number alone, as it is set: `101 cm`, `75°`. */
@@ -167,7 +170,10 @@ export interface RecipeLine {
 }
 
 /** A set-up as a recipe: what to set, in the order in which it is set. */
-export function listRecipe({ settings }: SetUp, unit: LengthUnit): readonly RecipeLine[] {
+export function listRecipe<Each extends Said>(
+  { settings }: { readonly settings: readonly Each[] },
+  unit: LengthUnit,
+): readonly RecipeLine<Each>[] {
   const ordered = ORDER.flatMap(({ id }) => settings.filter((each) => each.id === id));
   const others = settings.filter((each) => !ordered.includes(each) && !UNTOLD.has(each.id));
   return [...ordered, ...others].map((setting) => ({

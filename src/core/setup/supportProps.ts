@@ -32,7 +32,8 @@ const STRAPS: readonly SettingId[] = ['strap-length', 'strap-to-own', 'bind-stra
 
 const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
 
-const nameStack = ({ props }: Stack): string =>
+/** `tall block (23 cm) on pad (3 cm)`. */
+export const nameStack = ({ props }: Stack): string =>
   props.map(({ name, heightCm }) => `${name} (${String(heightCm)} cm)`).join(' on ');
 
 /** One prop or stack, or one strap, for everything that a set-up is leant on or held with. */

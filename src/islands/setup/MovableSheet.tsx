@@ -85,7 +85,14 @@ function addToHeld(led: Partial<AsFound>, shown: AsFound, held: AsFound): Partia
 interface Grip {
   readonly handle: Handle;
   readonly from: Point;
+  /** From the screen to the paper as it lay when it was taken: the page may shift meanwhile. */
+  readonly toPaper: DOMMatrix;
   readonly box: Drawing['box'];
+}
+
+function pointAt({ clientX, clientY }: PointerEvent, toPaper: DOMMatrix): Point {
+  const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(toPaper);
+  return [x, y];
 }
 
 /** The measured drawing with its feet, their turn and the hand to be taken hold of. */
@@ -98,12 +105,6 @@ export function MovableSheet(props: MovableSheetProps) {
   const handles = useMemo(() => findHandles(pose, setUp, options), [pose, setUp, options]);
   if (drawing === null) return null;
 
-  const toPaper = (event: PointerEvent): Point => {
-    const matrix = svg.current?.getScreenCTM();
-    if (matrix == null) return [0, 0];
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return [x, y];
-  };
   const shown = findShown(setUp);
   const { backFootDeg: back } = shown;
   // Quick presses add up: each goes on from what is held, not from what is drawn by now.
@@ -149,13 +150,15 @@ export function MovableSheet(props: MovableSheetProps) {
             aria-valuenow={value ?? 0}
             aria-valuetext={value === null ? '' : writeValue(value, turns ? 'deg' : 'cm', unit)}
             onPointerDown={(event) => {
+              const toPaper = svg.current?.getScreenCTM()?.inverse();
+              if (toPaper === undefined) return;
               event.currentTarget.setPointerCapture(event.pointerId);
-              setGrip({ handle, from: toPaper(event), box: drawing.box });
+              setGrip({ handle, from: pointAt(event, toPaper), toPaper, box: drawing.box });
               onMove({}, true);
             }}
             onPointerMove={(event) => {
               if (grip === null) return;
-              const [x, y] = toPaper(event);
+              const [x, y] = pointAt(event, grip.toPaper);
               const [right, down] = [x - grip.from[0], y - grip.from[1]];
               const led = grip.handle.lead(right, Math.abs(down) < ACROSS_FROM ? 0 : down);
               onMove(snapToLine(led, heelLines), false);

@@ -2,26 +2,12 @@ import { useEffect, useRef } from 'react';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import { saySide } from '../../core/poses/saySide.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
-import type { AsFound } from '../../core/rules/houseRules.ts';
-import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
 import { listWalk, type WalkStep } from '../../core/setup/walk.ts';
+import { BACK_KEYS, HELD, NEXT_KEYS, PRESS_KEYS } from '../shared/pedal.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { MovedSentence } from './Moving.tsx';
 import type { MovedSetUp } from './useMoved.ts';
-
-/** Numbers that can be corrected on the spot, and by how much a press does it. */
-const HELD: Partial<Record<SettingId, { readonly key: keyof AsFound; readonly by: number }>> = {
-  'stance-length': { key: 'stanceCm', by: 0.5 },
-  'stance-width': { key: 'widthCm', by: 0.5 },
-  'back-foot-angle': { key: 'backFootDeg', by: 1 },
-  'hand-height': { key: 'handCm', by: 0.5 },
-};
-
-/** Pedals send these. */
-const NEXT_KEYS = ['PageDown', 'ArrowRight'];
-const BACK_KEYS = ['PageUp', 'ArrowLeft'];
-/** These press the button that is reached; elsewhere they lead on. */
-const PRESS_KEYS = [' ', 'Enter'];
 
 interface StudioViewProps {
   pose: PoseDefinition | LyingPose;

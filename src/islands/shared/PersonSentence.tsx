@@ -2,12 +2,14 @@ import type { Person } from '../../core/person/person.ts';
 import { setUnit } from '../../data/settings.ts';
 import { useUnit } from './useRecord.ts';
 
-type Place = 'person' | 'measure' | 'set-up';
+type Place = 'person' | 'measure' | 'set-up' | 'session' | 'over-time';
 
 const PLACES: readonly { readonly place: Place; readonly words: string }[] = [
   { place: 'person', words: 'what to mind' },
   { place: 'measure', words: 'what is measured' },
   { place: 'set-up', words: 'how to set up' },
+  { place: 'session', words: 'on the mat' },
+  { place: 'over-time', words: 'over time' },
 ];
 
 /** The way through one person's record, as a sentence. */

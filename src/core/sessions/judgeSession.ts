@@ -1,0 +1,113 @@
+import { isStale } from '../measures/staleness.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { PersonRecord } from '../person/person.ts';
+import { findPose } from '../poses/catalogue/index.ts';
+import { isMeasureId } from '../measures/protocols/index.ts';
+import type { Result } from '../problems/problem.ts';
+import type { AsFound } from '../rules/houseRules.ts';
+import { NOT_MOVED } from '../setup/planMoved.ts';
+import { planPose } from '../setup/planSetUp.ts';
+import { ENOUGH_TO_SPARE, judge, type Verdict } from './ladder.ts';
+import type { Hold } from './log.ts';
+import { readSession, type LoggedHold } from './readSession.ts';
+import type { Session } from './session.ts';
+import { hasRoom } from './spare.ts';
+import { takeStep, type Step, type StepChange } from './step.ts';
+import { findLastHeld, toHolds } from './toHolds.ts';
+
+/** What a verdict would change. */
+export interface OfferedStep {
+  readonly words: string;
+  readonly held: AsFound;
+  readonly changes: readonly StepChange[];
+}
+
+/** A verdict on one pose and side, with the steps that may be taken from what was held. */
+export interface Judgement {
+  readonly pose: string;
+  readonly side: Side;
+  readonly verdict: Verdict;
+  /** What was held, so that “keep” keeps it. */
+  readonly used: AsFound | null;
+  readonly easier: OfferedStep | null;
+  readonly further: OfferedStep | null;
+}
+
+/** Whether any measure that the pose rests on is due again. */
+function restsOnStale(record: PersonRecord, pose: string, side: Side, now: string): boolean {
+  const plan = planPose(record, pose, side);
+  if (plan.kind !== 'planned') return false;
+  return plan.setUp.provenance.measures.some(
+    ({ measure, takenAt }) =>
+      takenAt !== null &&
+      isMeasureId(measure) &&
+      isStale(measure, takenAt, now, record.person.birthYear),
+  );
+}
+
+const toOffer = (step: Step | null): OfferedStep | null =>
+  step === null ? null : { words: step.words, held: step.held, changes: step.changes };
+
+/** The log with what the latest holds of a pose and side really had to spare. */
+function withRoom(
+  record: PersonRecord,
+  log: readonly Hold[],
+  { plan, notes }: LoggedHold,
+): readonly Hold[] {
+  const depth = notes.used?.depth ?? plan.depth;
+  const isShort = ({ pose, side, toSpareDeg }: Hold): boolean =>
+    pose === plan.pose && side === plan.side && (toSpareDeg ?? 0) < ENOUGH_TO_SPARE;
+  if (!log.some(isShort) || !hasRoom(record, plan, depth, ENOUGH_TO_SPARE)) return log;
+  return log.map((each) => (isShort(each) ? { ...each, toSpareDeg: ENOUGH_TO_SPARE } : each));
+}
+
+/**
+ * Judges every pose and side that a session held, by everything logged so far.
+ *
+ * @param sessions all of the person, this one among them
+ * @param now ISO date; the core has no clock
+ */
+export function judgeSession(
+  record: PersonRecord,
+  sessions: readonly Session[],
+  session: Session,
+  now: string,
+): Result<readonly Judgement[]> {
+  const log = toHolds(sessions);
+  const seen = new Map<string, { pose: string; side: Side }>();
+  for (const { plan, at } of readSession(session).holds) {
+    if (at !== null) seen.set(`${plan.pose} ${plan.side}`, { pose: plan.pose, side: plan.side });
+  }
+  const judged = [...seen.values()].map(({ pose, side }): Judgement => {
+    const last = findLastHeld(sessions, pose, side)?.hold ?? null;
+    const used = last === null ? null : (last.notes.used ?? last.plan.moved);
+    const isStandingPose = findPose(pose) !== null;
+    const stale = isStandingPose && restsOnStale(record, pose, side, now);
+    const roomy = isStandingPose && last !== null ? withRoom(record, log, last) : log;
+    const verdict = judge(roomy, { pose, side, isStale: stale });
+    const plan =
+      isStandingPose && last !== null
+        ? planPose(record, pose, side, last.plan.rules, last.plan.level)
+        : null;
+    const step = (direction: 'easier' | 'further'): OfferedStep | null =>
+      plan?.kind === 'planned' ? toOffer(takeStep(plan, used ?? NOT_MOVED, direction)) : null;
+    const [easier, further] = [step('easier'), step('further')];
+    const goesOn = verdict.kind === 'go-on' || verdict.kind === 'keep';
+    return {
+      pose,
+      side,
+      verdict: withoutStep(verdict, further !== null),
+      used,
+      easier,
+      further: goesOn ? further : null,
+    };
+  });
+  return { ok: true, value: judged };
+}
+
+/** Where there is no further step, the pose stays as it is. */
+function withoutStep(verdict: Verdict, hasFurther: boolean): Verdict {
+  if (verdict.kind !== 'go-on' || hasFurther) return verdict;
+  const fact = 'it is as far as this pose goes within what was measured';
+  return { ...verdict, kind: 'keep', facts: [...verdict.facts, fact] };
+}

@@ -1,0 +1,37 @@
+import type { Experience } from '../person/person.ts';
+import { findLyingPose } from '../poses/lying/index.ts';
+import { keepSetUp } from '../setup/keptSetUp.ts';
+import type { SetUp } from '../setup/setUp.ts';
+import type { PlannedPair } from './planSession.ts';
+import type { PlannedHold } from './session.ts';
+import { calcSpare } from './spare.ts';
+
+/** A lying form in place of a hold, as a hold of its own. */
+export function planInPlace(
+  plan: PlannedHold,
+  setUp: SetUp,
+  experience: Experience,
+  now: string,
+): PlannedPair {
+  const asked = { id: '', keptAt: now, rules: {}, moved: null, reason: '' };
+  const { pose, level, side, settings } = keepSetUp(setUp, asked);
+  return {
+    setUp,
+    plan: {
+      id: `${plan.id} ${pose}`,
+      pose,
+      level,
+      side,
+      breaths: findLyingPose(pose)?.guidance.breaths ?? plan.breaths,
+      rounds: 1,
+      madeAt: now,
+      rules: {},
+      moved: null,
+      settings,
+      depth: null,
+      toSpareDeg: calcSpare(setUp, experience),
+      isAtBound: false,
+      why: [`in place of ${plan.pose.replaceAll('-', ' ')}`],
+    },
+  };
+}

@@ -1,0 +1,219 @@
+import { calcMeasureSet } from '../measures/measureSet.ts';
+import { SIDES, type Side } from '../measures/protocol.ts';
+import type { PersonRecord } from '../person/person.ts';
+import { findPose } from '../poses/catalogue/index.ts';
+import { findLyingPose } from '../poses/lying/index.ts';
+import { saySwap } from '../poses/swaps.ts';
+import type { Problem, Result } from '../problems/problem.ts';
+import type { AsFound, HouseRules } from '../rules/houseRules.ts';
+import { keepSetUp } from '../setup/keptSetUp.ts';
+import { isMoved, planMoved } from '../setup/planMoved.ts';
+import { planPose, planSetUp } from '../setup/planSetUp.ts';
+import type { SetUp } from '../setup/setUp.ts';
+import { judge, type VerdictKind } from './ladder.ts';
+import { readSession } from './readSession.ts';
+import type { Decision, PlannedHold, Session } from './session.ts';
+import { findHarderSide, orderSides, type HarderSide } from './sides.ts';
+import { calcSpare, isAtBound } from './spare.ts';
+import { adaptToday, type AdaptedToday, type Today, type TodayChange } from './today.ts';
+import { findLastHeld, toHolds } from './toHolds.ts';
+
+/** What is asked of a session before it is planned. */
+export interface SessionAsked {
+  readonly poses: readonly { readonly pose: string; readonly level: string | null }[];
+  readonly order: HouseRules['sides'];
+  /** null = as each pose says. */
+  readonly breaths: number | null;
+  readonly rounds: number;
+}
+
+/** A hold with the whole set-up that it was planned from. */
+export interface PlannedPair {
+  readonly plan: PlannedHold;
+  readonly setUp: SetUp;
+}
+
+/** A pose that is not held today, why, and what may be done in its place. */
+export interface LeftOut {
+  readonly pose: string;
+  readonly why: readonly string[];
+  readonly instead: string;
+  /** It is paused, and may be held again once it is cleared. */
+  readonly isPaused: boolean;
+}
+
+export interface SessionPlan {
+  readonly holds: readonly PlannedPair[];
+  readonly leftOut: readonly LeftOut[];
+  /** What the answers of today change, with the reason. */
+  readonly changes: readonly TodayChange[];
+  readonly harder: readonly ({ readonly pose: string } & HarderSide)[];
+}
+
+interface Found {
+  readonly setUp: SetUp;
+  readonly moved: AsFound | null;
+  readonly why: readonly string[];
+}
+
+const messages = (problems: readonly Problem[]): string[] => problems.map((each) => each.message);
+
+/** The latest decision on a pose and side. */
+export function findDecision(
+  sessions: readonly Session[],
+  pose: string,
+  side: Side,
+): (Decision & { readonly at: string }) | null {
+  return sessions
+    .flatMap((each) => readSession(each).decisions)
+    .filter((each) => each.pose === pose && each.side === side)
+    .reduce<(Decision & { readonly at: string }) | null>(
+      (last, each) => (last === null || each.at > last.at ? each : last),
+      null,
+    );
+}
+
+/** What is held of a pose and side by what was decided, or as it was last held. */
+function findHeld(
+  sessions: readonly Session[],
+  pose: string,
+  side: Side,
+  holdsBack: boolean,
+): Pick<Found, 'moved' | 'why'> {
+  const decision = findDecision(sessions, pose, side);
+  if (decision === null) return { moved: null, why: [] };
+  if (holdsBack && decision.kind === 'go-on') {
+    const last = findLastHeld(sessions, pose, side)?.hold;
+    const moved = last?.notes.used ?? last?.plan.moved ?? null;
+    return { moved, why: ['one step further was decided, but not on a day like this'] };
+  }
+  if (decision.kind === 'keep') return { moved: decision.held, why: [] };
+  const words = decision.kind === 'go-on' ? 'one step further' : 'one step easier';
+  return { moved: decision.held, why: decision.held === null ? [] : [`${words}, as decided`] };
+}
+
+function planSide(
+  { record, rules, holdsBack }: AdaptedToday,
+  sessions: readonly Session[],
+  pose: string,
+  level: string | null,
+  side: Side,
+): Result<Found> {
+  const { moved, why } = findHeld(sessions, pose, side, holdsBack);
+  if (moved !== null && isMoved(moved) && findPose(pose) !== null) {
+    const plan = planPose(record, pose, side, rules, level);
+    const answer = plan.kind === 'planned' ? planMoved(plan, moved) : null;
+    if (answer !== null && answer.gives === null && answer.setUp.status !== 'failed') {
+      return { ok: true, value: { setUp: answer.setUp, moved, why } };
+    }
+    if (plan.kind === 'planned' && plan.setUp.status !== 'failed') {
+      const gone = 'as it was held it does not hold today: the recommended set-up instead';
+      return { ok: true, value: { setUp: plan.setUp, moved: null, why: [gone] } };
+    }
+  }
+  const planned = planSetUp(record, pose, side, rules, level);
+  if (!planned.ok) return planned;
+  if (planned.value.status === 'failed') return { ok: false, problems: planned.value.problems };
+  return { ok: true, value: { setUp: planned.value, moved: null, why: [] } };
+}
+
+const STOPS: readonly VerdictKind[] = ['pause', 'pause-and-send-on', 'end-session'];
+
+/** Why a pose is paused for this person; empty = it is not. */
+function findPause(sessions: readonly Session[], pose: string): readonly string[] {
+  const log = toHolds(sessions);
+  const verdict = judge(log, { pose, side: 'left', isStale: false });
+  if (!STOPS.includes(verdict.kind)) {
+    return SIDES.flatMap((side) => {
+      const decision = findDecision(sessions, pose, side);
+      const isPaused = decision?.choice === 'overruled' && STOPS.includes(decision.kind);
+      return isPaused ? [`paused by the teacher: ${decision.reason}`] : [];
+    }).slice(0, 1);
+  }
+  const latest = log
+    .filter((each) => each.pose === pose)
+    .reduce((last, { at }) => (at > last ? at : last), '');
+  // A sign has to be cleared; a pause for pain may be overruled after it was told.
+  const hasSign = log.some(({ sign }) => sign !== null && sign.clearedBy === null);
+  const isOverruled = SIDES.some((side) => {
+    const decision = findDecision(sessions, pose, side);
+    return decision !== null && decision.at > latest && !STOPS.includes(decision.kind);
+  });
+  return isOverruled && !hasSign ? [] : verdict.facts;
+}
+
+const findGuidance = (pose: string) => (findPose(pose) ?? findLyingPose(pose))?.guidance ?? null;
+
+function sayInstead(pose: string): string {
+  const found = findPose(pose);
+  return found === null ? '' : saySwap(found);
+}
+
+/**
+ * Plans a session for one person: every pose on its sides, each set-up solved with what is
+ * told of today and with what was decided last time, and frozen with its date. A pose that
+ * cannot be held, or is paused, is left out with the reason and what may be done instead.
+ *
+ * @param sessions all of this person
+ * @param now ISO date; the core has no clock
+ */
+export function planSession(
+  record: PersonRecord,
+  sessions: readonly Session[],
+  today: Today | null,
+  asked: SessionAsked,
+  now: string,
+): Result<SessionPlan> {
+  const adapted = adaptToday(record, today);
+  const set = calcMeasureSet(record.readings);
+  const leftOut: LeftOut[] = [];
+  const found = new Map<string, Readonly<Record<Side, Found>>>();
+  const harder: { pose: string; side: Side; why: string }[] = [];
+  for (const { pose, level } of asked.poses) {
+    const leave = (why: readonly string[], isPaused: boolean): void => {
+      leftOut.push({ pose, why, instead: sayInstead(pose), isPaused });
+    };
+    const paused = findPause(sessions, pose);
+    if (paused.length > 0) {
+      leave(paused, true);
+      continue;
+    }
+    const left = planSide(adapted, sessions, pose, level, 'left');
+    const right = planSide(adapted, sessions, pose, level, 'right');
+    if (!left.ok || !right.ok) {
+      const problems = [...(left.ok ? [] : left.problems), ...(right.ok ? [] : right.problems)];
+      leave([...new Set(messages(problems))], false);
+      continue;
+    }
+    const both = { left: left.value, right: right.value };
+    found.set(pose, both);
+    const side = findHarderSide({ left: both.left.setUp, right: both.right.setUp }, set, sessions);
+    if (side !== null) harder.push({ pose, ...side });
+  }
+  const poses = [...found.keys()].map((id) => ({
+    id,
+    harder: harder.find((each) => each.pose === id)?.side ?? null,
+  }));
+  const holds = orderSides(poses, asked.order, asked.rounds).map((turn, i): PlannedPair => {
+    const { setUp, moved, why } = found.get(turn.pose)![turn.side];
+    const kept = keepSetUp(setUp, { id: '', keptAt: now, rules: adapted.rules, moved, reason: '' });
+    const plan: PlannedHold = {
+      id: String(i + 1),
+      pose: turn.pose,
+      level: kept.level,
+      side: turn.side,
+      breaths: asked.breaths ?? findGuidance(turn.pose)?.breaths ?? 5,
+      rounds: turn.rounds,
+      madeAt: now,
+      rules: adapted.rules,
+      moved,
+      settings: kept.settings,
+      depth: setUp.depth?.value ?? null,
+      toSpareDeg: calcSpare(setUp, record.person.experience),
+      isAtBound: isAtBound(setUp),
+      why,
+    };
+    return { plan, setUp };
+  });
+  return { ok: true, value: { holds, leftOut, changes: adapted.changes, harder } };
+}

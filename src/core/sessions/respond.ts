@@ -1,0 +1,54 @@
+import { findCautionKind } from '../cautions/catalogue.ts';
+import { findPose } from '../poses/catalogue/index.ts';
+import { saySwap } from '../poses/swaps.ts';
+import type { Hold } from './log.ts';
+import { judge, type VerdictKind } from './ladder.ts';
+
+/** Kinds of pain as they are told, and the stop sign that some of them are. */
+export const PAIN_KINDS: readonly { readonly id: string; readonly sign: string | null }[] = [
+  { id: 'stretch', sign: null },
+  { id: 'ache', sign: null },
+  { id: 'pressure', sign: null },
+  { id: 'burning', sign: null },
+  { id: 'sharp', sign: 'sharp-joint-pain' },
+  { id: 'catching', sign: 'sharp-joint-pain' },
+  { id: 'tingling', sign: 'tingling' },
+];
+
+/** What to do at once with what was just noted. */
+export interface Response {
+  readonly kind: Exclude<VerdictKind, 'keep' | 'go-on'>;
+  /** What to do now. */
+  readonly words: string;
+  readonly facts: readonly string[];
+  /** What may be done in its place, in words; empty = nothing today. */
+  readonly instead: string;
+}
+
+const WORDS: Readonly<Record<Response['kind'], string>> = {
+  ease: 'One step easier, now and next time.',
+  'stop-today': 'Stop this pose for today.',
+  pause: 'Stop this pose. It is paused until it is cleared.',
+  'pause-and-send-on': 'Stop this pose, and send on to a doctor or physiotherapist.',
+  'end-session': 'The session ends here.',
+};
+
+/**
+ * What a sign or pain asks for while a session runs, by the ladder.
+ *
+ * @param log every hold of one person, this one among them
+ * @returns null when nothing has to be done
+ */
+export function respond(log: readonly Hold[], hold: Pick<Hold, 'pose' | 'side'>): Response | null {
+  const { kind, facts } = judge(log, { ...hold, isStale: false });
+  if (kind === 'keep' || kind === 'go-on') return null;
+  const urgent = log.find(({ sign }) => {
+    if (sign === null || sign.clearedBy !== null) return false;
+    const tier = findCautionKind(sign.id)?.tier;
+    return tier === 'emergency' || tier === 'same-day';
+  });
+  const advice = findCautionKind(urgent?.sign?.id ?? '')?.advice;
+  const pose = findPose(hold.pose);
+  const instead = advice !== undefined || pose === null || kind === 'ease' ? '' : saySwap(pose);
+  return { kind, words: advice ?? WORDS[kind], facts, instead };
+}

@@ -1,0 +1,13 @@
+import type { VerdictKind } from './ladder.ts';
+
+const WORDS: Readonly<Record<VerdictKind, string>> = {
+  'go-on': 'one step further',
+  keep: 'keep it as it is',
+  ease: 'one step easier',
+  'stop-today': 'stopped that day, next time one step easier',
+  pause: 'paused until it is cleared',
+  'pause-and-send-on': 'paused, and sent on to a doctor or physiotherapist',
+  'end-session': 'nothing until it is cleared',
+};
+
+export const sayVerdict = (kind: VerdictKind): string => WORDS[kind];

@@ -1,0 +1,18 @@
+import type { PlannedHold } from './session.ts';
+
+/** Setting up a first side, and the same pose again on the other, seconds. Our choice. */
+const FIRST_SIDE_SECONDS = 75;
+const AGAIN_SECONDS = 30;
+/** One easy breath when no pace of the person's own is known, seconds. Common practice, no source. */
+export const EASY_BREATH_SECONDS = 5;
+
+/** How long holds take, with the setting up before each, seconds. */
+export function calcSessionSeconds(
+  holds: readonly Pick<PlannedHold, 'pose' | 'breaths' | 'rounds'>[],
+  secondsPerBreath = EASY_BREATH_SECONDS,
+): number {
+  return holds.reduce((sum, { pose, breaths, rounds }, i) => {
+    const settingUp = holds[i - 1]?.pose === pose ? AGAIN_SECONDS : FIRST_SIDE_SECONDS;
+    return sum + settingUp + breaths * rounds * secondsPerBreath;
+  }, 0);
+}

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import type { PersonRecord } from '../../core/person/person.ts';
+import { readSession } from '../../core/sessions/readSession.ts';
+import type { Session } from '../../core/sessions/session.ts';
+import { NOT_ASKED, type Today } from '../../core/sessions/today.ts';
+import { resolveRules } from '../../core/rules/chosenSchools.ts';
+import type { SessionAsked } from '../../core/sessions/planSession.ts';
+import { startSession } from '../../data/sessions.ts';
+import { planSessionInWorker } from '../../workers/setUpClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { useAnswer } from '../shared/useAnswer.ts';
+import { OpenSessions } from './OpenSessions.tsx';
+import { PlanForm } from './PlanForm.tsx';
+import { PlannedHolds } from './PlannedHolds.tsx';
+import { TodayForm } from './TodayForm.tsx';
+
+interface BeforeViewProps {
+  record: PersonRecord;
+  sessions: readonly Session[];
+  onOpen: (id: string) => void;
+}
+
+/** Poses of a first session. Our choice: every family, nothing on one leg. */
+const FIRST_POSES = ['mountain', 'warrior-two', 'triangle', 'high-lunge', 'pyramid', 'chair'];
+
+/** What was held last time, or a first choice; each pose once. */
+function findPoses(sessions: readonly Session[]): SessionAsked['poses'] {
+  const last = sessions.find((each) => each.holds.length > 0);
+  const found = new Map<string, { pose: string; level: string | null }>();
+  for (const { pose, level } of last?.holds ?? []) {
+    if (!found.has(pose)) found.set(pose, { pose, level });
+  }
+  return found.size > 0 ? [...found.values()] : FIRST_POSES.map((pose) => ({ pose, level: null }));
+}
+
+const hadPain = (session: Session | undefined): boolean =>
+  session !== undefined &&
+  readSession(session).holds.some(({ notes }) => (notes.pain?.score ?? 0) > 0);
+
+/** Before a session: what about today, which poses, and what comes of both. */
+export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
+  const past = sessions.filter((each) => each.entries.length > 0);
+  const [today, setToday] = useState<Omit<Today, 'askedAt'>>(NOT_ASKED);
+  const [asked, setAsked] = useState<SessionAsked>(() => ({
+    poses: findPoses(past),
+    order: resolveRules(record.person, '', {}).sides,
+    breaths: null,
+    rounds: 1,
+  }));
+  const [heldAt, setHeldAt] = useState<string | null>(null);
+  const [isBeginning, setIsBeginning] = useState(false);
+  const key = JSON.stringify([record, past.map(({ entries }) => entries.length), today, asked]);
+  const told: Today = { ...today, askedAt: new Date().toISOString() };
+  const result = useAnswer(asked.poses.length === 0 ? null : key, () =>
+    planSessionInWorker(record, past, told, asked),
+  );
+  const plan = result?.ok === true ? result.value : null;
+  const begin = async (): Promise<void> => {
+    if (plan === null) return;
+    setIsBeginning(true);
+    onOpen(await startSession(record.person.id, plan.holds, told, heldAt));
+  };
+  return (
+    <div className="before">
+      <section>
+        <OpenSessions personId={record.person.id} sessions={sessions} onOpen={onOpen} />
+        <h1>What about today?</h1>
+        <TodayForm
+          today={today}
+          hadPain={hadPain(past[0])}
+          onChange={(change) => {
+            setToday((now) => ({ ...now, ...change }));
+          }}
+        />
+      </section>
+      <section>
+        <h2>The session</h2>
+        <PlanForm
+          asked={asked}
+          heldAt={heldAt}
+          onHeldAt={setHeldAt}
+          onChange={(change) => {
+            setAsked((now) => ({ ...now, ...change }));
+          }}
+        />
+        {result?.ok === false && <ProblemList problems={result.problems} />}
+        <div className="button-row">
+          <button
+            type="button"
+            className="button"
+            disabled={plan === null || plan.holds.length === 0 || isBeginning}
+            onClick={() => void begin()}
+          >
+            {heldAt === null ? 'Begin' : 'Write it down'}
+          </button>
+        </div>
+        <PlannedHolds
+          plan={plan}
+          isWorking={result === null && asked.poses.length > 0}
+          personId={record.person.id}
+          sessions={past}
+        />
+        <p className="quiet">
+          Pain, numbness or a catching joint ends a pose. Nothing here is a diagnosis; local rules
+          for teachers come first.
+        </p>
+      </section>
+    </div>
+  );
+}

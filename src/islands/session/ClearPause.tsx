@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import { liftPause } from '../../core/sessions/liftPause.ts';
+import type { Session } from '../../core/sessions/session.ts';
+import { addEntries } from '../../data/sessions.ts';
+
+interface ClearPauseProps {
+  personId: string;
+  sessions: readonly Session[];
+  pose: string;
+}
+
+/** Who has cleared a paused pose, and when: noted with the sign or the pain that paused it. */
+export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
+  const [by, setBy] = useState('');
+  const [note, setNote] = useState('');
+  const clear = async (): Promise<void> => {
+    for (const { session, entries } of liftPause(sessions, pose, by.trim(), note.trim())) {
+      await addEntries(personId, session, entries);
+    }
+  };
+  return (
+    <details>
+      <summary>it was cleared</summary>
+      <form
+        className="reason-form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (by.trim() !== '') void clear();
+        }}
+      >
+        <label className="field">
+          <span>By whom (doctor, physiotherapist)</span>
+          <input
+            required
+            value={by}
+            onChange={(event) => {
+              setBy(event.target.value);
+            }}
+          />
+        </label>
+        <label className="field">
+          <span>Note</span>
+          <input
+            value={note}
+            onChange={(event) => {
+              setNote(event.target.value);
+            }}
+          />
+        </label>
+        <button type="submit" className="button plain">
+          Cleared
+        </button>
+      </form>
+    </details>
+  );
+}

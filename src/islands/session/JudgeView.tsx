@@ -1,0 +1,220 @@
+import { useState } from 'react';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { Judgement, OfferedStep } from '../../core/sessions/judgeSession.ts';
+import type { SessionState } from '../../core/sessions/readSession.ts';
+import type { Decision, Session } from '../../core/sessions/session.ts';
+import type { VerdictKind } from '../../core/sessions/ladder.ts';
+import { sayVerdict } from '../../core/sessions/sayVerdict.ts';
+import { addEntries } from '../../data/sessions.ts';
+import { judgeSessionInWorker } from '../../workers/setUpClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { useAnswer } from '../shared/useAnswer.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate, writeValue } from '../shared/words.ts';
+import { namePose, nameSide } from './poseWords.ts';
+
+interface JudgeViewProps {
+  record: PersonRecord;
+  sessions: readonly Session[];
+  session: Session;
+  state: SessionState;
+}
+
+/** What a verdict changes; nothing where it keeps or stops. */
+function findOffer(judgement: Judgement, kind: VerdictKind): OfferedStep | null {
+  if (kind === 'go-on') return judgement.further;
+  if (kind === 'ease' || kind === 'stop-today') return judgement.easier;
+  return null;
+}
+
+function decide(judgement: Judgement, kind: VerdictKind, reason: string): Decision {
+  const { pose, side, verdict, used } = judgement;
+  const offer = findOffer(judgement, kind);
+  return {
+    pose,
+    side,
+    verdict,
+    changes: offer?.changes ?? [],
+    choice: kind === verdict.kind ? 'accepted' : 'overruled',
+    kind,
+    held: offer?.held ?? used,
+    reason,
+  };
+}
+
+/** What comes of a session: one verdict a pose and side, to accept or to overrule with a reason. */
+export function JudgeView({ record, sessions, session, state }: JudgeViewProps) {
+  const personId = record.person.id;
+  const key = JSON.stringify([personId, record.readings.length, session.id, sessions.length]);
+  const result = useAnswer(key, () => judgeSessionInWorker(record, sessions, session));
+  const put = (decisions: readonly Decision[]): void => {
+    void addEntries(
+      personId,
+      session.id,
+      decisions.map((decision) => ({ kind: 'decide', decision })),
+    );
+  };
+  const judged = result?.ok === true ? result.value : [];
+  const isDecided = ({ pose, side }: Judgement): boolean =>
+    state.decisions.some((each) => each.pose === pose && each.side === side);
+  const open = judged.filter((each) => !isDecided(each));
+  return (
+    <section className="judge">
+      <h1>What comes of it</h1>
+      <p>
+        {state.ended === null ? '' : `Ended ${writeDate(state.ended.at)}`}
+        {state.ended?.why === 'ended-early' ? ', before everything was held' : ''}
+        {state.ended?.why === 'emergency'
+          ? '. The session was stopped by a sign: it has to be cleared before anything is set up again'
+          : ''}
+        . {state.holds.filter(({ at }) => at !== null).length} of {state.holds.length} holds noted.
+      </p>
+      {result === null && (
+        <p role="status" className="quiet">
+          Weighing what was noted …
+        </p>
+      )}
+      {result?.ok === false && <ProblemList problems={result.problems} />}
+      {result?.ok === true && judged.length === 0 && (
+        <p>Nothing was noted, so there is nothing to judge.</p>
+      )}
+      {open.length > 0 && (
+        <div className="button-row">
+          <button
+            type="button"
+            className="button"
+            ref={focusOnce}
+            onClick={() => {
+              put(open.map((each) => decide(each, each.verdict.kind, '')));
+            }}
+          >
+            Accept {open.length === 1 ? 'it' : `all ${String(open.length)}`}
+          </button>
+        </div>
+      )}
+      <ol className="verdicts">
+        {judged.map((judgement) => (
+          <VerdictLine
+            key={`${judgement.pose} ${judgement.side}`}
+            judgement={judgement}
+            decision={
+              state.decisions.find(
+                (each) => each.pose === judgement.pose && each.side === judgement.side,
+              ) ?? null
+            }
+            onDecide={(kind, reason) => {
+              put([decide(judgement, kind, reason)]);
+            }}
+          />
+        ))}
+      </ol>
+      <div className="button-row">
+        <a className="button plain" href={`/session?id=${encodeURIComponent(personId)}`}>
+          The next session
+        </a>
+        <a className="button plain" href={`/over-time?id=${encodeURIComponent(personId)}`}>
+          Over time
+        </a>
+      </div>
+    </section>
+  );
+}
+
+function focusOnce(element: HTMLButtonElement | null): void {
+  if (element !== null && document.activeElement === document.body) element.focus();
+}
+
+interface VerdictLineProps {
+  judgement: Judgement;
+  decision: Decision | null;
+  onDecide: (kind: VerdictKind, reason: string) => void;
+}
+
+/** What may be chosen in place of a verdict. */
+const CHOICES: readonly VerdictKind[] = ['go-on', 'keep', 'ease', 'pause'];
+
+function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
+  const unit = useUnit();
+  const { pose, side, verdict } = judgement;
+  const kind = decision?.kind ?? verdict.kind;
+  const offer = findOffer(judgement, kind);
+  const [instead, setInstead] = useState<VerdictKind | ''>('');
+  const [reason, setReason] = useState('');
+  const stops = kind === 'pause' || kind === 'pause-and-send-on' || kind === 'end-session';
+  const choices = CHOICES.filter(
+    (each) => each !== verdict.kind && (each !== 'go-on' || judgement.further !== null),
+  );
+  return (
+    <li>
+      <p className="verdict-head">
+        <strong>{namePose(pose)}</strong>, {nameSide(pose, side)}:{' '}
+        <strong className={stops ? 'stop-word' : 'verdict-word'}>{sayVerdict(kind)}</strong>
+        {decision === null
+          ? ''
+          : decision.choice === 'accepted'
+            ? ', accepted'
+            : `, overruled: ${decision.reason}`}
+      </p>
+      <p className="quiet">
+        {decision?.choice === 'overruled' ? `Offered was: ${sayVerdict(verdict.kind)}. ` : ''}
+        Because: {verdict.facts.join('; ')}.
+        {verdict.remeasure.length > 0 ? ` Measure again: ${verdict.remeasure.join('; ')}.` : ''}
+      </p>
+      {offer !== null && offer.changes.length > 0 && (
+        <p className="quiet">
+          {offer.words}:{' '}
+          {offer.changes
+            .map(
+              ({ id, unit: own, was, now }) =>
+                `${id.replaceAll('-', ' ')} ${writeValue(was, own, unit)} → ${writeValue(now, own, unit)}`,
+            )
+            .join(', ')}
+          .
+        </p>
+      )}
+      <details>
+        <summary>{decision === null ? 'change or overrule' : 'decide anew'}</summary>
+        <form
+          className="reason-form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (instead === '') onDecide(verdict.kind, '');
+            else if (reason.trim() !== '') onDecide(instead, reason.trim());
+          }}
+        >
+          <label className="field">
+            <span>Instead</span>
+            <select
+              value={instead}
+              onChange={(event) => {
+                setInstead(event.target.value as VerdictKind | '');
+              }}
+            >
+              <option value="">as offered: {sayVerdict(verdict.kind)}</option>
+              {choices.map((each) => (
+                <option key={each} value={each}>
+                  {sayVerdict(each)}
+                </option>
+              ))}
+            </select>
+          </label>
+          {instead !== '' && (
+            <label className="field">
+              <span>Why, so that a colleague can follow</span>
+              <input
+                required
+                value={reason}
+                onChange={(event) => {
+                  setReason(event.target.value);
+                }}
+              />
+            </label>
+          )}
+          <button type="submit" className="button plain">
+            Decide
+          </button>
+        </form>
+      </details>
+    </li>
+  );
+}

@@ -1,0 +1,177 @@
+import type { PersonRecord } from '../../core/person/person.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
+import { POSE_ERRORS } from '../../core/sessions/errors.ts';
+import type { LoggedHold } from '../../core/sessions/readSession.ts';
+import { respond } from '../../core/sessions/respond.ts';
+import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
+import { toHolds } from '../../core/sessions/toHolds.ts';
+import { SheetDrawing } from '../shared/SheetDrawing.tsx';
+import { PainNote } from './PainNote.tsx';
+import { ResponsePanel } from './ResponsePanel.tsx';
+import { SignNote } from './SignNote.tsx';
+import { UsedNumbers } from './UsedNumbers.tsx';
+
+interface LogStageProps {
+  record: PersonRecord;
+  sessions: readonly Session[];
+  session: Session;
+  hold: LoggedHold;
+  holds: readonly LoggedHold[];
+  onNote: (entries: readonly NewEntry[]) => void;
+  /** Leaves this pose, with what has to be noted; `inPlace` is the hold that stands in for it. */
+  onPass: (entries: readonly NewEntry[], inPlace?: string) => void;
+}
+
+/** What was seen, in one tap each. Everything can be left out; each tap is stored at once. */
+export function LogStage(props: LogStageProps) {
+  const { record, sessions, session, hold, holds, onNote, onPass } = props;
+  const { plan, notes } = hold;
+  const change = (changed: Partial<HoldNotes>): void => {
+    onNote([{ kind: 'note', hold: plan.id, change: changed }]);
+  };
+  const response = hold.at === null ? null : respond(toHolds(sessions), plan);
+  const levels = findPose(plan.pose)?.levels ?? [];
+  return (
+    <div className="run-log">
+      {response !== null && (
+        <ResponsePanel
+          record={record}
+          session={session}
+          hold={hold}
+          holds={holds}
+          response={response}
+          onPass={onPass}
+          onNote={onNote}
+        />
+      )}
+      <div className="run-log-columns">
+        <section aria-label="What was seen">
+          <div className="error-tiles">
+            {POSE_ERRORS.map(({ id, words, say }) => {
+              const isSeen = notes.errors.includes(id);
+              const drawing = drawErrorSign(id, words);
+              return (
+                <button
+                  key={id}
+                  type="button"
+                  className="error-tile"
+                  aria-pressed={isSeen}
+                  title={say}
+                  onClick={() => {
+                    onNote([{ kind: 'error', hold: plan.id, error: id, isSeen: !isSeen }]);
+                  }}
+                >
+                  {drawing !== null && (
+                    <span aria-hidden>
+                      <SheetDrawing drawing={drawing} className="error-sign" />
+                    </span>
+                  )}
+                  <span>{words}</span>
+                </button>
+              );
+            })}
+          </div>
+        </section>
+        <section aria-label="How it was" className="log-side">
+          <div className="word-choices">
+            <Toggle
+              isOn={notes.breath === 'easy'}
+              onPress={() => {
+                change({ breath: notes.breath === 'easy' ? null : 'easy' });
+              }}
+            >
+              breath easy
+            </Toggle>
+            <Toggle
+              isOn={notes.breath === 'held'}
+              onPress={() => {
+                change({ breath: notes.breath === 'held' ? null : 'held' });
+              }}
+            >
+              breath held
+            </Toggle>
+            <Toggle
+              isOn={notes.isHarder}
+              onPress={() => {
+                change({ isHarder: !notes.isHarder });
+              }}
+            >
+              this side was harder
+            </Toggle>
+            <Toggle
+              isOn={notes.outcome === 'ended-early'}
+              onPress={() => {
+                change({ outcome: notes.outcome === 'ended-early' ? null : 'ended-early' });
+              }}
+            >
+              ended early
+            </Toggle>
+            <Toggle
+              isOn={notes.outcome === 'skipped'}
+              onPress={() => {
+                change({ outcome: notes.outcome === 'skipped' ? null : 'skipped' });
+              }}
+            >
+              skipped
+            </Toggle>
+          </div>
+          <PainNote notes={notes} onChange={change} />
+          <SignNote notes={notes} cleared={hold.cleared} onChange={change} />
+          <details>
+            <summary>What was really used</summary>
+            {levels.length > 0 && (
+              <label className="field">
+                <span>Level reached</span>
+                <select
+                  value={notes.level ?? plan.level ?? ''}
+                  onChange={(event) => {
+                    change({ level: event.target.value === '' ? null : event.target.value });
+                  }}
+                >
+                  <option value="">as usual</option>
+                  {levels.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            <UsedNumbers plan={plan} notes={notes} onChange={change} />
+          </details>
+          <label className="field">
+            <span>Note</span>
+            <input
+              defaultValue={notes.note}
+              onBlur={(event) => {
+                const { value } = event.target;
+                if (value !== notes.note) change({ note: value });
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') event.currentTarget.blur();
+              }}
+            />
+          </label>
+          <p className="quiet" role="status">
+            {hold.at === null ? 'Nothing noted yet.' : 'Saved.'}
+          </p>
+        </section>
+      </div>
+    </div>
+  );
+}
+
+interface ToggleProps {
+  isOn: boolean;
+  onPress: () => void;
+  children: string;
+}
+
+function Toggle({ isOn, onPress, children }: ToggleProps) {
+  return (
+    <button type="button" className="word-toggle" aria-pressed={isOn} onClick={onPress}>
+      {children}
+    </button>
+  );
+}

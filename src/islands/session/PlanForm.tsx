@@ -1,0 +1,181 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import type { HouseRules } from '../../core/rules/houseRules.ts';
+import type { SessionAsked } from '../../core/sessions/planSession.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { EVERY_POSE, namePose } from './poseWords.ts';
+
+interface PlanFormProps {
+  asked: SessionAsked;
+  heldAt: string | null;
+  onHeldAt: (heldAt: string | null) => void;
+  onChange: (change: Partial<SessionAsked>) => void;
+}
+
+const ORDERS: readonly (readonly [HouseRules['sides'], string])[] = [
+  ['harder-easier-harder', 'harder, easier, harder'],
+  ['equal', 'both sides alike'],
+  ['alternate', 'sides in turn, round by round'],
+  ['one-side-first', 'every pose on one side, then on the other'],
+];
+
+/** A whole number of a field; null = nothing that counts. */
+function readCount(text: string): number | null {
+  const count = Number(text);
+  return Number.isInteger(count) && count >= 1 && count <= 200 ? count : null;
+}
+
+const toLocal = (iso: string): string => {
+  const at = new Date(iso);
+  const shifted = new Date(at.getTime() - at.getTimezoneOffset() * 60_000);
+  return shifted.toISOString().slice(0, 16);
+};
+
+/** Which poses, in which order, how long. */
+export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
+  const { poses } = asked;
+  const put = (list: SessionAsked['poses']): void => {
+    onChange({ poses: list });
+  };
+  const swap = (i: number, j: number): void => {
+    const list = [...poses];
+    [list[i], list[j]] = [list[j]!, list[i]!];
+    put(list);
+  };
+  const unused = EVERY_POSE.filter(({ id }) => !poses.some(({ pose }) => pose === id));
+  return (
+    <div className="plan-form">
+      <ol className="chosen-poses">
+        {poses.map(({ pose, level }, i) => {
+          const name = namePose(pose);
+          const levels = findPose(pose)?.levels ?? [];
+          return (
+            <li key={pose}>
+              <span>{name}</span>
+              {levels.length > 0 && (
+                <select
+                  aria-label={`${name}, level`}
+                  value={level ?? ''}
+                  onChange={(event) => {
+                    const value = event.target.value === '' ? null : event.target.value;
+                    put(poses.map((each, j) => (j === i ? { pose, level: value } : each)));
+                  }}
+                >
+                  <option value="">as usual</option>
+                  {levels.map((each) => (
+                    <option key={each.id} value={each.id}>
+                      {each.name}
+                    </option>
+                  ))}
+                </select>
+              )}
+              <span className="row-tools">
+                <button
+                  type="button"
+                  className="icon-button"
+                  aria-label={`${name} earlier`}
+                  disabled={i === 0}
+                  onClick={() => {
+                    swap(i, i - 1);
+                  }}
+                >
+                  <ArrowUp aria-hidden size={18} />
+                </button>
+                <button
+                  type="button"
+                  className="icon-button"
+                  aria-label={`${name} later`}
+                  disabled={i === poses.length - 1}
+                  onClick={() => {
+                    swap(i, i + 1);
+                  }}
+                >
+                  <ArrowDown aria-hidden size={18} />
+                </button>
+                <button
+                  type="button"
+                  className="icon-button"
+                  aria-label={`leave out ${name}`}
+                  onClick={() => {
+                    put(poses.filter((_each, j) => j !== i));
+                  }}
+                >
+                  <X aria-hidden size={18} />
+                </button>
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+      <div className="plan-fields">
+        <label className="field">
+          <span>Add a pose</span>
+          <select
+            value=""
+            onChange={(event) => {
+              put([...poses, { pose: event.target.value, level: null }]);
+            }}
+          >
+            <option value="" disabled>
+              choose one
+            </option>
+            {unused.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="field">
+          <span>Order of sides</span>
+          <select
+            value={asked.order}
+            onChange={(event) => {
+              onChange({ order: event.target.value as HouseRules['sides'] });
+            }}
+          >
+            {ORDERS.map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="field narrow-field">
+          <span>Breaths</span>
+          <input
+            inputMode="numeric"
+            placeholder="as the pose says"
+            defaultValue={asked.breaths ?? ''}
+            onChange={(event) => {
+              onChange({ breaths: readCount(event.target.value) });
+            }}
+          />
+        </label>
+        <label className="field narrow-field">
+          <span>Rounds a side</span>
+          <input
+            inputMode="numeric"
+            defaultValue={asked.rounds}
+            onChange={(event) => {
+              onChange({ rounds: Math.min(10, readCount(event.target.value) ?? 1) });
+            }}
+          />
+        </label>
+        <label className="field">
+          <span>Held on another day</span>
+          <input
+            type="datetime-local"
+            max={toLocal(new Date().toISOString())}
+            value={heldAt === null ? '' : toLocal(heldAt)}
+            onChange={(event) => {
+              const { value } = event.target;
+              const at = new Date(value);
+              const isPast = value !== '' && at.getTime() <= Date.now();
+              onHeldAt(isPast ? at.toISOString() : null);
+            }}
+          />
+        </label>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+import type { SessionPlan } from '../../core/sessions/planSession.ts';
+import { calcSessionSeconds } from '../../core/sessions/timing.ts';
+import { listRecipe } from '../../core/setup/recipe.ts';
+import type { Session } from '../../core/sessions/session.ts';
+import { ClearPause } from './ClearPause.tsx';
+import { useUnit } from '../shared/useRecord.ts';
+import { namePose, nameSide } from './poseWords.ts';
+
+/** A knee that is bent by less is straight or soft. */
+const LEAST_TOLD = 12;
+/** Numbers that are told of a hold at a glance. */
+const TOLD = ['stance-length', 'front-knee-bend', 'hand-height'];
+
+interface PlannedHoldsProps {
+  plan: SessionPlan | null;
+  isWorking: boolean;
+  personId: string;
+  sessions: readonly Session[];
+}
+
+/** What a session comes to: every hold in its order, what is left out, and how long it takes. */
+export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHoldsProps) {
+  const unit = useUnit();
+  if (plan === null) {
+    return isWorking ? (
+      <p className="quiet" role="status">
+        Working out the set-ups …
+      </p>
+    ) : (
+      <p>Choose a pose to begin with.</p>
+    );
+  }
+  const minutes = Math.ceil(calcSessionSeconds(plan.holds.map((each) => each.plan)) / 60);
+  return (
+    <>
+      {plan.changes.length > 0 && (
+        <ul className="told">
+          {plan.changes.map(({ change, reason }) => (
+            <li key={reason + change}>
+              <strong>{reason}:</strong> {change}
+            </li>
+          ))}
+        </ul>
+      )}
+      {plan.leftOut.length > 0 && (
+        <ul className="told left-out">
+          {plan.leftOut.map(({ pose, why, instead, isPaused }) => (
+            <li key={pose}>
+              <strong>{namePose(pose)} is left out.</strong> {why.join(' ')}
+              {instead === '' ? '' : ` Instead: ${instead}.`}
+              {isPaused && <ClearPause personId={personId} sessions={sessions} pose={pose} />}
+            </li>
+          ))}
+        </ul>
+      )}
+      {plan.holds.length > 0 && (
+        <>
+          <p role="status">
+            {plan.holds.length} holds, about {minutes} minutes with the setting up.
+          </p>
+          <table className="holds">
+            <caption className="sr-only">Holds in their order</caption>
+            <thead>
+              <tr>
+                <th scope="col">Pose</th>
+                <th scope="col">Side</th>
+                <th scope="col">Breaths</th>
+                <th scope="col">Set</th>
+              </tr>
+            </thead>
+            <tbody>
+              {plan.holds.map(({ plan: hold, setUp }, i) => (
+                <tr key={hold.id}>
+                  <th scope="row">
+                    {plan.holds[i - 1]?.plan.pose === hold.pose ? (
+                      <span className="quiet">and</span>
+                    ) : (
+                      namePose(hold.pose)
+                    )}
+                  </th>
+                  <td>{nameSide(hold.pose, hold.side)}</td>
+                  <td>
+                    {hold.breaths}
+                    {hold.rounds > 1 ? ` × ${String(hold.rounds)}` : ''}
+                  </td>
+                  <td>
+                    {listRecipe(setUp, unit)
+                      .filter(({ setting }) => TOLD.includes(setting.id) && setting.value > LEAST_TOLD)
+                      .map(({ setting, value }) => `${setting.id.replaceAll('-', ' ')} ${value}`)
+                      .join(', ')}
+                    {hold.why.length > 0 && <span className="quiet"> {hold.why.join('; ')}</span>}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      {plan.harder.map(({ pose, side, why }) => (
+        <p key={pose} className="quiet">
+          {namePose(pose)}: {side} is the harder side, {why}.
+        </p>
+      ))}
+    </>
+  );
+}

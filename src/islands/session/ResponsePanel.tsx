@@ -1,0 +1,135 @@
+import { useState } from 'react';
+import { findCautionKind } from '../../core/cautions/catalogue.ts';
+import type { PersonRecord } from '../../core/person/person.ts';
+import { LYING_POSES } from '../../core/poses/lying/index.ts';
+import { planInPlace } from '../../core/sessions/planInPlace.ts';
+import type { LoggedHold } from '../../core/sessions/readSession.ts';
+import type { Response } from '../../core/sessions/respond.ts';
+import type { NewEntry, Session } from '../../core/sessions/session.ts';
+import { changePerson } from '../../data/people.ts';
+import { insertHold } from '../../data/sessions.ts';
+import { planInWorker } from '../../workers/setUpClient.ts';
+
+interface ResponsePanelProps {
+  record: PersonRecord;
+  session: Session;
+  hold: LoggedHold;
+  holds: readonly LoggedHold[];
+  response: Response;
+  onPass: (entries: readonly NewEntry[], inPlace?: string) => void;
+  onNote: (entries: readonly NewEntry[]) => void;
+}
+
+/** What to do at once with what was just noted. */
+export function ResponsePanel(props: ResponsePanelProps) {
+  const { record, session, hold, holds, response, onPass, onNote } = props;
+  const [told, setTold] = useState('');
+  const { plan, notes } = hold;
+  if (response.kind === 'ease') {
+    return (
+      <p className="notice" role="status">
+        <strong>{response.words}</strong> {response.facts.join('; ')}.
+      </p>
+    );
+  }
+  const isUrgent = ['emergency', 'same-day'].includes(
+    findCautionKind(notes.sign ?? '')?.tier ?? '',
+  );
+  /** The other holds of this pose that were still to come are not held today. */
+  const stop = (): NewEntry[] => [
+    { kind: 'note', hold: plan.id, change: { outcome: 'ended-early' } },
+    ...holds
+      .filter((each) => each.plan.pose === plan.pose && each.at === null && each !== hold)
+      .map((each): NewEntry => {
+        const note = response.facts.join('; ');
+        return { kind: 'note', hold: each.plan.id, change: { outcome: 'skipped', note } };
+      }),
+  ];
+  const end = async (): Promise<void> => {
+    const { sign } = notes;
+    if (isUrgent && sign !== null) await standInRecord(record, sign);
+    onNote([
+      ...stop(),
+      { kind: 'end', why: isUrgent ? 'emergency' : 'ended-early', note: response.words },
+    ]);
+  };
+  const swap = async (pose: string): Promise<void> => {
+    const now = new Date().toISOString();
+    const key = JSON.stringify(['in place', session.id, record, pose, plan.side]);
+    const planned = await planInWorker(key, record, pose, plan.side, {});
+    if (!planned.ok || planned.value.status === 'failed') {
+      const problems = planned.ok ? planned.value.problems : planned.problems;
+      setTold(problems.map((each) => each.message).join(' '));
+      return;
+    }
+    const pair = planInPlace(plan, planned.value, record.person.experience, now);
+    await insertHold(record.person.id, session.id, plan.id, pair);
+    const [own, ...others] = stop();
+    const swapped: NewEntry = {
+      kind: 'note',
+      hold: plan.id,
+      change: { outcome: 'swapped', swappedFor: pose },
+    };
+    onPass([own!, swapped, ...others], pair.plan.id);
+  };
+  const lying = LYING_POSES.filter(({ swapFor }) => swapFor.includes(plan.pose));
+  return (
+    <div className="stop-panel response" role="alert">
+      <h2>{response.words}</h2>
+      <p>
+        {response.facts.join('; ')}.
+        {response.instead === '' ? '' : ` Instead: ${response.instead}.`}
+      </p>
+      {told !== '' && <p>{told}</p>}
+      <div className="button-row">
+        {isUrgent ? (
+          <button type="button" className="button" onClick={() => void end()}>
+            End the session
+          </button>
+        ) : (
+          <>
+            <button
+              type="button"
+              className="button"
+              onClick={() => {
+                onPass(stop());
+              }}
+            >
+              Leave this pose
+            </button>
+            {lying.map(({ id, name }) => (
+              <button key={id} type="button" className="button plain" onClick={() => void swap(id)}>
+                {name} instead
+              </button>
+            ))}
+            <button type="button" className="button plain" onClick={() => void end()}>
+              End the session
+            </button>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** A sign that needs help today stands in the record, and holds every set-up back until it is cleared. */
+async function standInRecord({ person }: PersonRecord, sign: string): Promise<void> {
+  await changePerson(person.id, ({ cautions }) =>
+    cautions.some(({ id, clearedBy }) => id === sign && clearedBy === null)
+      ? {}
+      : {
+          cautions: [
+            ...cautions.filter(({ id }) => id !== sign),
+            {
+              id: sign,
+              side: null,
+              since: new Date().toISOString().slice(0, 10),
+              severity: 'stop',
+              clearedBy: null,
+              clearedAt: null,
+              note: 'in a session',
+            },
+          ],
+        },
+  );
+}

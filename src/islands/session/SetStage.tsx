@@ -1,0 +1,62 @@
+import { useMemo } from 'react';
+import { drawSheet } from '../../core/drawing/sheet.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { withLevel } from '../../core/poses/level.ts';
+import type { PlannedHold } from '../../core/sessions/session.ts';
+import { listProps } from '../../core/setup/fetch.ts';
+import { listRecipe } from '../../core/setup/recipe.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { SheetDrawing } from '../shared/SheetDrawing.tsx';
+import { useUnit } from '../shared/useRecord.ts';
+
+/** Height of a label on the small drawing, mm of paper. */
+const LABEL = 8;
+/** So many numbers are read from across the room; the rest stands below them. */
+const MOST_LARGE = 6;
+
+/** The numbers that a teacher sets, large, beside the small drawing. */
+export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | null }) {
+  const unit = useUnit();
+  const pose = findPose(plan.pose);
+  const drawing = useMemo(
+    () =>
+      pose === null || setUp === null
+        ? null
+        : drawSheet(withLevel(pose, plan.level), setUp, { unit, labelMm: LABEL }),
+    [pose, setUp, plan.level, unit],
+  );
+  const lines = listRecipe(plan, unit);
+  const props = setUp === null ? [] : listProps(setUp);
+  return (
+    <div className="run-set">
+      {drawing !== null && <SheetDrawing drawing={drawing} className="sheet" />}
+      <div>
+        <dl className="large-numbers">
+          {lines.slice(0, MOST_LARGE).map(({ setting, words, value }) => (
+            <div key={setting.id}>
+              <dd>{value}</dd>
+              <dt>{sayWithout(words, value)}</dt>
+            </div>
+          ))}
+        </dl>
+        {lines.length > MOST_LARGE && (
+          <ul className="run-lines">
+            {lines.slice(MOST_LARGE).map(({ setting, words }) => (
+              <li key={setting.id}>{words}</li>
+            ))}
+          </ul>
+        )}
+        {props.length > 0 && (
+          <p className="run-words">
+            <strong>Fetch first:</strong> {props.join(', ')}
+          </p>
+        )}
+        {plan.why.length > 0 && <p className="run-words">{plan.why.join('; ')}</p>}
+      </div>
+    </div>
+  );
+}
+
+/** A line of the recipe without its number, which stands above it. */
+const sayWithout = (words: string, value: string): string =>
+  words.replace(value, '').replace(/\s+/g, ' ').trim();

@@ -1,0 +1,43 @@
+import { CAUTION_KINDS, findCautionKind } from '../../core/cautions/catalogue.ts';
+import type { Clearance } from '../../core/sessions/readSession.ts';
+import type { HoldNotes } from '../../core/sessions/session.ts';
+
+interface SignNoteProps {
+  notes: HoldNotes;
+  cleared: Clearance | null;
+  onChange: (change: Partial<HoldNotes>) => void;
+}
+
+/** Signs that may be told or seen while a pose is held. */
+const IN_SESSION = ['sharp-joint-pain', 'tingling', 'knee-gives-way', 'night-pain'];
+const SIGNS = CAUTION_KINDS.filter(
+  ({ id, tier }) => tier === 'emergency' || tier === 'same-day' || IN_SESSION.includes(id),
+);
+
+/** A stop sign that was told or seen. */
+export function SignNote({ notes, cleared, onChange }: SignNoteProps) {
+  const name = notes.sign === null ? null : (findCautionKind(notes.sign)?.name ?? notes.sign);
+  return (
+    <details open={notes.sign !== null}>
+      <summary className="stop-word">
+        {name === null ? 'A stop sign' : `Stop sign: ${name}`}
+        {cleared === null ? '' : `, cleared by ${cleared.by}`}
+      </summary>
+      <div className="word-choices">
+        {SIGNS.map((kind) => (
+          <button
+            key={kind.id}
+            type="button"
+            className="word-toggle"
+            aria-pressed={notes.sign === kind.id}
+            onClick={() => {
+              onChange({ sign: notes.sign === kind.id ? null : kind.id });
+            }}
+          >
+            {kind.name.toLowerCase()}
+          </button>
+        ))}
+      </div>
+    </details>
+  );
+}

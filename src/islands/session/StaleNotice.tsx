@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import type { PersonRecord } from '../../core/person/person.ts';
+import type { SessionState } from '../../core/sessions/readSession.ts';
+import { findStaleHolds } from '../../core/sessions/staleHolds.ts';
+import type { Session } from '../../core/sessions/session.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { replaceHolds } from '../../data/sessions.ts';
+import { planSessionInWorker } from '../../workers/setUpClient.ts';
+import { writeDate } from '../shared/words.ts';
+
+interface StaleNoticeProps {
+  record: PersonRecord;
+  sessions: readonly Session[];
+  session: Session;
+  state: SessionState;
+  /** undefined while they are looked up. */
+  frozen: ReadonlyMap<string, SetUp> | undefined;
+}
+
+/** Says when the set-ups still to come are old, and offers to make them anew. */
+export function StaleNotice({ record, sessions, session, state, frozen }: StaleNoticeProps) {
+  const [isWorking, setIsWorking] = useState(false);
+  const [told, setTold] = useState('');
+  if (frozen === undefined || session.heldAt !== null) return null;
+  const stale = findStaleHolds(record, state, frozen, new Date().toISOString());
+  if (stale.length === 0) return told === '' ? null : <p role="status">{told}</p>;
+  const renew = async (): Promise<void> => {
+    setIsWorking(true);
+    const poses = stale.map(({ pose, level }) => ({ pose, level }));
+    const asked = { poses, order: 'equal', breaths: null, rounds: 1 } as const;
+    const others = sessions.filter((each) => each.id !== session.id);
+    const result = await planSessionInWorker(record, others, session.today, asked);
+    if (result.ok) {
+      const fresh = stale.flatMap((old) => {
+        const found = result.value.holds.find(
+          ({ plan }) => plan.pose === old.pose && plan.side === old.side,
+        );
+        if (found === undefined) return [];
+        const { id, breaths, rounds } = old;
+        return [{ ...found, plan: { ...found.plan, id, breaths, rounds } }];
+      });
+      await replaceHolds(record.person.id, session.id, fresh);
+      setTold(
+        fresh.length === stale.length
+          ? 'The set-ups still to come were made anew.'
+          : 'Some poses cannot be set up any more: their old numbers stay, with their date.',
+      );
+    } else {
+      setTold(result.problems.map((each) => each.message).join(' '));
+    }
+    setIsWorking(false);
+  };
+  return (
+    <p className="notice" role="status">
+      {told === ''
+        ? `These set-ups were made on ${writeDate(stale[0]!.madeAt)}; measures or days have passed since.`
+        : told}{' '}
+      <button
+        type="button"
+        className="word-button"
+        disabled={isWorking}
+        onClick={() => void renew()}
+      >
+        {isWorking ? 'making them anew …' : 'make them anew'}
+      </button>
+    </p>
+  );
+}

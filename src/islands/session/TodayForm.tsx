@@ -1,0 +1,192 @@
+import { CAUTION_KINDS } from '../../core/cautions/catalogue.ts';
+import type { Today } from '../../core/sessions/today.ts';
+
+interface TodayFormProps {
+  today: Omit<Today, 'askedAt'>;
+  /** Pain was noted last time, so that next morning is asked about. */
+  hadPain: boolean;
+  onChange: (change: Partial<Today>) => void;
+}
+
+const SORE = CAUTION_KINDS.filter(
+  ({ id, tier }) => tier === 'adapt' && id !== 'guardian-needed' && id !== 'over-mobile',
+);
+const SIGNS = CAUTION_KINDS.filter(({ tier }) => tier !== 'adapt' && tier !== 'send-on');
+const SENT_ON = ['sharp-joint-pain', 'night-pain', 'tingling', 'knee-gives-way', 'pain-after-fall'];
+const NEW_SIGNS = [...SIGNS, ...CAUTION_KINDS.filter(({ id }) => SENT_ON.includes(id))];
+
+/** What about today? Every answer may be left out. */
+export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
+  return (
+    <div className="today">
+      <Choice
+        legend="Rested"
+        name="rested"
+        value={today.rested}
+        options={[
+          ['well', 'well'],
+          ['so-so', 'so-so'],
+          ['poorly', 'poorly'],
+        ]}
+        onChange={(rested) => {
+          onChange({ rested });
+        }}
+      />
+      <Choice
+        legend="Right now"
+        name="state"
+        value={today.state}
+        options={[
+          ['warm', 'warmed up'],
+          ['cold', 'cold'],
+        ]}
+        onChange={(state) => {
+          onChange({ state });
+        }}
+      />
+      {hadPain && (
+        <Choice
+          legend="Last time’s pain next morning"
+          name="morning"
+          value={today.painNextMorning === null ? null : today.painNextMorning ? 'there' : 'gone'}
+          options={[
+            ['gone', 'gone'],
+            ['there', 'still there'],
+          ]}
+          onChange={(value) => {
+            onChange({ painNextMorning: value === 'there' });
+          }}
+        />
+      )}
+      <fieldset>
+        <legend>Sore today</legend>
+        <div className="word-choices">
+          {SORE.map((kind) => (
+            <Sore
+              key={kind.id}
+              id={kind.id}
+              name={kind.name}
+              sided={kind.sided}
+              today={today}
+              onChange={onChange}
+            />
+          ))}
+        </div>
+      </fieldset>
+      <label className="check">
+        <input
+          type="checkbox"
+          checked={today.isInjured}
+          onChange={(event) => {
+            onChange({ isInjured: event.target.checked });
+          }}
+        />
+        <span>hurt or operated on since last time</span>
+      </label>
+      <label className="field">
+        <span>Anything new</span>
+        <input
+          value={today.news}
+          onChange={(event) => {
+            onChange({ news: event.target.value });
+          }}
+        />
+      </label>
+      <details>
+        <summary>A stop sign today</summary>
+        <div className="word-choices">
+          {NEW_SIGNS.map((kind) => (
+            <Sore
+              key={kind.id}
+              id={kind.id}
+              name={kind.name}
+              sided={kind.sided}
+              today={today}
+              onChange={onChange}
+            />
+          ))}
+        </div>
+      </details>
+    </div>
+  );
+}
+
+interface ChoiceProps<Value extends string> {
+  legend: string;
+  name: string;
+  value: Value | null;
+  options: readonly (readonly [Value, string])[];
+  onChange: (value: Value) => void;
+}
+
+function Choice<Value extends string>({
+  legend,
+  name,
+  value,
+  options,
+  onChange,
+}: ChoiceProps<Value>) {
+  return (
+    <fieldset>
+      <legend>{legend}</legend>
+      <div className="word-choices">
+        {options.map(([id, words]) => (
+          <label key={id} className="word-choice">
+            <input
+              type="radio"
+              name={name}
+              checked={value === id}
+              onChange={() => {
+                onChange(id);
+              }}
+            />
+            <span>{words}</span>
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+interface SoreProps {
+  id: string;
+  name: string;
+  sided: boolean;
+  today: Omit<Today, 'askedAt'>;
+  onChange: (change: Partial<Today>) => void;
+}
+
+/** One thing that is sore, and on which side. */
+function Sore({ id, name, sided, today, onChange }: SoreProps) {
+  const entry = today.sore.find((each) => each.id === id);
+  const others = today.sore.filter((each) => each.id !== id);
+  return (
+    <>
+      <label className="word-choice">
+        <input
+          type="checkbox"
+          checked={entry !== undefined}
+          onChange={(event) => {
+            onChange({ sore: event.target.checked ? [...others, { id, side: null }] : others });
+          }}
+        />
+        <span>{name.toLowerCase()}</span>
+      </label>
+      {entry !== undefined && sided && (
+        <select
+          aria-label={`${name}, side`}
+          value={entry.side ?? ''}
+          onChange={(event) => {
+            const { value } = event.target;
+            const side = value === 'left' || value === 'right' ? value : null;
+            onChange({ sore: [...others, { id, side }] });
+          }}
+        >
+          <option value="">both sides</option>
+          <option value="left">left</option>
+          <option value="right">right</option>
+        </select>
+      )}
+    </>
+  );
+}

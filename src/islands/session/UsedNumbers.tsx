@@ -1,0 +1,120 @@
+import type { AsFound } from '../../core/rules/houseRules.ts';
+import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
+import { NOT_MOVED } from '../../core/setup/planMoved.ts';
+import { writeValue } from '../shared/words.ts';
+import { HELD } from '../shared/pedal.ts';
+import { useUnit } from '../shared/useRecord.ts';
+
+interface UsedNumbersProps {
+  plan: PlannedHold;
+  notes: HoldNotes;
+  onChange: (change: Partial<HoldNotes>) => void;
+}
+
+interface UsedRow {
+  readonly name: string;
+  readonly unit: 'cm' | 'deg' | 's';
+  readonly value: number;
+  readonly by: number;
+  readonly put: (value: number) => void;
+}
+
+/** What was really used and held, from the plan on, by half centimetres, degrees and breaths. */
+export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
+  const unit = useUnit();
+  const used = notes.used ?? plan.moved ?? NOT_MOVED;
+  const hold = (change: Partial<AsFound>): void => {
+    onChange({ used: { ...used, ...change }, toSpareDeg: null, isAtBound: false });
+  };
+  const rows: UsedRow[] = plan.settings.flatMap(({ id, value, unit: own }): UsedRow[] => {
+    const held = HELD[id];
+    if (held === undefined) return [];
+    const { key, by } = held;
+    const now = used[key] ?? value;
+    return [
+      {
+        name: id.replaceAll('-', ' '),
+        unit: own,
+        value: now,
+        by,
+        put: (next) => {
+          hold({ [key]: next });
+        },
+      },
+    ];
+  });
+  if (plan.depth !== null) {
+    const now = used.depth ?? plan.depth;
+    const put = (next: number): void => {
+      hold({ depth: next });
+    };
+    rows.unshift({ name: 'depth', unit: 'deg', value: now, by: 1, put });
+  }
+  const breaths = notes.breaths ?? plan.breaths;
+  const rounds = notes.rounds ?? plan.rounds;
+  return (
+    <table className="used">
+      <caption className="sr-only">What was really used</caption>
+      <tbody>
+        {rows.map((row) => (
+          <Row key={row.name} row={row} written={writeValue(row.value, row.unit, unit)} />
+        ))}
+        <Row
+          row={{
+            name: 'breaths',
+            unit: 's',
+            value: breaths,
+            by: 1,
+            put: (value) => {
+              onChange({ breaths: Math.max(0, value) });
+            },
+          }}
+          written={String(breaths)}
+        />
+        <Row
+          row={{
+            name: 'rounds',
+            unit: 's',
+            value: rounds,
+            by: 1,
+            put: (value) => {
+              onChange({ rounds: Math.max(0, value) });
+            },
+          }}
+          written={String(rounds)}
+        />
+      </tbody>
+    </table>
+  );
+}
+
+function Row({ row: { name, value, by, put }, written }: { row: UsedRow; written: string }) {
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>
+        <button
+          type="button"
+          aria-label={`${name}, less`}
+          onClick={() => {
+            put(value - by);
+          }}
+        >
+          −
+        </button>
+      </td>
+      <td className="used-value">{written}</td>
+      <td>
+        <button
+          type="button"
+          aria-label={`${name}, more`}
+          onClick={() => {
+            put(value + by);
+          }}
+        >
+          +
+        </button>
+      </td>
+    </tr>
+  );
+}
