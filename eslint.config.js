@@ -25,6 +25,7 @@ const CORE_ROOMS = [
   'solver',
   'setup',
   'sessions',
+  'progress',
   'drawing',
   'paper',
   'formats',

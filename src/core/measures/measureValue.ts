@@ -47,8 +47,21 @@ export function calcMeasureValue(
   const [sitting] = splitSittings(
     readings.filter((each) => each.measure === measure && each.side === side),
   );
-  const latest = sitting?.[0];
-  if (sitting === undefined || latest === undefined) return null;
+  return sitting === undefined ? null : calcSittingValue(sitting, measure, side, own);
+}
+
+/**
+ * The value of one sitting.
+ *
+ * @param sitting at least one reading, the newest first; see sittings.ts
+ */
+export function calcSittingValue(
+  sitting: readonly Reading[],
+  measure: MeasureId,
+  side: Side | null,
+  own: OwnWithin,
+): MeasureValue {
+  const latest = sitting[0]!;
   const sorted = sitting.map((each) => each.value).sort((a, b) => a - b);
   const { errorKind } = getProtocol(measure);
   const within = own[errorKind];

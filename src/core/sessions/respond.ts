@@ -3,6 +3,8 @@ import { findPose } from '../poses/catalogue/index.ts';
 import { saySwap } from '../poses/swaps.ts';
 import type { Hold } from './log.ts';
 import { judge, type VerdictKind } from './ladder.ts';
+import type { LoggedHold } from './readSession.ts';
+import type { NewEntry } from './session.ts';
 
 /** Kinds of pain as they are told, and the stop sign that some of them are. */
 export const PAIN_KINDS: readonly { readonly id: string; readonly sign: string | null }[] = [
@@ -52,3 +54,23 @@ export function respond(log: readonly Hold[], hold: Pick<Hold, 'pose' | 'side'>)
   const instead = advice !== undefined || pose === null || kind === 'ease' ? '' : saySwap(pose);
   return { kind, words: advice ?? WORDS[kind], facts, instead };
 }
+
+/**
+ * What is noted when a pose is stopped for today: this hold ended early, and the holds of
+ * the same pose that were still to come are passed over with the reason.
+ */
+export const stopPose = (
+  hold: LoggedHold,
+  holds: readonly LoggedHold[],
+  { facts }: Response,
+): readonly NewEntry[] => [
+  { kind: 'note', hold: hold.plan.id, change: { outcome: 'ended-early' } },
+  ...holds
+    .filter(
+      ({ plan, at }) => plan.pose === hold.plan.pose && at === null && plan.id !== hold.plan.id,
+    )
+    .map(({ plan }): NewEntry => {
+      const note = facts.join('; ');
+      return { kind: 'note', hold: plan.id, change: { outcome: 'skipped', note } };
+    }),
+];

@@ -1,5 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
+import { listAppointments } from '../../data/appointments.ts';
+import { listSessions } from '../../data/sessions.ts';
 import { listSetUps } from '../../data/setUps.ts';
 import { readPersonFile, writePersonFile, type PersonFile } from '../../core/formats/personFile.ts';
 import type { Problem } from '../../core/problems/problem.ts';
@@ -28,8 +30,8 @@ export function FilesView() {
       <section>
         <h2>Hand a person file out</h2>
         <p>
-          One file holds a person with every reading, in an open format. Nothing leaves this browser
-          unless you save a file.
+          One file holds a person with every reading, set-up and session, in an open format. Nothing
+          leaves this browser unless you save a file.
         </p>
         <ul className="plain-list">
           {here.map((each) => (
@@ -57,8 +59,12 @@ export function FilesView() {
 async function exportPerson(id: string): Promise<void> {
   const record = await loadRecord(id);
   if (record === null) return;
-  const setUps = await listSetUps(id);
-  saveFile(`${record.person.name}.json`, writePersonFile({ ...record, setUps }));
+  const kept = {
+    setUps: await listSetUps(id),
+    sessions: await listSessions(id),
+    appointments: await listAppointments(id),
+  };
+  saveFile(`${record.person.name}.json`, writePersonFile({ ...record, ...kept }));
 }
 
 interface Waiting {

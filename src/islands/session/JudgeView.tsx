@@ -11,7 +11,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
-import { namePose, nameSide } from './poseWords.ts';
+import { namePose, nameSide } from '../shared/poseWords.ts';
 
 interface JudgeViewProps {
   record: PersonRecord;

@@ -3,9 +3,8 @@ import { findPose } from '../../core/poses/catalogue/index.ts';
 import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
 import { POSE_ERRORS } from '../../core/sessions/errors.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
-import { respond } from '../../core/sessions/respond.ts';
+import type { Response } from '../../core/sessions/respond.ts';
 import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
-import { toHolds } from '../../core/sessions/toHolds.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { PainNote } from './PainNote.tsx';
 import { ResponsePanel } from './ResponsePanel.tsx';
@@ -14,10 +13,11 @@ import { UsedNumbers } from './UsedNumbers.tsx';
 
 interface LogStageProps {
   record: PersonRecord;
-  sessions: readonly Session[];
   session: Session;
   hold: LoggedHold;
   holds: readonly LoggedHold[];
+  /** What to do at once with what was noted; null = nothing. */
+  response: Response | null;
   onNote: (entries: readonly NewEntry[]) => void;
   /** Leaves this pose, with what has to be noted; `inPlace` is the hold that stands in for it. */
   onPass: (entries: readonly NewEntry[], inPlace?: string) => void;
@@ -25,12 +25,11 @@ interface LogStageProps {
 
 /** What was seen, in one tap each. Everything can be left out; each tap is stored at once. */
 export function LogStage(props: LogStageProps) {
-  const { record, sessions, session, hold, holds, onNote, onPass } = props;
+  const { record, session, hold, holds, response, onNote, onPass } = props;
   const { plan, notes } = hold;
   const change = (changed: Partial<HoldNotes>): void => {
     onNote([{ kind: 'note', hold: plan.id, change: changed }]);
   };
-  const response = hold.at === null ? null : respond(toHolds(sessions), plan);
   const levels = findPose(plan.pose)?.levels ?? [];
   return (
     <div className="run-log">

@@ -2,7 +2,7 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SessionAsked } from '../../core/sessions/planSession.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
-import { EVERY_POSE, namePose } from './poseWords.ts';
+import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
 
 interface PlanFormProps {
   asked: SessionAsked;

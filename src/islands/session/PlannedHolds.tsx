@@ -4,7 +4,7 @@ import { listRecipe } from '../../core/setup/recipe.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { ClearPause } from './ClearPause.tsx';
 import { useUnit } from '../shared/useRecord.ts';
-import { namePose, nameSide } from './poseWords.ts';
+import { namePose, nameSide } from '../shared/poseWords.ts';
 
 /** A knee that is bent by less is straight or soft. */
 const LEAST_TOLD = 12;
@@ -85,7 +85,9 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
                   </td>
                   <td>
                     {listRecipe(setUp, unit)
-                      .filter(({ setting }) => TOLD.includes(setting.id) && setting.value > LEAST_TOLD)
+                      .filter(
+                        ({ setting }) => TOLD.includes(setting.id) && setting.value > LEAST_TOLD,
+                      )
                       .map(({ setting, value }) => `${setting.id.replaceAll('-', ' ')} ${value}`)
                       .join(', ')}
                     {hold.why.length > 0 && <span className="quiet"> {hold.why.join('; ')}</span>}

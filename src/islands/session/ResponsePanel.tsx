@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { findCautionKind } from '../../core/cautions/catalogue.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { planInPlace } from '../../core/sessions/planInPlace.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
-import type { Response } from '../../core/sessions/respond.ts';
+import { stopPose, type Response } from '../../core/sessions/respond.ts';
 import type { NewEntry, Session } from '../../core/sessions/session.ts';
 import { changePerson } from '../../data/people.ts';
 import { insertHold } from '../../data/sessions.ts';
@@ -24,6 +24,11 @@ interface ResponsePanelProps {
 export function ResponsePanel(props: ResponsePanelProps) {
   const { record, session, hold, holds, response, onPass, onNote } = props;
   const [told, setTold] = useState('');
+  const panel = useRef<HTMLDivElement>(null);
+  // What to do now is seen at once, wherever the page was scrolled to.
+  useEffect(() => {
+    panel.current?.scrollIntoView({ block: 'nearest' });
+  }, [response.kind]);
   const { plan, notes } = hold;
   if (response.kind === 'ease') {
     return (
@@ -35,16 +40,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
   const isUrgent = ['emergency', 'same-day'].includes(
     findCautionKind(notes.sign ?? '')?.tier ?? '',
   );
-  /** The other holds of this pose that were still to come are not held today. */
-  const stop = (): NewEntry[] => [
-    { kind: 'note', hold: plan.id, change: { outcome: 'ended-early' } },
-    ...holds
-      .filter((each) => each.plan.pose === plan.pose && each.at === null && each !== hold)
-      .map((each): NewEntry => {
-        const note = response.facts.join('; ');
-        return { kind: 'note', hold: each.plan.id, change: { outcome: 'skipped', note } };
-      }),
-  ];
+  const stop = (): readonly NewEntry[] => stopPose(hold, holds, response);
   const end = async (): Promise<void> => {
     const { sign } = notes;
     if (isUrgent && sign !== null) await standInRecord(record, sign);
@@ -74,7 +70,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
   };
   const lying = LYING_POSES.filter(({ swapFor }) => swapFor.includes(plan.pose));
   return (
-    <div className="stop-panel response" role="alert">
+    <div className="stop-panel response" role="alert" ref={panel}>
       <h2>{response.words}</h2>
       <p>
         {response.facts.join('; ')}.

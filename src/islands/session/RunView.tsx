@@ -1,13 +1,15 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
 import type { PersonRecord } from '../../core/person/person.ts';
-import type { SessionState } from '../../core/sessions/readSession.ts';
+import { respond, stopPose } from '../../core/sessions/respond.ts';
+import { toHolds } from '../../core/sessions/toHolds.ts';
+import type { LoggedHold, SessionState } from '../../core/sessions/readSession.ts';
 import type { NewEntry, Position, Session } from '../../core/sessions/session.ts';
 import { addEntries, loadFrozen, moveTo } from '../../data/sessions.ts';
 import { BACK_KEYS, NEXT_KEYS, PRESS_KEYS } from '../shared/pedal.ts';
 import { BreatheStage } from './BreatheStage.tsx';
 import { LogStage } from './LogStage.tsx';
-import { namePose, nameSide } from './poseWords.ts';
+import { namePose, nameSide } from '../shared/poseWords.ts';
 import { SetStage } from './SetStage.tsx';
 import { StaleNotice } from './StaleNotice.tsx';
 import { useWakeLock } from './useWakeLock.ts';
@@ -20,6 +22,9 @@ interface RunViewProps {
   state: SessionState;
   onLeave: () => void;
 }
+
+/** A hold that was passed over because its pose was stopped is not come back to. */
+const isToCome = ({ notes }: LoggedHold): boolean => notes.outcome !== 'skipped';
 
 const STAGES = ['set', 'breathe', 'log'] as const;
 
@@ -41,6 +46,9 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   const at = Math.max(0, found);
   const current = state.holds[at];
 
+  const response =
+    current === undefined || current.at === null ? null : respond(toHolds(sessions), current.plan);
+
   const store = async (written: Promise<boolean>): Promise<void> => {
     try {
       setHasFailed(!(await written));
@@ -55,12 +63,21 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
     void store(moveTo(personId, session.id, to));
   };
   const after = (i: number): Position | null => {
-    const next = state.holds[i + 1];
+    const next = state.holds.slice(i + 1).find(isToCome);
     if (next === undefined) return null;
     return { hold: next.plan.id, stage: session.heldAt === null ? 'set' : 'log', breath: 0 };
   };
   const finish = (entries: readonly NewEntry[]): void => {
     note([...entries, { kind: 'end', why: 'finished', note: '' }]);
+  };
+  /** On to the next pose, or to the hold that stands in for this one. */
+  const pass = (entries: readonly NewEntry[], inPlace?: string): void => {
+    const rest = state.holds.slice(at + 1);
+    const onward =
+      inPlace ??
+      rest.find((each) => isToCome(each) && each.plan.pose !== current?.plan.pose)?.plan.id;
+    if (onward === undefined) finish(entries);
+    else note(entries, { hold: onward, stage: session.heldAt === null ? 'set' : 'log', breath: 0 });
   };
   const back = (): void => {
     const stage = STAGES.indexOf(position.stage);
@@ -78,6 +95,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
       go({ ...position, stage: 'breathe', breath: 0 });
     } else if (position.stage === 'breathe') {
       go({ ...position, stage: 'log' });
+    } else if (response !== null && response.kind !== 'ease') {
+      pass(stopPose(current, state.holds, response));
     } else {
       const isAsPlanned = current.at === null;
       const entry: NewEntry = {
@@ -189,17 +208,12 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         <LogStage
           key={plan.id}
           record={record}
-          sessions={sessions}
           session={session}
           hold={current}
           holds={state.holds}
+          response={response}
           onNote={note}
-          onPass={(entries, inPlace) => {
-            const rest = state.holds.slice(at + 1);
-            const onward = inPlace ?? rest.find((each) => each.plan.pose !== plan.pose)?.plan.id;
-            if (onward === undefined) finish(entries);
-            else note(entries, { hold: onward, stage: 'set', breath: 0 });
-          }}
+          onPass={pass}
         />
       )}
       <div className="run-row">
@@ -213,7 +227,9 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
               ? 'out of it, safely'
               : current.at === null
                 ? 'as planned, breath easy'
-                : 'noted, on'}
+                : response !== null && response.kind !== 'ease'
+                  ? 'leave this pose'
+                  : 'noted, on'}
         </NextButton>
       </div>
     </div>

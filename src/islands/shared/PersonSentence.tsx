@@ -2,7 +2,7 @@ import type { Person } from '../../core/person/person.ts';
 import { setUnit } from '../../data/settings.ts';
 import { useUnit } from './useRecord.ts';
 
-type Place = 'person' | 'measure' | 'set-up' | 'session' | 'over-time';
+type Place = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
 
 const PLACES: readonly { readonly place: Place; readonly words: string }[] = [
   { place: 'person', words: 'what to mind' },
@@ -10,6 +10,7 @@ const PLACES: readonly { readonly place: Place; readonly words: string }[] = [
   { place: 'set-up', words: 'how to set up' },
   { place: 'session', words: 'on the mat' },
   { place: 'over-time', words: 'over time' },
+  { place: 'record', words: 'the record' },
 ];
 
 /** The way through one person's record, as a sentence. */

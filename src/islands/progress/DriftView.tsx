@@ -1,0 +1,90 @@
+import { useMemo, useState } from 'react';
+import { listDrifts, type Drift, type DriftPoint } from '../../core/progress/drift.ts';
+import type { Session } from '../../core/sessions/session.ts';
+import { namePose, nameSide } from '../shared/poseWords.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate, writeValue } from '../shared/words.ts';
+import { LineChart, type ChartLine } from './LineChart.tsx';
+
+const keyOf = ({ pose, side }: Drift): string => `${pose} ${side}`;
+
+const toPoints = (points: readonly DriftPoint[], key: 'stanceCm' | 'handCm') =>
+  points.flatMap((each) => {
+    const value = each[key];
+    return value === null ? [] : [{ x: Date.parse(each.at), y: value }];
+  });
+
+/** How the set-up of one pose has moved over the sessions: stance, hand, depth and level. */
+export function DriftView({ sessions }: { sessions: readonly Session[] }) {
+  const unit = useUnit();
+  const [key, setKey] = useState<string | null>(null);
+  const drifts = useMemo(() => listDrifts(sessions), [sessions]);
+  const drift = drifts.find((each) => keyOf(each) === key) ?? drifts[0] ?? null;
+  const lines = useMemo((): ChartLine[] => {
+    if (drift === null) return [];
+    const stance = toPoints(drift.points, 'stanceCm');
+    const hand = toPoints(drift.points, 'handCm');
+    return [
+      ...(stance.length > 0 ? [{ name: 'stance length', points: stance }] : []),
+      ...(hand.length > 0 ? [{ name: 'hand height', points: hand, isSecond: true }] : []),
+    ];
+  }, [drift]);
+  if (drift === null) return null;
+  const label = `Set-ups of ${namePose(drift.pose)}, ${nameSide(drift.pose, drift.side)}, over ${String(drift.points.length)} sessions`;
+  const write = (value: number | null, own: 'cm' | 'deg'): string =>
+    value === null ? '' : writeValue(value, own, unit);
+  return (
+    <section>
+      <h2>Set-ups over the sessions</h2>
+      <label className="field">
+        <span>Pose and side</span>
+        <select
+          value={keyOf(drift)}
+          onChange={(event) => {
+            setKey(event.target.value);
+          }}
+        >
+          {drifts.map((each) => (
+            <option key={keyOf(each)} value={keyOf(each)}>
+              {namePose(each.pose)}, {nameSide(each.pose, each.side)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {lines.length > 0 && (
+        <>
+          <LineChart lines={lines} bands={NO_BANDS} marks={NO_MARKS} unit=" cm" label={label} />
+          <p className="quiet">Circles: stance length; squares, dashed: height of the hand.</p>
+        </>
+      )}
+      <div className="table-scroll">
+        <table className="holds">
+          <caption className="sr-only">{label}</caption>
+          <thead>
+            <tr>
+              <th scope="col">Session</th>
+              <th scope="col">Stance length</th>
+              <th scope="col">Hand height</th>
+              <th scope="col">Depth</th>
+              <th scope="col">Level</th>
+            </tr>
+          </thead>
+          <tbody>
+            {drift.points.map(({ at, stanceCm, handCm, depth, level }) => (
+              <tr key={at}>
+                <th scope="row">{writeDate(at)}</th>
+                <td>{write(stanceCm, 'cm')}</td>
+                <td>{write(handCm, 'cm')}</td>
+                <td>{write(depth, 'deg')}</td>
+                <td>{level?.replaceAll('-', ' ') ?? 'as usual'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+const NO_BANDS: readonly never[] = [];
+const NO_MARKS: readonly never[] = [];

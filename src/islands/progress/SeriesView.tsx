@@ -1,0 +1,153 @@
+import { useMemo } from 'react';
+import { getProtocol } from '../../core/measures/protocols/index.ts';
+import { calcSmallestRealChange } from '../../core/measures/readingErrors.ts';
+import { findChange, nameSeries, sayChange, writeDifference } from '../../core/progress/change.ts';
+import type { Series } from '../../core/progress/series.ts';
+import { calcTrend, LEAST_POINTS } from '../../core/progress/trend.ts';
+import type { Session } from '../../core/sessions/session.ts';
+import { findSessionTime } from '../../core/sessions/toHolds.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeDate, writeValue } from '../shared/words.ts';
+import { LineChart, type ChartBand, type ChartLine } from './LineChart.tsx';
+
+interface SeriesViewProps {
+  series: Series;
+  /** The other side; null = there is none. */
+  other: Series | null;
+  all: readonly Series[];
+  sessions: readonly Session[];
+  onChoose: (key: string) => void;
+}
+
+const MS_PER_DAY = 86_400_000;
+const UNIT_WORDS = { deg: '°', cm: ' cm', s: ' s' } as const;
+const STEPS = 24;
+
+const toLine = ({ side, values }: Series, isSecond: boolean): ChartLine => ({
+  name: side ?? 'value',
+  isSecond,
+  points: values.map(({ takenAt, value, error }) => ({ x: Date.parse(takenAt), y: value, error })),
+});
+
+/** Where the latest value would have to lie to be more than measuring error, and the trend with its band. */
+function findBands({ values }: Series): ChartBand[] {
+  const [first] = values;
+  const latest = values.at(-1);
+  if (first === undefined || latest === undefined || values.length < 2) return [];
+  const [from, to] = [Date.parse(first.takenAt), Date.parse(latest.takenAt)];
+  const mdc = calcSmallestRealChange(first.error, latest.error);
+  const edge = (x: number) => ({ x, low: first.value - mdc, high: first.value + mdc });
+  const noise: ChartBand = { name: '', kind: 'noise', points: [edge(from), edge(to)] };
+  const trend = calcTrend(
+    values.map(({ takenAt, value }) => [(Date.parse(takenAt) - from) / MS_PER_DAY, value] as const),
+  );
+  if (trend === null) return [noise];
+  const points = Array.from({ length: STEPS + 1 }, (_, i) => {
+    const day = ((to - from) / MS_PER_DAY) * (i / STEPS);
+    const y = trend.intercept + trend.slope * day;
+    const half = trend.calcHalfWidth(day);
+    return { x: from + day * MS_PER_DAY, low: y - half, high: y + half };
+  });
+  return [noise, { name: '', kind: 'trend', points }];
+}
+
+/** One measure over time, drawn and as a table. */
+export function SeriesView({ series, other, all, sessions, onChoose }: SeriesViewProps) {
+  const unit = useUnit();
+  const { unit: own } = getProtocol(series.measure);
+  const change = findChange(series);
+  const lines = useMemo(
+    () => [toLine(series, false), ...(other === null ? [] : [toLine(other, true)])],
+    [series, other],
+  );
+  const bands = useMemo(() => findBands(series), [series]);
+  const marks = useMemo(
+    () => sessions.map((each) => Date.parse(findSessionTime(each))),
+    [sessions],
+  );
+  const sentence =
+    change === null
+      ? `${nameSeries(series)}: one date so far.`
+      : sayChange(series, change, writeDate(change.first.takenAt));
+  const hasTrend = series.values.length >= LEAST_POINTS;
+  return (
+    <>
+      <label className="field">
+        <span>Measure</span>
+        <select
+          value={series.key}
+          onChange={(event) => {
+            onChoose(event.target.value);
+          }}
+        >
+          {all.map((each) => (
+            <option key={each.key} value={each.key}>
+              {nameSeries(each)} ({each.values.length})
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="chart-sentence">
+        <strong>{sentence}</strong>
+      </p>
+      <LineChart
+        lines={lines}
+        bands={bands}
+        marks={marks}
+        unit={UNIT_WORDS[own]}
+        label={sentence}
+      />
+      <p className="quiet">
+        {other === null
+          ? 'Circles'
+          : `Circles: ${series.side ?? ''}; squares, dashed: ${other.side ?? ''}`}
+        , each with one standard error. Sand: what measuring error alone would show.
+        {hasTrend
+          ? ' Water: the line through all dates, 95 % sure.'
+          : ` A line through the dates needs ${String(LEAST_POINTS)} of them.`}{' '}
+        Strokes below: sessions.
+      </p>
+      <details>
+        <summary>As a table</summary>
+        <div className="table-scroll">
+          <table className="holds">
+            <caption className="sr-only">{nameSeries(series)}</caption>
+            <thead>
+              <tr>
+                <th scope="col">Date</th>
+                <th scope="col">Value</th>
+                <th scope="col">One standard error</th>
+                <th scope="col">Readings</th>
+                <th scope="col">Against the first</th>
+                <th scope="col">Smallest real change</th>
+              </tr>
+            </thead>
+            <tbody>
+              {series.values.map((each) => {
+                const first = series.values[0]!;
+                return (
+                  <tr key={each.takenAt}>
+                    <th scope="row">{writeDate(each.takenAt)}</th>
+                    <td>{writeValue(each.value, own, unit)}</td>
+                    <td>{writeValue(each.error, own, unit)}</td>
+                    <td>{each.readingIds.length}</td>
+                    <td>{each === first ? '' : writeDifference(each.value - first.value, own)}</td>
+                    <td>
+                      {each === first
+                        ? ''
+                        : writeValue(calcSmallestRealChange(first.error, each.error), own, unit)}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+        <p className="quiet">
+          Smallest real change = 1.96 × √(first error² + later error²). One claim a measure: the
+          latest date against the first.
+        </p>
+      </details>
+    </>
+  );
+}

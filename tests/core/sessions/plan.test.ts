@@ -1,0 +1,226 @@
+import { describe, expect, it } from 'vitest';
+import { liftPause } from '../../../src/core/sessions/liftPause.ts';
+import { judgeSession } from '../../../src/core/sessions/judgeSession.ts';
+import { planSession, type SessionAsked } from '../../../src/core/sessions/planSession.ts';
+import { findStaleHolds } from '../../../src/core/sessions/staleHolds.ts';
+import { readSession } from '../../../src/core/sessions/readSession.ts';
+import type { HoldNotes, Session, SessionEntry } from '../../../src/core/sessions/session.ts';
+import { calcSessionSeconds } from '../../../src/core/sessions/timing.ts';
+import { NOT_ASKED } from '../../../src/core/sessions/today.ts';
+import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
+import type { PersonRecord } from '../../../src/core/person/person.ts';
+import { recordOf, REFERENCE } from '../../support/people.ts';
+import { entryAt, plannedHold, plannedSession } from '../../support/sessions.ts';
+
+const RECORD = recordOf({ ...REFERENCE, 'knee-flexion': 140 });
+const NOW = '2026-11-02T10:00:00.000Z';
+const ASKED: SessionAsked = {
+  poses: [
+    { pose: 'warrior-one', level: null },
+    { pose: 'chair', level: null },
+  ],
+  order: 'harder-easier-harder',
+  breaths: null,
+  rounds: 1,
+};
+
+function plan(
+  sessions: readonly Session[] = [],
+  asked: Partial<SessionAsked> = {},
+  record = RECORD,
+) {
+  const planned = planSession(record, sessions, null, { ...ASKED, ...asked }, NOW);
+  if (!planned.ok) throw new Error('not planned');
+  return planned.value;
+}
+
+/** A session that was held as it was planned, with one note a hold. */
+function held(day: string, sessions: readonly Session[], change: Partial<HoldNotes>): Session {
+  const holds = plan(sessions).holds.map((each) => each.plan);
+  const entries = holds.map(({ id }, i): SessionEntry =>
+    entryAt(day, i + 1, {
+      kind: 'note',
+      hold: id,
+      change: { outcome: 'done', ...change },
+    } as const),
+  );
+  return plannedSession(day, holds, entries);
+}
+
+function judged(sessions: readonly Session[], session: Session, record: PersonRecord = RECORD) {
+  const result = judgeSession(record, sessions, session, NOW);
+  if (!result.ok) throw new Error('not judged');
+  return result.value;
+}
+
+describe('a planned session', () => {
+  it('holds every pose on both sides, but one whose sides are alike only once', () => {
+    expect(plan().holds.map(({ plan: { pose, side } }) => `${pose} ${side}`)).toEqual([
+      'warrior-one right',
+      'warrior-one left',
+      'chair right',
+    ]);
+  });
+
+  it('freezes the numbers of the set-up of that day', () => {
+    const [first] = plan().holds;
+    const setUp = planSetUp(RECORD, 'warrior-one', 'right');
+    expect(setUp.ok && setUp.value.settings.map(({ id, value }) => [id, value])).toEqual(
+      first!.plan.settings.map(({ id, value }) => [id, value]),
+    );
+    expect(first!.plan.madeAt).toBe(NOW);
+  });
+
+  it('adds up its time by hand: 75 s for a first side, 30 s for the other, 5 s a breath', () => {
+    const holds = [
+      plannedHold('1', { breaths: 6 }),
+      plannedHold('2', { side: 'left', breaths: 6 }),
+      plannedHold('3', { pose: 'chair', breaths: 4, rounds: 2 }),
+    ];
+    expect(calcSessionSeconds(holds)).toBe(75 + 30 + 30 + 30 + 75 + 40);
+    expect(calcSessionSeconds(holds, 10)).toBe(75 + 60 + 30 + 60 + 75 + 80);
+  });
+
+  it('leaves out what cannot be set up, and says why and what instead', () => {
+    const { leftOut, holds } = plan([], {}, { ...RECORD, readings: [] });
+    expect(holds).toEqual([]);
+    expect(leftOut.map(({ pose }) => pose)).toEqual(['warrior-one', 'chair']);
+    expect(leftOut[0]!.why.join(' ')).toContain('not measured yet');
+    expect(leftOut[0]!.instead).not.toBe('');
+  });
+
+  it('takes what is sore today into its set-ups, with the reason', () => {
+    const today = {
+      ...NOT_ASKED,
+      askedAt: NOW,
+      sore: [{ id: 'knee-pain', side: 'right' }],
+    } as const;
+    const adapted = planSession(RECORD, [], today, ASKED, NOW);
+    if (!adapted.ok) throw new Error('not planned');
+    const bend = (holds: typeof adapted.value.holds) =>
+      holds[0]!.plan.settings.find(({ id }) => id === 'front-knee-bend')!.value;
+    expect(bend(adapted.value.holds)).toBeLessThan(bend(plan().holds));
+    expect(adapted.value.changes[0]!.reason).toBe('Sore knee, today');
+    const signed = { ...today, sore: [{ id: 'tingling', side: null }] };
+    const stopped = planSession(RECORD, [], signed, ASKED, NOW);
+    expect(stopped.ok && stopped.value.holds).toEqual([]);
+  });
+
+  it('keeps more to spare for someone tired, and takes no step further that day', () => {
+    const today = { ...NOT_ASKED, askedAt: NOW, rested: 'poorly' } as const;
+    const tired = planSession(RECORD, [], today, ASKED, NOW);
+    if (!tired.ok) throw new Error('not planned');
+    for (const { setUp } of tired.value.holds) {
+      const least = Math.min(...setUp.joints.map((each) => each.toSpareDeg ?? Infinity));
+      expect(least).toBeGreaterThan(5.9);
+    }
+  });
+});
+
+describe('from one session to the next', () => {
+  const first = held('2026-10-01', [], { breath: 'easy' });
+  const second = held('2026-10-08', [first], { breath: 'easy' });
+
+  it('goes one step further after two clean ones, and the next plan holds it', () => {
+    const verdict = judged([first, second], second).find(
+      ({ pose, side }) => pose === 'warrior-one' && side === 'right',
+    )!;
+    expect(verdict.verdict.kind).toBe('go-on');
+    const { further } = verdict;
+    const decision = {
+      pose: 'warrior-one',
+      side: 'right',
+      verdict: verdict.verdict,
+      changes: further!.changes,
+      choice: 'accepted',
+      kind: 'go-on',
+      held: further!.held,
+      reason: '',
+    } as const;
+    const decided = {
+      ...second,
+      entries: [
+        ...second.entries,
+        entryAt('2026-10-08', 40, { kind: 'decide', decision } as const),
+      ],
+    };
+    const next = plan([first, decided]);
+    const [right, left] = next.holds;
+    expect(right!.plan.depth).toBeCloseTo(second.holds[0]!.depth! + 10, 0);
+    expect(right!.plan.why).toEqual(['one step further, as decided']);
+    expect(left!.plan.depth).toBeCloseTo(second.holds[1]!.depth!, 1);
+    // Not on a bad day.
+    const today = { ...NOT_ASKED, askedAt: NOW, rested: 'poorly' } as const;
+    const tired = planSession(RECORD, [first, decided], today, ASKED, NOW);
+    expect(tired.ok && tired.value.holds[0]!.plan.depth).toBeLessThan(right!.plan.depth! - 5);
+  });
+
+  it('judges one step easier from what was really used', () => {
+    const sore = held('2026-10-15', [first, second], {
+      pain: { score: 2, place: 'left knee', kind: 'ache', rising: false },
+    });
+    const [verdict] = judged([first, second, sore], sore);
+    expect(verdict!.verdict.kind).toBe('ease');
+    const bend = verdict!.easier!.changes.find(({ id }) => id === 'front-knee-bend')!;
+    expect(bend.now).toBeLessThan(bend.was);
+  });
+
+  it('leaves a paused pose out until someone has cleared it', () => {
+    const sign = held('2026-10-15', [first, second], { sign: 'tingling' });
+    const all = [first, second, sign];
+    const paused = plan(all);
+    expect(paused.holds).toEqual([]);
+    expect(paused.leftOut.every((each) => each.isPaused)).toBe(true);
+    const cleared = all.map((session) => {
+      const added = liftPause(all, 'warrior-one', 'Dr Okoro', '')
+        .filter((each) => each.session === session.id)
+        .flatMap((each) => each.entries);
+      const entries = added.map((body, i) => entryAt('2026-10-20', i + 1, body) as SessionEntry);
+      return { ...session, entries: [...session.entries, ...entries] };
+    });
+    expect(plan(cleared).holds.map((each) => each.plan.pose)).toEqual([
+      'warrior-one',
+      'warrior-one',
+    ]);
+    expect(readSession(cleared[2]!).holds[0]!.cleared!.by).toBe('Dr Okoro');
+  });
+
+  it('stays paused for pain twice, until that is overruled', () => {
+    const pain = { score: 5, place: 'low back', kind: 'ache', rising: false };
+    const once = held('2026-10-15', [first, second], { pain });
+    const twice = held('2026-10-22', [first, second], { pain });
+    const all = [first, second, once, twice];
+    expect(plan([first, second, once]).holds.length).toBeGreaterThan(0);
+    expect(plan(all).leftOut[0]!.why.join(' ')).toContain('in 2 sessions');
+    const added = liftPause(all, 'warrior-one', 'Dr Okoro', 'a cramp');
+    expect(added.map((each) => each.session)).toEqual([twice.id]);
+    const entries = added[0]!.entries.map(
+      (body, i) => entryAt('2026-10-25', i + 1, body) as SessionEntry,
+    );
+    const lifted = [...all.slice(0, 3), { ...twice, entries: [...twice.entries, ...entries] }];
+    expect(plan(lifted).holds.map((each) => each.plan.pose)).toContain('warrior-one');
+  });
+});
+
+describe('a session that was left and is gone on with', () => {
+  const session = plannedSession(
+    '2026-11-02',
+    plan().holds.map((each) => each.plan),
+    [entryAt('2026-11-02', 5, { kind: 'note', hold: '1', change: { outcome: 'done' } } as const)],
+  );
+  const frozen = new Map(plan().holds.map((each) => [each.plan.id, each.setUp]));
+  const stale = (now: string, record = RECORD, setUps = frozen) =>
+    findStaleHolds(record, readSession(session), setUps, now).map(({ id }) => id);
+
+  it('keeps its set-ups for the day, and offers those still to come anew a week later', () => {
+    expect(stale('2026-11-02T11:00:00.000Z')).toEqual([]);
+    expect(stale('2026-11-09T11:00:00.000Z')).toEqual(['2', '3']);
+  });
+
+  it('offers them anew when something was measured since, or their drawing is not here', () => {
+    const [reading] = RECORD.readings;
+    const measured = { ...RECORD, readings: [{ ...reading!, takenAt: '2026-11-02T10:30:00Z' }] };
+    expect(stale('2026-11-02T11:00:00.000Z', measured)).toEqual(['2', '3']);
+    expect(stale('2026-11-02T11:00:00.000Z', RECORD, new Map())).toEqual(['2', '3']);
+  });
+});
