@@ -1,9 +1,9 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type Page } from '@playwright/test';
-import { expectAccessible, openDemo } from './support.ts';
+import { expectAccessible, killBrowserOf, openDemo } from './support.ts';
 
 test('removing a person can be undone, also after a reload', async ({ page }) => {
   await openDemo(page);
@@ -109,11 +109,6 @@ test('what is confirmed survives a killed browser in mid-measure', async () => {
   await expect(again.getByLabel('second')).toHaveValue('');
   await second.close();
 });
-
-/** SIGKILL to every process that runs on this profile; returns when they are gone. */
-function killBrowserOf(profile: string): void {
-  spawnSync('pkill', ['-9', '-f', profile]);
-}
 
 test('after a first visit the app works with the server gone', async ({ page }) => {
   const port = 4392;

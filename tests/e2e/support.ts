@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect, type Page } from '@playwright/test';
@@ -52,3 +53,8 @@ export const TYPED: Readonly<Record<string, readonly string[]>> = {
   'Hip internal rotation': ['35', '36'],
   'Hip extension': ['20', '19'],
 };
+
+/** SIGKILL to every process that runs on this profile; returns when they are gone. */
+export function killBrowserOf(profile: string): void {
+  spawnSync('pkill', ['-9', '-f', profile]);
+}

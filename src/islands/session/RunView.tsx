@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { respond, stopPose } from '../../core/sessions/respond.ts';
 import { toHolds } from '../../core/sessions/toHolds.ts';
@@ -120,7 +120,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
       note([{ kind: 'undo', entry: state.lastNote.id }], { hold: held, stage: 'log', breath: 0 });
     }
   };
-  useEffect(() => {
+  // As soon as a step is shown: a key that comes at once is meant for it.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const { target } = event;
       if (event.ctrlKey || event.metaKey || event.altKey || !(target instanceof Element)) return;
