@@ -28,6 +28,7 @@ const CORE_ROOMS = [
   'progress',
   'drawing',
   'paper',
+  'poseCheck',
   'formats',
 ];
 

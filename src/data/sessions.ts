@@ -15,7 +15,7 @@ export async function listSessions(personId: string): Promise<Session[]> {
   return rows.map(toSession).sort((a, b) => b.plannedAt.localeCompare(a.plannedAt));
 }
 
-export async function loadSession(personId: string, id: string): Promise<Session | null> {
+async function loadSession(personId: string, id: string): Promise<Session | null> {
   const row = await db.sessions.get([personId, id]);
   return row === undefined ? null : toSession(row);
 }

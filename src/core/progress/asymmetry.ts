@@ -1,7 +1,7 @@
 import { compareValues } from '../measures/compareValues.ts';
 import type { MeasureValue } from '../measures/measureValue.ts';
 import { getProtocol } from '../measures/protocols/index.ts';
-import { writeDifference } from './change.ts';
+import { nameSeries, writeDifference } from './change.ts';
 import type { Series } from './series.ts';
 
 /** Left against right of one measure, at their first and at their latest common state. */
@@ -52,13 +52,15 @@ export function listAsymmetries(series: readonly Series[]): readonly Asymmetry[]
 /** Left against right in a sentence. */
 export function sayAsymmetry({
   measure,
+  left,
   latest,
   first,
   smallestReal,
   isReal,
   wasReal,
 }: Asymmetry): string {
-  const { name, unit } = getProtocol(measure);
+  const { unit } = getProtocol(measure);
+  const name = nameSeries({ measure, side: null, state: left.state });
   const written = writeDifference(Math.abs(latest), unit).slice(2);
   const error = writeDifference(smallestReal, unit).slice(2);
   const side = latest > 0 ? 'left' : 'right';

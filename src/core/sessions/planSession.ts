@@ -34,7 +34,7 @@ export interface PlannedPair {
 }
 
 /** A pose that is not held today, why, and what may be done in its place. */
-export interface LeftOut {
+interface LeftOut {
   readonly pose: string;
   readonly why: readonly string[];
   readonly instead: string;
@@ -59,7 +59,7 @@ interface Found {
 const messages = (problems: readonly Problem[]): string[] => problems.map((each) => each.message);
 
 /** The latest decision on a pose and side. */
-export function findDecision(
+function findDecision(
   sessions: readonly Session[],
   pose: string,
   side: Side,

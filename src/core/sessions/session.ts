@@ -38,7 +38,7 @@ export interface Pain {
   readonly rising: boolean;
 }
 
-export type Outcome = 'done' | 'skipped' | 'swapped' | 'ended-early';
+type Outcome = 'done' | 'skipped' | 'swapped' | 'ended-early';
 
 /** What was noted of one hold. What was not noted is null, or empty. */
 export interface HoldNotes {

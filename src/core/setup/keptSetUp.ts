@@ -8,7 +8,7 @@ import { planPose, planSetUp } from './planSetUp.ts';
 import type { Setting, SetUp } from './setUp.ts';
 
 /** One number as it was kept. */
-export type KeptNumber = Pick<Setting, 'id' | 'value' | 'unit' | 'from' | 'to'>;
+type KeptNumber = Pick<Setting, 'id' | 'value' | 'unit' | 'from' | 'to'>;
 
 /**
  * A set-up that was settled on, with its date and the reason. It holds what was asked and

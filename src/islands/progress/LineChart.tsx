@@ -14,7 +14,7 @@ import { useEffect, useRef } from 'react';
 Chart.register(Filler, LinearScale, LineController, LineElement, PointElement, Tooltip);
 
 /** One point of a line; `error` is half of its bar. */
-export interface ChartPoint {
+interface ChartPoint {
   readonly x: number;
   readonly y: number;
   readonly error?: number;

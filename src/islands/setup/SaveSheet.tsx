@@ -23,11 +23,22 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
   const stem = `${name} ${setUp.pose} ${setUp.side}`;
   const svg = drawing === null ? '' : writeSvg(drawing);
   const query = new URLSearchParams({ id: personId, poses: setUp.pose, side: setUp.side });
+  const photo = new URLSearchParams({
+    id: personId,
+    pose: setUp.pose,
+    side: setUp.side,
+    ...(setUp.level === null ? {} : { level: setUp.level }),
+  });
   return (
     <p className="save-sheet">
       <a href={`/paper?${query.toString()}`}>
         {pose === null ? 'A card on paper' : 'A card or true-size feet on paper'}
       </a>
+      {pose !== null && (
+        <>
+          . <a href={`/pose-photo?${photo.toString()}`}>A photo against this plan</a>
+        </>
+      )}
       . Save the set-up as{' '}
       <button
         type="button"

@@ -165,11 +165,11 @@ describe('left against right', () => {
     const say = (readings: readonly Reading[]): string =>
       sayAsymmetry(listAsymmetries(listSeries(readings))[0]!);
     expect(say(pair(0, 60, 75))).toBe(
-      'Straight-leg raise: right 15° more, beyond the 7° of measuring error.',
+      'Straight-leg raise, warmed up: right 15° more, beyond the 7° of measuring error.',
     );
     expect(say([...pair(0, 60, 72), ...pair(5, 71, 73)])).toBe(
-      'Straight-leg raise: the sides differed by 12°; now no clear difference.',
+      'Straight-leg raise, warmed up: the sides differed by 12°; now no clear difference.',
     );
-    expect(say(pair(0, 70, 73))).toBe('Straight-leg raise: no clear difference.');
+    expect(say(pair(0, 70, 73))).toBe('Straight-leg raise, warmed up: no clear difference.');
   });
 });

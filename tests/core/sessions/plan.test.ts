@@ -175,7 +175,7 @@ describe('from one session to the next', () => {
       const added = liftPause(all, 'warrior-one', 'Dr Okoro', '')
         .filter((each) => each.session === session.id)
         .flatMap((each) => each.entries);
-      const entries = added.map((body, i) => entryAt('2026-10-20', i + 1, body) as SessionEntry);
+      const entries = added.map((body, i): SessionEntry => entryAt('2026-10-20', i + 1, body));
       return { ...session, entries: [...session.entries, ...entries] };
     });
     expect(plan(cleared).holds.map((each) => each.plan.pose)).toEqual([
@@ -194,8 +194,8 @@ describe('from one session to the next', () => {
     expect(plan(all).leftOut[0]!.why.join(' ')).toContain('in 2 sessions');
     const added = liftPause(all, 'warrior-one', 'Dr Okoro', 'a cramp');
     expect(added.map((each) => each.session)).toEqual([twice.id]);
-    const entries = added[0]!.entries.map(
-      (body, i) => entryAt('2026-10-25', i + 1, body) as SessionEntry,
+    const entries = added[0]!.entries.map((body, i): SessionEntry =>
+      entryAt('2026-10-25', i + 1, body),
     );
     const lifted = [...all.slice(0, 3), { ...twice, entries: [...twice.entries, ...entries] }];
     expect(plan(lifted).holds.map((each) => each.plan.pose)).toContain('warrior-one');

@@ -60,7 +60,7 @@ describe('a pose that is stopped', () => {
     const response = respond(toHolds([session]), AT)!;
     const entries = stopPose(holds[0]!, holds, response);
     expect(entries.map((each) => 'hold' in each && each.hold)).toEqual(['1', '2', '3']);
-    const after = entries.map((body, i) => entryAt('2026-10-01', 10 + i, body) as SessionEntry);
+    const after = entries.map((body, i): SessionEntry => entryAt('2026-10-01', 10 + i, body));
     const read = readSession({ ...session, entries: [...session.entries, ...after] });
     expect(read.holds.map(({ notes }) => notes.outcome)).toEqual([
       'ended-early',

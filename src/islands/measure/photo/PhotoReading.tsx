@@ -29,8 +29,8 @@ import type { HowTaken } from '../HowTaken.tsx';
 import { questionTaken } from '../questionTaken.ts';
 import { toTenth } from '../../shared/readTyped.ts';
 import { findNextSlot, type Slot } from '../slots.ts';
-import { loadPicture, paintDrawing, type Picture } from './loadPicture.ts';
-import { MarkedPicture } from './MarkedPicture.tsx';
+import { loadPicture, paintDrawing, type Picture } from '../../shared/photo/loadPicture.ts';
+import { MarkedPicture } from '../../shared/photo/MarkedPicture.tsx';
 
 interface PhotoReadingProps {
   record: PersonRecord;

@@ -1,4 +1,4 @@
-import { paint } from '../../shared/picture.ts';
+import { paint } from '../picture.ts';
 import { imageSize } from 'image-size';
 import { problem, type Result } from '../../../core/problems/problem.ts';
 

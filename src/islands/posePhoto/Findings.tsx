@@ -1,0 +1,50 @@
+import type { PoseFinding } from '../../core/poseCheck/checkPose.ts';
+import { useUnit } from '../shared/useRecord.ts';
+import { writeValue } from '../shared/words.ts';
+import { toTenth } from '../shared/readTyped.ts';
+
+/** What a picture tells beside its plan; what differs by more than the error comes first. */
+export function Findings({ findings }: { findings: readonly PoseFinding[] | null }) {
+  const unit = useUnit();
+  if (findings === null) return <p>The comparison stands here once every mark is placed.</p>;
+  const sorted = findings.toSorted((a, b) => Number(a.isAsPlanned) - Number(b.isAsPlanned));
+  const different = findings.filter((each) => !each.isAsPlanned).length;
+  return (
+    <div role="status">
+      <h2>
+        {different === 0
+          ? 'As planned'
+          : different === 1
+            ? 'One thing differs'
+            : `${String(different)} things differ`}
+      </h2>
+      <table className="holds">
+        <caption className="sr-only">Photo beside plan</caption>
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Planned</th>
+            <th scope="col">Seen</th>
+            <th scope="col">Error</th>
+            <th scope="col" />
+          </tr>
+        </thead>
+        <tbody>
+          {sorted.map(({ id, name, unit: own, planned, seen, error, isAsPlanned, words }) => (
+            <tr key={id}>
+              <th scope="row">{name}</th>
+              <td>{writeValue(toTenth(planned), own, unit)}</td>
+              <td>{writeValue(toTenth(seen), own, unit)}</td>
+              <td>± {writeValue(toTenth(error), own, unit)}</td>
+              <td>{isAsPlanned ? words : <strong>{words}</strong>}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="quiet">
+        A difference inside the error is no difference. The error is that of placing the marks, of a
+        camera turned by up to 10°, and 5° or 3 cm for what skin and cloth hide.
+      </p>
+    </div>
+  );
+}
