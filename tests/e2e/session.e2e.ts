@@ -297,3 +297,66 @@ test('over time: what is change and what is noise, drawn and as a table', async 
   await page.getByRole('button', { name: /Hip flexion, right.*no change can be told/ }).click();
   await expect(page).toHaveURL(/measure=hip-flexion/);
 });
+
+test('a session that was left is gone on with a week later, its set-ups made anew', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await start(page, 'marit-sollen');
+  await toLog(page);
+  await nextButton(page).click();
+  await expect(page.locator('.run-set')).toBeVisible();
+  await page.getByRole('button', { name: 'leave, go on later' }).click();
+  await page.clock.setFixedTime(Date.now() + 7 * 86_400_000);
+  await page.reload();
+  await expect(page.getByText(/is not ended: 1 of \d+ holds noted/)).toBeVisible();
+  await page.getByRole('button', { name: 'go on with it' }).click();
+  await expect(page.getByText(/These set-ups were made on/)).toBeVisible();
+  await page.getByRole('button', { name: 'make them anew' }).click();
+  await expect(page.getByText('The set-ups still to come were made anew.')).toBeVisible({
+    timeout: 40_000,
+  });
+  await toLog(page);
+  await expect(page.getByText('Nothing noted yet.')).toBeVisible();
+});
+
+test('a session is written down afterwards, with the date it was held', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openPlan(page, 'marit-sollen');
+  await page.getByLabel('Held on another day').fill('2026-11-03T18:00');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  // No breath is counted: every hold begins with what was seen.
+  await expect(page.locator('.run-log')).toBeVisible();
+  await nextButton(page).click();
+  await expect(page.locator('.run-log')).toBeVisible();
+  await page.getByRole('button', { name: 'end here' }).click();
+  await expect(page.getByText(/Ended 3 November 2026, before everything was held/)).toBeVisible();
+});
+
+test('at 390 × 844 nothing scrolls sideways on the mat, over time and in the record', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  const fits = async (what: string): Promise<void> => {
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(width, what).toBeLessThanOrEqual(390);
+  };
+  await start(page, 'marit-sollen');
+  await fits('set');
+  await expectAccessible(page);
+  await nextButton(page).click();
+  await expect(page.locator('.run-breathe')).toBeVisible();
+  await fits('breathe');
+  await expectAccessible(page);
+  await nextButton(page).click();
+  await page.getByRole('button', { name: 'pain 3 of 10' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await fits('log');
+  await expectAccessible(page);
+  for (const place of ['over-time', 'record', 'session']) {
+    await page.goto(`/${place}?id=marit-sollen`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await fits(place);
+  }
+});

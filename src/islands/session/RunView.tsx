@@ -26,6 +26,7 @@ interface RunViewProps {
 /** A hold that was passed over because its pose was stopped is not come back to. */
 const isToCome = ({ notes }: LoggedHold): boolean => notes.outcome !== 'skipped';
 
+const STAGE_WORDS = { set: 'Set', breathe: 'Hold', log: 'What was seen' } as const;
 const STAGES = ['set', 'breathe', 'log'] as const;
 
 /** Where a session stands that has not been moved yet. */
@@ -193,30 +194,32 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         state={state}
         frozen={frozen}
       />
-      {position.stage === 'set' && <SetStage key={plan.id} plan={plan} setUp={setUp} />}
-      {position.stage === 'breathe' && (
-        <BreatheStage
-          key={plan.id}
-          personId={personId}
-          plan={plan}
-          breath={position.breath}
-          onBreath={(breath) => {
-            go({ ...position, breath });
-          }}
-        />
-      )}
-      {position.stage === 'log' && (
-        <LogStage
-          key={plan.id}
-          record={record}
-          session={session}
-          hold={current}
-          holds={state.holds}
-          response={response}
-          onNote={note}
-          onPass={pass}
-        />
-      )}
+      <div className="run-stage" role="group" tabIndex={0} aria-label={STAGE_WORDS[position.stage]}>
+        {position.stage === 'set' && <SetStage key={plan.id} plan={plan} setUp={setUp} />}
+        {position.stage === 'breathe' && (
+          <BreatheStage
+            key={plan.id}
+            personId={personId}
+            plan={plan}
+            breath={position.breath}
+            onBreath={(breath) => {
+              go({ ...position, breath });
+            }}
+          />
+        )}
+        {position.stage === 'log' && (
+          <LogStage
+            key={plan.id}
+            record={record}
+            session={session}
+            hold={current}
+            holds={state.holds}
+            response={response}
+            onNote={note}
+            onPass={pass}
+          />
+        )}
+      </div>
       <div className="run-row">
         <button type="button" disabled={at === 0 && position.stage === 'set'} onClick={back}>
           back

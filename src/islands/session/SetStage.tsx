@@ -5,14 +5,26 @@ import { withLevel } from '../../core/poses/level.ts';
 import type { PlannedHold } from '../../core/sessions/session.ts';
 import { listProps } from '../../core/setup/fetch.ts';
 import { listRecipe } from '../../core/setup/recipe.ts';
-import type { SetUp } from '../../core/setup/setUp.ts';
+import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 
 /** Height of a label on the small drawing, mm of paper. */
 const LABEL = 8;
-/** So many numbers are read from across the room; the rest stands below them. */
+/** Numbers that are read from across the room; the rest stands below them. */
+const LARGE: readonly SettingId[] = [
+  'front-heel-from-mat-edge',
+  'stance-length',
+  'stance-width',
+  'back-foot-angle',
+  'back-heel-lift',
+  'front-knee-bend',
+  'hand-height',
+  'lifted-leg',
+];
 const MOST_LARGE = 6;
+/** A knee that is bent by less is straight or soft, which the words say. */
+const SOFT_DEG = 12;
 
 /** The numbers that a teacher sets, large, beside the small drawing. */
 export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | null }) {
@@ -26,30 +38,34 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
     [pose, setUp, plan.level, unit],
   );
   const lines = listRecipe(plan, unit);
+  const isLarge = ({ setting: { id, value, unit: own } }: (typeof lines)[number]): boolean =>
+    LARGE.includes(id) && (own === 'cm' || value > SOFT_DEG);
+  const large = lines.filter(isLarge).slice(0, MOST_LARGE);
+  const others = lines.filter((each) => !large.includes(each));
   const props = setUp === null ? [] : listProps(setUp);
   return (
     <div className="run-set">
       {drawing !== null && <SheetDrawing drawing={drawing} className="sheet" />}
       <div>
+        {props.length > 0 && (
+          <p className="run-words">
+            <strong>Fetch first:</strong> {props.join(', ')}
+          </p>
+        )}
         <dl className="large-numbers">
-          {lines.slice(0, MOST_LARGE).map(({ setting, words, value }) => (
+          {large.map(({ setting, words, value }) => (
             <div key={setting.id}>
               <dd>{value}</dd>
               <dt>{sayWithout(words, value)}</dt>
             </div>
           ))}
         </dl>
-        {lines.length > MOST_LARGE && (
+        {others.length > 0 && (
           <ul className="run-lines">
-            {lines.slice(MOST_LARGE).map(({ setting, words }) => (
+            {others.map(({ setting, words }) => (
               <li key={setting.id}>{words}</li>
             ))}
           </ul>
-        )}
-        {props.length > 0 && (
-          <p className="run-words">
-            <strong>Fetch first:</strong> {props.join(', ')}
-          </p>
         )}
         {plan.why.length > 0 && <p className="run-words">{plan.why.join('; ')}</p>}
       </div>
@@ -59,4 +75,4 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
 
 /** A line of the recipe without its number, which stands above it. */
 const sayWithout = (words: string, value: string): string =>
-  words.replace(value, '').replace(/\s+/g, ' ').trim();
+  words.replace(value, '').replace(/\s+/g, ' ').replace(' ,', ',').trim();
