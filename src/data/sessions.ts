@@ -1,5 +1,5 @@
 import type { PlannedPair } from '../core/sessions/planSession.ts';
-import { findNextTime, mergeSessions } from '../core/sessions/readSession.ts';
+import { findNextTime, mergeSessions, readSession } from '../core/sessions/readSession.ts';
 import type { NewEntry, Position, Session, SessionEntry } from '../core/sessions/session.ts';
 import type { Today } from '../core/sessions/today.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
@@ -32,6 +32,14 @@ export async function loadFrozen(
 const frozenRows = (personId: string, sessionId: string, holds: readonly PlannedPair[]) =>
   holds.map(({ plan, setUp }) => ({ personId, sessionId, hold: plan.id, setUp }));
 
+/** Of sessions that are ended the numbers stay; their postures make room for the next. */
+async function forgetFrozen(personId: string): Promise<void> {
+  const rows = await db.sessions.where('personId').equals(personId).toArray();
+  for (const { id } of rows.filter((each) => readSession(each).ended !== null)) {
+    await db.frozenSetUps.where({ personId, sessionId: id }).delete();
+  }
+}
+
 /**
  * Stores a session that was just planned, with its set-ups.
  *
@@ -56,6 +64,7 @@ export async function startSession(
     heldAt,
   };
   await db.transaction('rw', db.sessions, db.frozenSetUps, async () => {
+    await forgetFrozen(personId);
     await db.sessions.add({ ...session, personId });
     await db.frozenSetUps.bulkPut(frozenRows(personId, id, holds));
   });

@@ -19,6 +19,43 @@ export interface Drift {
   readonly points: readonly DriftPoint[];
 }
 
+/** From the first to the last of them that is known, in whole half centimetres and degrees. */
+function sayMove(name: string, values: readonly (number | null)[], unit: '°' | ' cm'): string {
+  const known = values.filter((each) => each !== null);
+  const [first] = known;
+  const last = known.at(-1);
+  if (first === undefined || last === undefined) return '';
+  const round = (value: number): number =>
+    unit === '°' ? Math.round(value) : Math.round(value * 2) / 2;
+  const [from, to] = [round(first), round(last)];
+  return from === to
+    ? `${name} as before, ${String(to)}${unit}`
+    : `${name} from ${String(from)} to ${String(to)}${unit}`;
+}
+
+/** How a set-up has moved, in a sentence: “Over 8 sessions stance from 92 to 96.5 cm, …” */
+export function sayDrift({ points }: Drift): string {
+  if (points.length < 2) return 'Held in one session so far.';
+  const moves = [
+    sayMove(
+      'stance',
+      points.map((each) => each.stanceCm),
+      ' cm',
+    ),
+    sayMove(
+      'hand',
+      points.map((each) => each.handCm),
+      ' cm',
+    ),
+    sayMove(
+      'depth',
+      points.map((each) => each.depth),
+      '°',
+    ),
+  ].filter((each) => each !== '');
+  return `Over ${String(points.length)} holds: ${moves.join(', ')}.`;
+}
+
 /** How the set-ups of every pose and side that was held have moved over the sessions. */
 export function listDrifts(sessions: readonly Session[]): readonly Drift[] {
   const drifts = new Map<string, { pose: string; side: Side; points: DriftPoint[] }>();

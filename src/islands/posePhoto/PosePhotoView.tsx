@@ -1,3 +1,4 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
@@ -8,8 +9,10 @@ import { checkPose, listPoseMarks, type PhotoView } from '../../core/poseCheck/c
 import { drawPosePicture } from '../../core/poseCheck/drawPosePicture.ts';
 import type { Pixel } from '../../core/photo/photoReading.ts';
 import type { Problem } from '../../core/problems/problem.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
 import { cmFromMetres } from '../../core/units/brands.ts';
 import { readLength } from '../../core/units/readQuantity.ts';
+import { loadFrozen } from '../../data/sessions.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
@@ -25,12 +28,21 @@ import { Findings } from './Findings.tsx';
 /** A photograph of a held pose beside its plan: what differs by more than the picture's error. */
 export function PosePhotoView() {
   const [query, setQuery] = useQuery();
-  const record = useRecord(query.get('id'));
+  const personId = query.get('id');
+  const record = useRecord(personId);
+  const sessionId = query.get('session');
+  const setUps = useLiveQuery(
+    () => loadFrozen(personId ?? '', sessionId ?? ''),
+    [personId, sessionId],
+  );
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
   const pose = findPose(query.get('pose') ?? '') ?? POSES[0]!;
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
   const level = pose.levels.find(({ id }) => id === query.get('level'))?.id ?? null;
   const view: PhotoView = query.get('from') === 'front' ? 'front' : 'side';
+  const hold = query.get('hold');
+  const frozen = hold === null ? null : (setUps?.get(hold) ?? null);
+  if (hold !== null && setUps === undefined) return <Missing loading />;
   return (
     <>
       <PersonSentence person={record.person} here="set-up" />
@@ -52,10 +64,11 @@ export function PosePhotoView() {
       <Checked
         key={`${pose.id} ${side} ${level ?? ''} ${view}`}
         record={record}
-        pose={withLevel(pose, level)}
+        pose={withLevel(pose, frozen?.level ?? level)}
         side={side}
-        level={level}
+        level={frozen?.level ?? level}
         view={view}
+        frozen={frozen}
       />
     </>
   );
@@ -67,6 +80,8 @@ interface CheckedProps {
   side: Side;
   level: string | null;
   view: PhotoView;
+  /** The set-up of the session that the picture belongs to; null = the one of today. */
+  frozen: SetUp | null;
 }
 
 interface Opened {
@@ -74,10 +89,13 @@ interface Opened {
   readonly url: string;
 }
 
-function Checked({ record, pose, side, level, view }: CheckedProps) {
+function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
   const unit = useUnit();
   const key = JSON.stringify([record, pose.id, side, level]);
-  const result = useAnswer(key, () => planInWorker(key, record, pose.id, side, {}, level));
+  const planned = useAnswer(frozen === null ? key : null, () =>
+    planInWorker(key, record, pose.id, side, {}, level),
+  );
+  const result = frozen === null ? planned : ({ ok: true, value: frozen } as const);
   const [opened, setOpened] = useState<Opened | null>(null);
   const [marks, setMarks] = useState<Readonly<Record<string, Pixel>>>({});
   const [active, setActive] = useState(0);

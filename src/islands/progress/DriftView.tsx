@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { listDrifts, type Drift, type DriftPoint } from '../../core/progress/drift.ts';
+import { listDrifts, sayDrift, type Drift, type DriftPoint } from '../../core/progress/drift.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { useUnit } from '../shared/useRecord.ts';
@@ -51,6 +51,9 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
           ))}
         </select>
       </label>
+      <p className="chart-sentence">
+        <strong>{sayDrift(drift)}</strong>
+      </p>
       {lines.length > 0 && (
         <>
           <LineChart lines={lines} bands={NO_BANDS} marks={NO_MARKS} unit=" cm" label={label} />

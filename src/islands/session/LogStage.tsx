@@ -5,6 +5,7 @@ import { POSE_ERRORS } from '../../core/sessions/errors.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { Response } from '../../core/sessions/respond.ts';
 import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
+import { EVERY_POSE } from '../shared/poseWords.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { PainNote } from './PainNote.tsx';
 import { ResponsePanel } from './ResponsePanel.tsx';
@@ -30,6 +31,13 @@ export function LogStage(props: LogStageProps) {
   const change = (changed: Partial<HoldNotes>): void => {
     onNote([{ kind: 'note', hold: plan.id, change: changed }]);
   };
+  const photo = new URLSearchParams({
+    id: record.person.id,
+    pose: plan.pose,
+    side: plan.side,
+    session: session.id,
+    hold: plan.id,
+  });
   const levels = findPose(plan.pose)?.levels ?? [];
   return (
     <div className="run-log">
@@ -140,6 +148,23 @@ export function LogStage(props: LogStageProps) {
             <UsedNumbers plan={plan} notes={notes} onChange={change} />
           </details>
           <label className="field">
+            <span>Swapped for</span>
+            <select
+              value={notes.swappedFor ?? ''}
+              onChange={(event) => {
+                const swappedFor = event.target.value === '' ? null : event.target.value;
+                change({ swappedFor, outcome: swappedFor === null ? null : 'swapped' });
+              }}
+            >
+              <option value="">not swapped</option>
+              {EVERY_POSE.filter(({ id }) => id !== plan.pose).map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="field">
             <span>Note</span>
             <input
               defaultValue={notes.note}
@@ -152,6 +177,11 @@ export function LogStage(props: LogStageProps) {
               }}
             />
           </label>
+          {findPose(plan.pose) !== null && (
+            <p>
+              <a href={`/pose-photo?${photo.toString()}`}>A photo against this plan</a>
+            </p>
+          )}
           <p className="quiet" role="status">
             {hold.at === null ? 'Nothing noted yet.' : 'Saved.'}
           </p>
