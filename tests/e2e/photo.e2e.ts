@@ -215,3 +215,42 @@ test('what is no picture, or one too large, is refused by name', async ({ page }
   await upload(page, 'huge.png', 'image/png', head);
   await expect(page.getByText('huge.png has 60 megapixels; at most 40 are opened.')).toBeVisible();
 });
+
+test('a pose on a picture is compared with its plan, and what differs is named', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/pose-photo?id=marit-sollen&pose=warrior-two&side=right');
+  // The drawn picture shows the deepest set-up, which bends the knee more than the plan.
+  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
+  const picture = page.getByRole('application');
+  await expect(picture).toBeVisible();
+  await page.waitForTimeout(500);
+  await expect(
+    page.getByText('The comparison stands here once every mark is placed.'),
+  ).toBeVisible();
+  const box = (await picture.boundingBox())!;
+  // The upright rod, the floor line, front heel, ankle, knee and hip, then back ankle, knee and hip, pelvis, chest.
+  const places = [
+    [0.133, 0.05],
+    [0.133, 0.78],
+    [0.152, 0.86],
+    [0.843, 0.86],
+    [0.335, 0.852],
+    [0.312, 0.822],
+    [0.312, 0.583],
+    [0.462, 0.495],
+    [0.737, 0.822],
+    [0.628, 0.66],
+    [0.52, 0.495],
+    [0.49, 0.495],
+    [0.485, 0.19],
+  ] as const;
+  for (const [x, y] of places) {
+    await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
+  }
+  const row = page.getByRole('row', { name: /^front knee/ });
+  await expect(row).toContainText('more bent');
+  await expect(page.getByRole('row', { name: /^front shin/ })).toContainText('as planned');
+  await expectAccessible(page);
+});

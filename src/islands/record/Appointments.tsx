@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Person } from '../../core/person/person.ts';
 import { listAppointments, removeAppointment, saveAppointment } from '../../data/appointments.ts';
 import { saveFile } from '../shared/saveFile.ts';
+import { TextField } from '../shared/TextField.tsx';
 
 const LONGEST = 600;
 const MOST_WEEKS = 104;
@@ -99,15 +100,7 @@ export function Appointments({ person }: { person: Person }) {
             }}
           />
         </label>
-        <label className="field">
-          <span>Note</span>
-          <input
-            value={note}
-            onChange={(event) => {
-              setNote(event.target.value);
-            }}
-          />
-        </label>
+        <TextField label="Note" value={note} onChange={setNote} />
         <div className="button-row">
           <button type="submit" className="button plain">
             Write it down

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { liftPause } from '../../core/sessions/liftPause.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { addEntries } from '../../data/sessions.ts';
+import { TextField } from '../shared/TextField.tsx';
 
 interface ClearPauseProps {
   personId: string;
@@ -28,25 +29,8 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
           if (by.trim() !== '') void clear();
         }}
       >
-        <label className="field">
-          <span>By whom (doctor, physiotherapist)</span>
-          <input
-            required
-            value={by}
-            onChange={(event) => {
-              setBy(event.target.value);
-            }}
-          />
-        </label>
-        <label className="field">
-          <span>Note</span>
-          <input
-            value={note}
-            onChange={(event) => {
-              setNote(event.target.value);
-            }}
-          />
-        </label>
+        <TextField label="By whom (doctor, physiotherapist)" value={by} required onChange={setBy} />
+        <TextField label="Note" value={note} onChange={setNote} />
         <button type="submit" className="button plain">
           Cleared
         </button>

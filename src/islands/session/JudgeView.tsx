@@ -12,6 +12,7 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
+import { TextField } from '../shared/TextField.tsx';
 
 interface JudgeViewProps {
   record: PersonRecord;
@@ -199,16 +200,12 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
             </select>
           </label>
           {instead !== '' && (
-            <label className="field">
-              <span>Why, so that a colleague can follow</span>
-              <input
-                required
-                value={reason}
-                onChange={(event) => {
-                  setReason(event.target.value);
-                }}
-              />
-            </label>
+            <TextField
+              label="Why, so that a colleague can follow"
+              value={reason}
+              required
+              onChange={setReason}
+            />
           )}
           <button type="submit" className="button plain">
             Decide

@@ -1,5 +1,6 @@
-import { CAUTION_KINDS } from '../../core/cautions/catalogue.ts';
+import { CAUTION_KINDS, type CautionKind } from '../../core/cautions/catalogue.ts';
 import type { Today } from '../../core/sessions/today.ts';
+import { TextField } from '../shared/TextField.tsx';
 
 interface TodayFormProps {
   today: Omit<Today, 'askedAt'>;
@@ -60,18 +61,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
       )}
       <fieldset>
         <legend>Sore today</legend>
-        <div className="word-choices">
-          {SORE.map((kind) => (
-            <Sore
-              key={kind.id}
-              id={kind.id}
-              name={kind.name}
-              sided={kind.sided}
-              today={today}
-              onChange={onChange}
-            />
-          ))}
-        </div>
+        <SoreList kinds={SORE} today={today} onChange={onChange} />
       </fieldset>
       <label className="check">
         <input
@@ -83,29 +73,16 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
         />
         <span>hurt or operated on since last time</span>
       </label>
-      <label className="field">
-        <span>Anything new</span>
-        <input
-          value={today.news}
-          onChange={(event) => {
-            onChange({ news: event.target.value });
-          }}
-        />
-      </label>
+      <TextField
+        label="Anything new"
+        value={today.news}
+        onChange={(news) => {
+          onChange({ news });
+        }}
+      />
       <details>
         <summary>A stop sign today</summary>
-        <div className="word-choices">
-          {NEW_SIGNS.map((kind) => (
-            <Sore
-              key={kind.id}
-              id={kind.id}
-              name={kind.name}
-              sided={kind.sided}
-              today={today}
-              onChange={onChange}
-            />
-          ))}
-        </div>
+        <SoreList kinds={NEW_SIGNS} today={today} onChange={onChange} />
       </details>
     </div>
   );
@@ -145,6 +122,20 @@ function Choice<Value extends string>({
         ))}
       </div>
     </fieldset>
+  );
+}
+
+interface SoreListProps extends Pick<TodayFormProps, 'today' | 'onChange'> {
+  kinds: readonly CautionKind[];
+}
+
+function SoreList({ kinds, today, onChange }: SoreListProps) {
+  return (
+    <div className="word-choices">
+      {kinds.map(({ id, name, sided }) => (
+        <Sore key={id} id={id} name={name} sided={sided} today={today} onChange={onChange} />
+      ))}
+    </div>
   );
 }
 

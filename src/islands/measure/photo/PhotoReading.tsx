@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
   DEMO_STICK_CM,
@@ -16,8 +16,6 @@ import {
   readMarks,
   type LineKind,
 } from '../../../core/photo/photoMarks.ts';
-import type { Pixel } from '../../../core/photo/photoReading.ts';
-import type { Problem } from '../../../core/problems/problem.ts';
 import { cmFromMetres } from '../../../core/units/brands.ts';
 import { readLength } from '../../../core/units/readQuantity.ts';
 import { deletePicture, listPictures, savePicture } from '../../../data/pictures.ts';
@@ -29,8 +27,9 @@ import type { HowTaken } from '../HowTaken.tsx';
 import { questionTaken } from '../questionTaken.ts';
 import { toTenth } from '../../shared/readTyped.ts';
 import { findNextSlot, type Slot } from '../slots.ts';
-import { loadPicture, paintDrawing, type Picture } from '../../shared/photo/loadPicture.ts';
-import { MarkedPicture } from '../../shared/photo/MarkedPicture.tsx';
+import { paintDrawing, type Picture } from '../../shared/photo/loadPicture.ts';
+import { PictureChoice, PictureMarks } from '../../shared/photo/PictureMarks.tsx';
+import { usePicture } from '../../shared/photo/usePicture.ts';
 
 interface PhotoReadingProps {
   record: PersonRecord;
@@ -39,48 +38,22 @@ interface PhotoReadingProps {
   how: HowTaken;
 }
 
-interface Opened {
-  readonly id: string;
-  readonly picture: Picture;
-  readonly url: string;
-}
-
 /** A reading off a picture: open it, point at the landmarks, take the number with its error. */
 export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps) {
   const unit = useUnit();
-  const [opened, setOpened] = useState<Opened | null>(null);
   const [known, setKnown] = useState(String(DEMO_STICK_CM));
   const [lineKind, setLineKind] = useState<LineKind>('plumb');
-  const [marks, setMarks] = useState<Readonly<Record<string, Pixel>>>({});
-  const [active, setActive] = useState(0);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [said, setSaid] = useState('');
+  const state = usePicture(() => {
+    setSaid('');
+  });
+  const { opened, marks } = state;
   const plan = planMarks(protocol, lineKind) ?? [];
-  const url = opened?.url ?? null;
-  useEffect(
-    () => () => {
-      if (url !== null) URL.revokeObjectURL(url);
-    },
-    [url],
-  );
   const { intake, id: personId } = record.person;
 
-  const open = (picture: Picture, id: string = crypto.randomUUID()): void => {
-    setOpened({ id, picture, url: URL.createObjectURL(picture.blob) });
-    setMarks({});
-    setActive(0);
-    setProblems([]);
-    setSaid('');
-  };
-  const openFile = async (file: File | undefined): Promise<void> => {
-    if (file === undefined) return;
-    const loaded = await loadPicture(file);
-    if (loaded.ok) open(loaded.value);
-    else setProblems(loaded.problems);
-  };
   const openDemo = async (): Promise<void> => {
     const { svg, width, height } = drawDemoPicture(findDrawnBody(record.readings), protocol);
-    open(await paintDrawing(svg, width, height));
+    state.open(await paintDrawing(svg, width, height));
   };
 
   const length = needsScale(protocol) ? readLength(known, unit, 'Known length') : null;
@@ -94,7 +67,7 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
     if (value === null || next === null || opened === null) return;
     const number = toTenth(value.value);
     const found = checkValue(number, protocol, protocol.name);
-    setProblems(found);
+    state.tell(found);
     if (found.some((each) => each.severity === 'error')) return;
     const takenAt = new Date().toISOString();
     if (intake.consentToPictures !== null) {
@@ -121,30 +94,16 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
       note: '',
     };
     const question = questionTaken(record, taken);
-    if (question !== null) setProblems([question]);
+    if (question !== null) state.tell([question]);
     await saveReading(personId, taken);
-    setMarks({});
-    setActive(0);
+    state.clear();
     setSaid(
       `${next.side ?? ''} ${write(number)} is saved. Mark it again for another reading.`.trim(),
     );
   };
-  const mark = plan[active];
   return (
     <section className="photo" aria-label="Reading off a picture">
-      <p>
-        <label>
-          Picture{' '}
-          <input
-            type="file"
-            accept="image/*"
-            onChange={(event) => void openFile(event.target.files?.[0])}
-          />
-        </label>{' '}
-        <button type="button" className="word-button" onClick={() => void openDemo()}>
-          or try it on a drawn one
-        </button>
-      </p>
+      <PictureChoice state={state} onDrawn={() => void openDemo()} />
       <p className="quiet">
         Stand well back, square to the body, the camera at its middle; a known length lies beside
         the limb. The picture stays in this browser
@@ -152,31 +111,10 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
           ? ' and is not kept: nobody has noted that they agree to pictures.'
           : ', without place, date or rotation in it.'}
       </p>
-      <ProblemList problems={problems} />
+      <ProblemList problems={state.problems} />
       {opened !== null && (
         <>
-          <p className="live-words" aria-live="polite">
-            {mark === undefined
-              ? 'Every mark is placed; each can still be moved.'
-              : `${String(active + 1)}. Point at ${mark.words}.`}
-          </p>
-          <MarkedPicture
-            picture={opened.picture}
-            url={opened.url}
-            plan={plan}
-            marks={marks}
-            active={mark?.id ?? null}
-            onActive={(id) => {
-              setActive(plan.findIndex((each) => each.id === id));
-            }}
-            onMove={(id, to) => {
-              setMarks((now) => ({ ...now, [id]: to }));
-            }}
-            onPlaced={() => {
-              const open = plan.findIndex(({ id }) => marks[id] === undefined && id !== mark?.id);
-              setActive(open === -1 ? plan.length : open);
-            }}
-          />
+          <PictureMarks state={state} plan={plan} />
           {needsLine(protocol) && (
             <label>
               Straightened by{' '}
@@ -231,7 +169,7 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
           )}
         </>
       )}
-      <KeptPictures personId={personId} measure={protocol.id} onOpen={open} />
+      <KeptPictures personId={personId} measure={protocol.id} onOpen={state.open} />
     </section>
   );
 }

@@ -1,0 +1,58 @@
+import type { Mark } from '../../../core/photo/photoMarks.ts';
+import { MarkedPicture } from './MarkedPicture.tsx';
+import type { MarkedState } from './usePicture.ts';
+
+interface PictureChoiceProps {
+  state: MarkedState;
+  onDrawn: () => void;
+}
+
+/** A picture from a file, or a drawn one to try it on. */
+export function PictureChoice({ state, onDrawn }: PictureChoiceProps) {
+  return (
+    <p>
+      <label>
+        Picture{' '}
+        <input
+          type="file"
+          accept="image/*"
+          onChange={(event) => void state.openFile(event.target.files?.[0])}
+        />
+      </label>{' '}
+      <button type="button" className="word-button" onClick={onDrawn}>
+        or try it on a drawn one
+      </button>
+    </p>
+  );
+}
+
+/** The open picture with what is to be pointed at next. */
+export function PictureMarks({ state, plan }: { state: MarkedState; plan: readonly Mark[] }) {
+  const { opened, marks, active, place, activate } = state;
+  if (opened === null) return null;
+  const mark = plan[active];
+  return (
+    <>
+      <p className="live-words" aria-live="polite">
+        {mark === undefined
+          ? 'Every mark is placed; each can still be moved.'
+          : `${String(active + 1)}. Point at ${mark.words}.`}
+      </p>
+      <MarkedPicture
+        picture={opened.picture}
+        url={opened.url}
+        plan={plan}
+        marks={marks}
+        active={mark?.id ?? null}
+        onActive={(id) => {
+          activate(plan.findIndex((each) => each.id === id));
+        }}
+        onMove={place}
+        onPlaced={() => {
+          const next = plan.findIndex(({ id }) => marks[id] === undefined && id !== mark?.id);
+          activate(next === -1 ? plan.length : next);
+        }}
+      />
+    </>
+  );
+}
