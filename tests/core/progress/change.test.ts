@@ -6,7 +6,7 @@ import { listAsymmetries, sayAsymmetry } from '../../../src/core/progress/asymme
 import { listSeries } from '../../../src/core/progress/series.ts';
 import { makeRandom } from '../../support/random.ts';
 
-/** The error terms of a hip range as the handbook of the trade states them, kept apart from the code's own. */
+/** The error terms of a range, kept apart from the code's own. Our choice; see docs/numbers.md. */
 const BETWEEN = 2.0;
 const WITHIN = 2.5;
 const ASKS_FOR_THIRD = 5;
