@@ -1,6 +1,7 @@
 /** Takes the README's pictures from the demo data; needs a build and Chromium. */
 import { spawn } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
+import { WARRIOR_TWO_PLACES } from '../tests/support/posePlaces.ts';
 
 const PORT = 4399;
 /** An angle that has just been taken by stillness. */
@@ -12,21 +13,27 @@ async function takeAnAngle(page: Page): Promise<void> {
   await page.getByText(/is saved\.$/).waitFor();
 }
 
-/** A drawn picture with its three marks. */
-async function markAPicture(page: Page): Promise<void> {
+/** Opens the drawn stand-in and points at places, as shares of its width and height. */
+async function pointAt(page: Page, places: readonly (readonly [number, number])[]): Promise<void> {
   await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
   const picture = page.getByRole('application');
   await picture.waitFor();
   await page.waitForTimeout(800);
   const box = await picture.boundingBox();
   if (box === null) throw new Error('no picture');
-  for (const [x, y] of [
+  for (const [x, y] of places) {
+    await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
+    await page.waitForTimeout(60);
+  }
+}
+
+/** A drawn picture with its three marks. */
+async function markAPicture(page: Page): Promise<void> {
+  await pointAt(page, [
     [0.895, 0.66],
     [0.475, 0.66],
     [0.58, 0.235],
-  ] as const) {
-    await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
-  }
+  ]);
   await page.keyboard.press('3');
   await page.mouse.wheel(0, 80);
 }
@@ -58,33 +65,7 @@ async function noteSomething(page: Page): Promise<void> {
   await page.getByText('Saved.').waitFor();
 }
 
-/** A drawn picture of a pose with every mark near its place. */
-async function markAPose(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
-  const picture = page.getByRole('application');
-  await picture.waitFor();
-  await page.waitForTimeout(800);
-  const box = await picture.boundingBox();
-  if (box === null) throw new Error('no picture');
-  for (const [x, y] of [
-    [0.133, 0.05],
-    [0.133, 0.78],
-    [0.152, 0.86],
-    [0.843, 0.86],
-    [0.335, 0.852],
-    [0.312, 0.822],
-    [0.312, 0.583],
-    [0.462, 0.495],
-    [0.737, 0.822],
-    [0.628, 0.66],
-    [0.52, 0.495],
-    [0.49, 0.495],
-    [0.485, 0.19],
-  ] as const) {
-    await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
-    await page.waitForTimeout(60);
-  }
-}
+const markAPose = (page: Page): Promise<void> => pointAt(page, WARRIOR_TWO_PLACES);
 
 /** Name, address (empty = the page before), what of the page to show when it is not its top, and what to do first. */
 const VIEWS: readonly (readonly [

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PerspectiveCamera, Vector3 } from 'three';
+import { WARRIOR_TWO_PLACES } from '../support/posePlaces.ts';
 import { expectAccessible, openDemo } from './support.ts';
 
 type Pixel = readonly [number, number];
@@ -230,23 +231,7 @@ test('a pose on a picture is compared with its plan, and what differs is named',
     page.getByText('The comparison stands here once every mark is placed.'),
   ).toBeVisible();
   const box = (await picture.boundingBox())!;
-  // The upright rod, the floor line, front heel, ankle, knee and hip, then back ankle, knee and hip, pelvis, chest.
-  const places = [
-    [0.133, 0.05],
-    [0.133, 0.78],
-    [0.152, 0.86],
-    [0.843, 0.86],
-    [0.335, 0.852],
-    [0.312, 0.822],
-    [0.312, 0.583],
-    [0.462, 0.495],
-    [0.737, 0.822],
-    [0.628, 0.66],
-    [0.52, 0.495],
-    [0.49, 0.495],
-    [0.485, 0.19],
-  ] as const;
-  for (const [x, y] of places) {
+  for (const [x, y] of WARRIOR_TWO_PLACES) {
     await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
   }
   const row = page.getByRole('row', { name: /^front knee/ });

@@ -4,6 +4,7 @@ import { isCounted } from '../measures/reading.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose } from '../poses/catalogue/index.ts';
 import { findLyingPose } from '../poses/lying/index.ts';
+import { hasSides } from '../poses/hasSides.ts';
 import { findPoseError } from '../sessions/errors.ts';
 import { readSession, type LoggedHold } from '../sessions/readSession.ts';
 import { sayVerdict } from '../sessions/sayVerdict.ts';
@@ -22,6 +23,10 @@ export interface Happening {
 }
 
 const namePose = (id: string): string => (findPose(id) ?? findLyingPose(id))?.name ?? id;
+
+/** `Triangle, left`; a pose whose sides are alike goes without. */
+const nameHold = (pose: string, side: string): string =>
+  hasSides(pose) ? `${namePose(pose)}, ${side}` : namePose(pose);
 
 /** Readings of one day as one line. */
 function listMeasured({ readings }: PersonRecord): Happening[] {
@@ -55,7 +60,7 @@ const listKept = (setUps: readonly KeptSetUp[]): Happening[] =>
   setUps.map(({ keptAt, pose, side, reason }) => ({
     at: keptAt,
     kind: 'kept',
-    words: `Set-up kept: ${namePose(pose)}, ${side}`,
+    words: `Set-up kept: ${nameHold(pose, side)}`,
     details: reason === '' ? [] : [reason],
     stops: false,
   }));
@@ -84,7 +89,7 @@ function listSession(session: Session): Happening[] {
   const noted = holds.filter(({ at }) => at !== null);
   const told = noted.flatMap((hold) => {
     const words = sayNotes(hold);
-    return words === '' ? [] : [`${namePose(hold.plan.pose)}, ${hold.plan.side}: ${words}`];
+    return words === '' ? [] : [`${nameHold(hold.plan.pose, hold.plan.side)}: ${words}`];
   });
   const poses = [...new Set(noted.map(({ plan }) => namePose(plan.pose)))];
   const how =
@@ -114,7 +119,7 @@ function listSession(session: Session): Happening[] {
     judged.set(key, {
       at,
       kind: 'verdict',
-      words: `${namePose(pose)}, ${where}: ${sayVerdict(kind)}`,
+      words: `${nameHold(pose, where)}: ${sayVerdict(kind)}`,
       details,
       stops: kind === 'pause' || kind === 'pause-and-send-on' || kind === 'end-session',
     });

@@ -96,13 +96,20 @@ export function judgeSession(
     return {
       pose,
       side,
-      verdict: withoutStep(verdict, further !== null),
+      verdict: isStandingPose ? withoutStep(verdict, further !== null) : withoutDepth(verdict),
       used,
       easier,
       further: goesOn ? further : null,
     };
   });
   return { ok: true, value: judged };
+}
+
+/** A lying form is computed to fit what was measured: it goes no further by itself. */
+function withoutDepth(verdict: Verdict): Verdict {
+  if (verdict.kind !== 'go-on' && verdict.kind !== 'keep') return verdict;
+  const facts = ['a lying form is computed to fit: it moves only with a measured change'];
+  return { ...verdict, kind: 'keep', facts };
 }
 
 /** Where there is no further step, the pose stays as it is. */

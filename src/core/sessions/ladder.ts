@@ -158,7 +158,7 @@ function judgeGoingOn(sessions: readonly (readonly Hold[])[]): Verdict {
     kind: 'go-on',
     facts: [
       `${String(CLEAN_SESSIONS)} sessions in a row clean, breath easy`,
-      `${least.toFixed(0)}° to spare at every joint`,
+      `at least ${String(ENOUGH_TO_SPARE)}° to spare at every joint`,
     ],
     remeasure: [],
   };

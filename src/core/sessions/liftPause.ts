@@ -1,4 +1,5 @@
 import { SIDES } from '../measures/protocol.ts';
+import { hasSides } from '../poses/hasSides.ts';
 import { judge } from './ladder.ts';
 import { readSession } from './readSession.ts';
 import type { NewEntry, Session } from './session.ts';
@@ -12,7 +13,7 @@ interface Addition {
 
 /**
  * What has to be noted so that a paused pose may be held again: every sign that stands on
- * it is cleared, and a pause for pain is overruled on both sides, with who said so.
+ * it is cleared, and a pause for pain is overruled on every side, with who said so.
  *
  * @param by who cleared it
  */
@@ -42,7 +43,8 @@ export function liftPause(
   if (latest === null) return signs;
   const log = toHolds(sessions);
   const reason = note === '' ? `cleared by ${by}` : `cleared by ${by}: ${note}`;
-  const decisions = SIDES.map((side): NewEntry => {
+  const sides = hasSides(pose) ? SIDES : (['right'] as const);
+  const decisions = sides.map((side): NewEntry => {
     const verdict = judge(log, { pose, side, isStale: false });
     const kept = { changes: [], choice: 'overruled', kind: 'keep', held: null, reason } as const;
     return { kind: 'decide', decision: { pose, side, verdict, ...kept } };

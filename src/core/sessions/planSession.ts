@@ -56,7 +56,18 @@ interface Found {
   readonly why: readonly string[];
 }
 
-const messages = (problems: readonly Problem[]): string[] => problems.map((each) => each.message);
+/** Why a pose cannot be set up; all that is not measured in one sentence. */
+function sayProblems(problems: readonly Problem[]): readonly string[] {
+  const missing = problems.filter(({ code }) => code === 'missing-measure');
+  const names = [
+    ...new Set(missing.map(({ details }) => String(details?.['measure']).toLowerCase())),
+  ];
+  const others = problems.filter((each) => !missing.includes(each)).map(({ message }) => message);
+  return [
+    ...(names.length === 0 ? [] : [`Not measured yet: ${names.join(', ')}.`]),
+    ...new Set(others),
+  ];
+}
 
 /** The latest decision on a pose and side. */
 function findDecision(
@@ -182,7 +193,7 @@ export function planSession(
     const right = planSide(adapted, sessions, pose, level, 'right');
     if (!left.ok || !right.ok) {
       const problems = [...(left.ok ? [] : left.problems), ...(right.ok ? [] : right.problems)];
-      leave([...new Set(messages(problems))], false);
+      leave(sayProblems(problems), false);
       continue;
     }
     const both = { left: left.value, right: right.value };

@@ -111,6 +111,7 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
         <a href={`/person${query}`}>what to mind</a>
         <a href={`/measure${query}`}>measure</a>
         <a href={`/set-up${query}`}>set up</a>
+        <a href={`/session${query}`}>on the mat</a>
         <button type="button" className="word-button quiet" onClick={onRemove}>
           remove<span className="sr-only"> {row.person.name}</span>
         </button>

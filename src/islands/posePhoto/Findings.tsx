@@ -2,6 +2,7 @@ import type { PoseFinding } from '../../core/poseCheck/checkPose.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/words.ts';
 import { toTenth } from '../shared/readTyped.ts';
+import { TableHead } from '../shared/TableHead.tsx';
 
 /** What a picture tells beside its plan; what differs by more than the error comes first. */
 export function Findings({ findings }: { findings: readonly PoseFinding[] | null }) {
@@ -20,15 +21,7 @@ export function Findings({ findings }: { findings: readonly PoseFinding[] | null
       </h2>
       <table className="holds">
         <caption className="sr-only">Photo beside plan</caption>
-        <thead>
-          <tr>
-            <th scope="col">What</th>
-            <th scope="col">Planned</th>
-            <th scope="col">Seen</th>
-            <th scope="col">Error</th>
-            <th scope="col" />
-          </tr>
-        </thead>
+        <TableHead columns={['What', 'Planned', 'Seen', 'Error', 'So it']} />
         <tbody>
           {sorted.map(({ id, name, unit: own, planned, seen, error, isAsPlanned, words }) => (
             <tr key={id}>

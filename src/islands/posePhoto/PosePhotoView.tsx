@@ -23,6 +23,12 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord, useUnit } from '../shared/useRecord.ts';
 import { Findings } from './Findings.tsx';
+import { SelectField } from '../shared/SelectField.tsx';
+
+const VIEWS = [
+  ['side', 'the long edge of the mat, square to it'],
+  ['front', 'the front edge of the mat'],
+] as const;
 
 /** A photograph of a held pose beside its plan: what differs by more than the picture's error. */
 export function PosePhotoView() {
@@ -48,18 +54,14 @@ export function PosePhotoView() {
       <h1>
         {pose.name}, {nameSide(pose.id, side)}: photo against plan
       </h1>
-      <label className="field">
-        <span>Taken from</span>
-        <select
-          value={view}
-          onChange={(event) => {
-            setQuery({ from: event.target.value });
-          }}
-        >
-          <option value="side">the long edge of the mat, square to it</option>
-          <option value="front">the front edge of the mat</option>
-        </select>
-      </label>
+      <SelectField
+        label="Taken from"
+        value={view}
+        options={VIEWS}
+        onChange={(from) => {
+          setQuery({ from });
+        }}
+      />
       <Checked
         key={`${pose.id} ${side} ${level ?? ''} ${view}`}
         record={record}

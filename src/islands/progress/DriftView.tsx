@@ -5,6 +5,8 @@ import { namePose, nameSide } from '../shared/poseWords.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { LineChart, type ChartLine } from './LineChart.tsx';
+import { TableHead } from '../shared/TableHead.tsx';
+import { SelectField } from '../shared/SelectField.tsx';
 
 const keyOf = ({ pose, side }: Drift): string => `${pose} ${side}`;
 
@@ -36,21 +38,15 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
   return (
     <section>
       <h2>Set-ups over the sessions</h2>
-      <label className="field">
-        <span>Pose and side</span>
-        <select
-          value={keyOf(drift)}
-          onChange={(event) => {
-            setKey(event.target.value);
-          }}
-        >
-          {drifts.map((each) => (
-            <option key={keyOf(each)} value={keyOf(each)}>
-              {namePose(each.pose)}, {nameSide(each.pose, each.side)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Pose and side"
+        value={keyOf(drift)}
+        options={drifts.map(
+          (each) =>
+            [keyOf(each), `${namePose(each.pose)}, ${nameSide(each.pose, each.side)}`] as const,
+        )}
+        onChange={setKey}
+      />
       <p className="chart-sentence">
         <strong>{sayDrift(drift)}</strong>
       </p>
@@ -63,15 +59,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
       <div className="table-scroll">
         <table className="holds">
           <caption className="sr-only">{label}</caption>
-          <thead>
-            <tr>
-              <th scope="col">Session</th>
-              <th scope="col">Stance length</th>
-              <th scope="col">Hand height</th>
-              <th scope="col">Depth</th>
-              <th scope="col">Level</th>
-            </tr>
-          </thead>
+          <TableHead columns={['Session', 'Stance length', 'Hand height', 'Depth', 'Level']} />
           <tbody>
             {drift.points.map(({ at, stanceCm, handCm, depth, level }) => (
               <tr key={at}>

@@ -9,6 +9,8 @@ import { findSessionTime } from '../../core/sessions/toHolds.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { LineChart, type ChartBand, type ChartLine } from './LineChart.tsx';
+import { TableHead } from '../shared/TableHead.tsx';
+import { SelectField } from '../shared/SelectField.tsx';
 
 interface SeriesViewProps {
   series: Series;
@@ -72,21 +74,14 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
   const hasTrend = series.values.length >= LEAST_POINTS;
   return (
     <>
-      <label className="field">
-        <span>Measure</span>
-        <select
-          value={series.key}
-          onChange={(event) => {
-            onChoose(event.target.value);
-          }}
-        >
-          {all.map((each) => (
-            <option key={each.key} value={each.key}>
-              {nameSeries(each)} ({each.values.length})
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Measure"
+        value={series.key}
+        options={all.map(
+          (each) => [each.key, `${nameSeries(each)} (${String(each.values.length)})`] as const,
+        )}
+        onChange={onChoose}
+      />
       <p className="chart-sentence">
         <strong>{sentence}</strong>
       </p>
@@ -112,16 +107,16 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
         <div className="table-scroll">
           <table className="holds">
             <caption className="sr-only">{nameSeries(series)}</caption>
-            <thead>
-              <tr>
-                <th scope="col">Date</th>
-                <th scope="col">Value</th>
-                <th scope="col">One standard error</th>
-                <th scope="col">Readings</th>
-                <th scope="col">Against the first</th>
-                <th scope="col">Smallest real change</th>
-              </tr>
-            </thead>
+            <TableHead
+              columns={[
+                'Date',
+                'Value',
+                'One standard error',
+                'Readings',
+                'Against the first',
+                'Smallest real change',
+              ]}
+            />
             <tbody>
               {series.values.map((each) => {
                 const first = series.values[0]!;

@@ -38,7 +38,7 @@ export function RecordView() {
       <PersonSentence person={person} here="record" />
       <div className="record">
         <section>
-          <h1>The record</h1>
+          <h1>The record of {person.name}</h1>
           {cautions.length > 0 && (
             <p>
               To mind:{' '}

@@ -13,6 +13,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { TextField } from '../shared/TextField.tsx';
+import { SelectField } from '../shared/SelectField.tsx';
 
 interface JudgeViewProps {
   record: PersonRecord;
@@ -183,22 +184,17 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
             else if (reason.trim() !== '') onDecide(instead, reason.trim());
           }}
         >
-          <label className="field">
-            <span>Instead</span>
-            <select
-              value={instead}
-              onChange={(event) => {
-                setInstead(event.target.value as VerdictKind | '');
-              }}
-            >
-              <option value="">as offered: {sayVerdict(verdict.kind)}</option>
-              {choices.map((each) => (
-                <option key={each} value={each}>
-                  {sayVerdict(each)}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="Instead"
+            value={instead}
+            options={[
+              ['', `as offered: ${sayVerdict(verdict.kind)}`],
+              ...choices.map((each) => [each, sayVerdict(each)] as const),
+            ]}
+            onChange={(value) => {
+              setInstead(value as VerdictKind | '');
+            }}
+          />
           {instead !== '' && (
             <TextField
               label="Why, so that a colleague can follow"

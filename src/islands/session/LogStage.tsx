@@ -11,6 +11,7 @@ import { PainNote } from './PainNote.tsx';
 import { ResponsePanel } from './ResponsePanel.tsx';
 import { SignNote } from './SignNote.tsx';
 import { UsedNumbers } from './UsedNumbers.tsx';
+import { SelectField } from '../shared/SelectField.tsx';
 
 interface LogStageProps {
   record: PersonRecord;
@@ -41,7 +42,7 @@ export function LogStage(props: LogStageProps) {
   const levels = findPose(plan.pose)?.levels ?? [];
   return (
     <div className="run-log">
-      {response !== null && (
+      {response !== null && response.kind !== 'ease' && (
         <ResponsePanel
           record={record}
           session={session}
@@ -128,42 +129,31 @@ export function LogStage(props: LogStageProps) {
           <details>
             <summary>What was really used</summary>
             {levels.length > 0 && (
-              <label className="field">
-                <span>Level reached</span>
-                <select
-                  value={notes.level ?? plan.level ?? ''}
-                  onChange={(event) => {
-                    change({ level: event.target.value === '' ? null : event.target.value });
-                  }}
-                >
-                  <option value="">as usual</option>
-                  {levels.map(({ id, name }) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <SelectField
+                label="Level reached"
+                value={notes.level ?? plan.level ?? ''}
+                options={[['', 'as usual'], ...levels.map(({ id, name }) => [id, name] as const)]}
+                onChange={(value) => {
+                  change({ level: value === '' ? null : value });
+                }}
+              />
             )}
             <UsedNumbers plan={plan} notes={notes} onChange={change} />
           </details>
-          <label className="field">
-            <span>Swapped for</span>
-            <select
-              value={notes.swappedFor ?? ''}
-              onChange={(event) => {
-                const swappedFor = event.target.value === '' ? null : event.target.value;
-                change({ swappedFor, outcome: swappedFor === null ? null : 'swapped' });
-              }}
-            >
-              <option value="">not swapped</option>
-              {EVERY_POSE.filter(({ id }) => id !== plan.pose).map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="Swapped for"
+            value={notes.swappedFor ?? ''}
+            options={[
+              ['', 'not swapped'],
+              ...EVERY_POSE.filter(({ id }) => id !== plan.pose).map(
+                ({ id, name }) => [id, name] as const,
+              ),
+            ]}
+            onChange={(value) => {
+              const swappedFor = value === '' ? null : value;
+              change({ swappedFor, outcome: swappedFor === null ? null : 'swapped' });
+            }}
+          />
           <label className="field">
             <span>Note</span>
             <input

@@ -3,6 +3,7 @@ import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SessionAsked } from '../../core/sessions/planSession.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
+import { SelectField } from '../shared/SelectField.tsx';
 
 interface PlanFormProps {
   asked: SessionAsked;
@@ -107,39 +108,22 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
         })}
       </ol>
       <div className="plan-fields">
-        <label className="field">
-          <span>Add a pose</span>
-          <select
-            value=""
-            onChange={(event) => {
-              put([...poses, { pose: event.target.value, level: null }]);
-            }}
-          >
-            <option value="" disabled>
-              choose one
-            </option>
-            {unused.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="field">
-          <span>Order of sides</span>
-          <select
-            value={asked.order}
-            onChange={(event) => {
-              onChange({ order: event.target.value as HouseRules['sides'] });
-            }}
-          >
-            {ORDERS.map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="Add a pose"
+          value=""
+          options={[['', 'choose one'], ...unused.map(({ id, name }) => [id, name] as const)]}
+          onChange={(pose) => {
+            if (pose !== '') put([...poses, { pose, level: null }]);
+          }}
+        />
+        <SelectField
+          label="Order of sides"
+          value={asked.order}
+          options={ORDERS}
+          onChange={(value) => {
+            onChange({ order: value as HouseRules['sides'] });
+          }}
+        />
         <label className="field narrow-field">
           <span>Breaths</span>
           <input

@@ -5,6 +5,7 @@ import type { Session } from '../../core/sessions/session.ts';
 import { ClearPause } from './ClearPause.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
+import { TableHead } from '../shared/TableHead.tsx';
 
 /** A knee that is bent by less is straight or soft. */
 const LEAST_TOLD = 12;
@@ -60,14 +61,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
           </p>
           <table className="holds">
             <caption className="sr-only">Holds in their order</caption>
-            <thead>
-              <tr>
-                <th scope="col">Pose</th>
-                <th scope="col">Side</th>
-                <th scope="col">Breaths</th>
-                <th scope="col">Set</th>
-              </tr>
-            </thead>
+            <TableHead columns={['Pose', 'Side', 'Breaths', 'Set']} />
             <tbody>
               {plan.holds.map(({ plan: hold, setUp }, i) => (
                 <tr key={hold.id}>

@@ -30,13 +30,6 @@ export function ResponsePanel(props: ResponsePanelProps) {
     panel.current?.scrollIntoView({ block: 'nearest' });
   }, [response.kind]);
   const { plan, notes } = hold;
-  if (response.kind === 'ease') {
-    return (
-      <p className="notice" role="status">
-        <strong>{response.words}</strong> {response.facts.join('; ')}.
-      </p>
-    );
-  }
   const isUrgent = ['emergency', 'same-day'].includes(
     findCautionKind(notes.sign ?? '')?.tier ?? '',
   );

@@ -220,6 +220,11 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
           />
         )}
       </div>
+      {position.stage === 'log' && response?.kind === 'ease' && (
+        <p className="notice" role="status">
+          <strong>{response.words}</strong> {response.facts.join('; ')}.
+        </p>
+      )}
       <div className="run-row">
         <button type="button" disabled={at === 0 && position.stage === 'set'} onClick={back}>
           back

@@ -10,7 +10,7 @@ import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 
 /** Height of a label on the small drawing, mm of paper. */
-const LABEL = 8;
+const LABEL = 6.5;
 /** Numbers that are read from across the room; the rest stands below them. */
 const LARGE: readonly SettingId[] = [
   'front-heel-from-mat-edge',
@@ -55,7 +55,9 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
         <dl className="large-numbers">
           {large.map(({ setting, words, value }) => (
             <div key={setting.id}>
-              <dd>{value}</dd>
+              <dd>
+                <Large value={value} />
+              </dd>
               <dt>{sayWithout(words, value)}</dt>
             </div>
           ))}
@@ -70,6 +72,17 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
         {plan.why.length > 0 && <p className="run-words">{plan.why.join('; ')}</p>}
       </div>
     </div>
+  );
+}
+
+/** A number to be read from afar, its unit smaller beside it. */
+function Large({ value }: { value: string }) {
+  const [, number = value, unit = ''] = /^(.*\d) (cm)$/.exec(value) ?? [];
+  return (
+    <>
+      {number}
+      {unit !== '' && <small> {unit}</small>}
+    </>
   );
 }
 

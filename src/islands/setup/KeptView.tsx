@@ -13,6 +13,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/words.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import type { PlanRequest } from './usePlanned.ts';
+import { TableHead } from '../shared/TableHead.tsx';
 
 interface KeptViewProps {
   request: PlanRequest;
@@ -138,13 +139,7 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
           <p className="caution">Out of date. {sayWhy(check)}</p>
           <table className="body-table">
             <caption className="sr-only">What is another today</caption>
-            <thead>
-              <tr>
-                <th scope="col">number</th>
-                <th scope="col">kept</th>
-                <th scope="col">today</th>
-              </tr>
-            </thead>
+            <TableHead columns={['number', 'kept', 'today']} />
             <tbody>
               {check.changes.map(({ id, unit: own, was, now }) => (
                 <tr key={id}>

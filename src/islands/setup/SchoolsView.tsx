@@ -14,6 +14,7 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { TableHead } from '../shared/TableHead.tsx';
 
 interface SchoolsViewProps {
   request: PlanRequest;
@@ -66,15 +67,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
       <div className="table-scroll">
         <table className="body-table schools">
           <caption className="sr-only">Schools side by side; up to four are drawn</caption>
-          <thead>
-            <tr>
-              <th scope="col">drawn</th>
-              <th scope="col">school</th>
-              <th scope="col">stance</th>
-              <th scope="col">pelvis</th>
-              <th scope="col">runs out first</th>
-            </tr>
-          </thead>
+          <TableHead columns={['drawn', 'school', 'stance', 'pelvis', 'runs out first']} />
           <tbody>
             {schools.map((each) => (
               <SchoolRow

@@ -2,6 +2,7 @@ import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
+import { TableHead } from '../shared/TableHead.tsx';
 
 const degrees = (value: number | null): string => (value === null ? '–' : `${value.toFixed(0)}°`);
 
@@ -22,14 +23,7 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
     <div className="table-scroll">
       <table className="body-table">
         <caption className="sr-only">Numbers of the set-up</caption>
-        <thead>
-          <tr>
-            <th scope="col">number</th>
-            <th scope="col">value</th>
-            <th scope="col">from</th>
-            <th scope="col">to</th>
-          </tr>
-        </thead>
+        <TableHead columns={['number', 'value', 'from', 'to']} />
         <tbody>
           {settings.map((each) => (
             <tr key={each.id}>
@@ -52,14 +46,7 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
       {joints.length > 0 && (
         <table className="body-table">
           <caption className="sr-only">Joints, asked against has</caption>
-          <thead>
-            <tr>
-              <th scope="col">joint</th>
-              <th scope="col">asked</th>
-              <th scope="col">has</th>
-              <th scope="col">to spare</th>
-            </tr>
-          </thead>
+          <TableHead columns={['joint', 'asked', 'has', 'to spare']} />
           <tbody>
             {joints.map((each) => (
               <tr key={nameJoint(each, side)}>

@@ -13,6 +13,7 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { TableHead } from '../shared/TableHead.tsx';
 
 interface SidesViewProps {
   request: PlanRequest;
@@ -63,14 +64,7 @@ export function SidesView({ request, pose }: SidesViewProps) {
       <div className="table-scroll">
         <table className="body-table">
           <caption className="sr-only">Left against right</caption>
-          <thead>
-            <tr>
-              <th scope="col">number</th>
-              <th scope="col">left</th>
-              <th scope="col">right</th>
-              <th scope="col">difference</th>
-            </tr>
-          </thead>
+          <TableHead columns={['number', 'left', 'right', 'difference']} />
           <tbody>
             {pairs.map((each) => (
               <tr key={each.id}>

@@ -76,6 +76,22 @@ describe('the record', () => {
   });
 });
 
+it('a pose whose sides are alike is told without a side', () => {
+  const chair = plannedSession(
+    '2026-10-01',
+    [plannedHold('1', { pose: 'chair' })],
+    [
+      entryAt('2026-10-01', 1, {
+        kind: 'note',
+        hold: '1',
+        change: { outcome: 'done', note: 'steady' },
+      } as const),
+    ],
+  );
+  const [session] = listTimeline({ ...recordOf(REFERENCE), readings: [] }, [], [chair]);
+  expect(session!.details).toEqual(['Chair: steady']);
+});
+
 describe('the made-up people', () => {
   const files = readdirSync('public/demo')
     .filter((name) => name !== 'index.json')

@@ -85,7 +85,8 @@ describe('a planned session', () => {
     const { leftOut, holds } = plan([], {}, { ...RECORD, readings: [] });
     expect(holds).toEqual([]);
     expect(leftOut.map(({ pose }) => pose)).toEqual(['warrior-one', 'chair']);
-    expect(leftOut[0]!.why.join(' ')).toContain('not measured yet');
+    expect(leftOut[0]!.why.join(' ')).toContain('Not measured yet: ');
+    expect(leftOut[0]!.why.join(' ').length).toBeLessThan(300);
     expect(leftOut[0]!.instead).not.toBe('');
   });
 
@@ -153,6 +154,27 @@ describe('from one session to the next', () => {
     const today = { ...NOT_ASKED, askedAt: NOW, rested: 'poorly' } as const;
     const tired = planSession(RECORD, [first, decided], today, ASKED, NOW);
     expect(tired.ok && tired.value.holds[0]!.plan.depth).toBeLessThan(right!.plan.depth! - 5);
+  });
+
+  it('keeps a lying form as it is computed', () => {
+    const lying = (day: string): Session =>
+      plannedSession(
+        day,
+        [plannedHold('1', { pose: 'lying-pyramid', depth: null, toSpareDeg: null })],
+        [
+          entryAt(day, 1, {
+            kind: 'note',
+            hold: '1',
+            change: { outcome: 'done', breath: 'easy' },
+          } as const),
+        ],
+      );
+    const [before, now] = [lying('2026-10-01'), lying('2026-10-08')];
+    const [verdict] = judged([before, now], now);
+    expect(verdict!.verdict.kind).toBe('keep');
+    expect(verdict!.verdict.facts).toEqual([
+      'a lying form is computed to fit: it moves only with a measured change',
+    ]);
   });
 
   it('judges one step easier from what was really used', () => {
