@@ -22,17 +22,24 @@ export function convexHull(points: readonly Point2[]): Point2[] {
 }
 
 /**
- * Distance from a point to the nearest edge of a convex anticlockwise polygon:
- * positive inside, negative outside (measured to the edge's line).
+ * Distances from a point to the edges of a convex hull: positive inside, negative outside
+ * (measured to the edge's line).
+ *
+ * @param hull anticlockwise, its corners taken from `points`
+ * @returns one for each of `points`: to the edge that starts there, Infinity where none does
  */
-export function distanceInside(polygon: readonly Point2[], point: Point2): number {
-  let nearest = Infinity;
-  let a = polygon[polygon.length - 1]!;
-  for (const b of polygon) {
+export function distancesInside(
+  points: readonly Point2[],
+  hull: readonly Point2[],
+  point: Point2,
+): number[] {
+  const distances = points.map(() => Infinity);
+  let a = hull[hull.length - 1]!;
+  for (const b of hull) {
     // Not Math.hypot: its care for huge numbers takes most of the time here.
     const edge = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
-    nearest = Math.min(nearest, turn(a, b, point) / edge);
+    distances[points.indexOf(a)] = turn(a, b, point) / edge;
     a = b;
   }
-  return nearest;
+  return distances;
 }

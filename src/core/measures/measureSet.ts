@@ -1,27 +1,47 @@
 import { PROTOCOLS, type MeasureId } from './protocols/index.ts';
 import { SIDES, type Side } from './protocol.ts';
-import { calcMeasureValue, type MeasureValue } from './measureValue.ts';
+import { calcSittingValue, type MeasureValue } from './measureValue.ts';
 import { calcOwnWithin } from './ownWithin.ts';
 import type { Reading } from './reading.ts';
+import { splitSittings } from './sittings.ts';
 
 /** All values of one person, found by measure and side. */
 export type MeasureSet = ReadonlyMap<string, MeasureValue>;
 
-export const measureKey = (measure: MeasureId, side: Side | null): string =>
+const keyOf = (measure: string, side: Side | null): string =>
   side === null ? measure : `${measure} ${side}`;
+
+export const measureKey = (measure: MeasureId, side: Side | null): string => keyOf(measure, side);
 
 /** The sides a measure is taken on: left and right, or none. */
 export const sidesOf = (sided: boolean): readonly (Side | null)[] => (sided ? SIDES : [null]);
 
+/** Sets made before, as long as their readings are kept: one person has many poses. */
+const known = new WeakMap<readonly Reading[], MeasureSet>();
+
 /** Every measure that has at least one reading, as a value with its error. */
 export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
-  const own = calcOwnWithin(readings);
+  const set = known.get(readings) ?? makeMeasureSet(readings);
+  known.set(readings, set);
+  return set;
+}
+
+function makeMeasureSet(readings: readonly Reading[]): MeasureSet {
+  const sittings = splitSittings(readings);
+  const own = calcOwnWithin(readings, sittings);
+  const latest = new Map<string, readonly Reading[]>();
+  for (const sitting of sittings) {
+    const { measure, side } = sitting[0]!;
+    const key = keyOf(measure, side);
+    if (!latest.has(key)) latest.set(key, sitting);
+  }
   const set = new Map<string, MeasureValue>();
   for (const protocol of PROTOCOLS) {
     const measure = protocol.id as MeasureId;
     for (const side of sidesOf(protocol.sided)) {
-      const value = calcMeasureValue(readings, measure, side, own);
-      if (value !== null) set.set(measureKey(measure, side), value);
+      const key = measureKey(measure, side);
+      const sitting = latest.get(key);
+      if (sitting !== undefined) set.set(key, calcSittingValue(sitting, measure, side, own));
     }
   }
   return set;

@@ -19,6 +19,9 @@ const kindOf = (reading: Reading): string =>
     reading.takenBy ?? '',
   ].join('|');
 
+/** Of times and ids, whose letters need no language. */
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
 /**
  * The readings that may be pooled with one another: of one measure, side, state, posture
  * and measurer, within six hours of the last of them. Cold and warm are never pooled.
@@ -29,19 +32,19 @@ const kindOf = (reading: Reading): string =>
 export function splitSittings(readings: readonly Reading[]): readonly (readonly Reading[])[] {
   const newestFirst = readings
     .filter(isCounted)
-    .sort((a, b) => b.takenAt.localeCompare(a.takenAt) || a.id.localeCompare(b.id));
-  const open = new Map<string, Reading[]>();
+    .sort((a, b) => compare(b.takenAt, a.takenAt) || compare(a.id, b.id));
+  const open = new Map<string, { readonly sitting: Reading[]; readonly hour: number }>();
   const sittings: Reading[][] = [];
   for (const reading of newestFirst) {
     const kind = kindOf(reading);
-    const sitting = open.get(kind);
-    const hours = (at: Reading): number => Date.parse(at.takenAt) / MS_PER_HOUR;
-    if (sitting !== undefined && hours(sitting[0]!) - hours(reading) <= SITTING_HOURS) {
-      sitting.push(reading);
+    const begun = open.get(kind);
+    const hour = Date.parse(reading.takenAt) / MS_PER_HOUR;
+    if (begun !== undefined && begun.hour - hour <= SITTING_HOURS) {
+      begun.sitting.push(reading);
     } else {
-      const begun = [reading];
-      open.set(kind, begun);
-      sittings.push(begun);
+      const sitting = [reading];
+      open.set(kind, { sitting, hour });
+      sittings.push(sitting);
     }
   }
   return sittings;

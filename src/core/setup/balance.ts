@@ -1,5 +1,6 @@
 import type { Point2 } from '../geometry/polygon.ts';
 import type { Side } from '../measures/protocol.ts';
+import { calcWeightInside } from '../solver/quantities.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import type { BalanceMargins } from './setUp.ts';
@@ -25,14 +26,14 @@ function findExits(base: readonly Point2[], at: Point2, axis: 0 | 1): readonly [
  * @param side the real side of the front leg: left in front is the mirror
  */
 export function calcMargins(skeleton: Skeleton, side: Side): BalanceMargins {
-  const { base, centreOfMass, weightInside } = skeleton;
+  const { base, centreOfMass } = skeleton;
   const at: Point2 = [centreOfMass[0], centreOfMass[1]];
   const [behind, ahead] = findExits(base, at, 0);
   const [low, high] = findExits(base, at, 1);
   const toFrontSide = toHundredths(at[1] - low);
   const toBackSide = toHundredths(high - at[1]);
   return {
-    nearestEdgeCm: toHundredths(weightInside),
+    nearestEdgeCm: toHundredths(calcWeightInside(skeleton)),
     aheadCm: toHundredths(ahead - at[0]),
     behindCm: toHundredths(at[0] - behind),
     toLeftCm: side === 'right' ? toBackSide : toFrontSide,

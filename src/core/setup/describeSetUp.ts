@@ -7,7 +7,7 @@ import { saySwap } from '../poses/swaps.ts';
 import { problem, type Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { soleOutline } from '../solver/foot.ts';
-import { getQuantity } from '../solver/quantities.ts';
+import { calcWeightInside, getQuantity } from '../solver/quantities.ts';
 import { calcWishOff, toScaled, WISH_STRETCH } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
@@ -148,7 +148,8 @@ export function describeDepth(
   if (depth === null) return null;
   const none = describeNoDepth(depth);
   if (found === null) return none;
-  const deepest = toTenths(found.deepest);
+  // Rounded down: a deepest safe depth that is told has to be one that can be held.
+  const deepest = found.deepest === null ? null : Math.floor(found.deepest * 10) / 10;
   if (found.kind === 'cannot' || found.depth === null || found.deepest === null) {
     return { ...none, deepest };
   }
@@ -288,8 +289,9 @@ function findSideNotes(
 ): Problem[] {
   const notes: Problem[] = [];
   const onTwoFeet = pose.backContact === 'flat' || pose.backContact === 'ball';
-  if (onTwoFeet && skeleton.weightInside < SMALL_MARGIN) {
-    const inside = cmFromMetres(skeleton.weightInside).toFixed(1);
+  const weightInside = calcWeightInside(skeleton);
+  if (onTwoFeet && weightInside < SMALL_MARGIN) {
+    const inside = cmFromMetres(weightInside).toFixed(1);
     notes.push(problem('small-margin', 'balance', { inside }));
   }
   const inversion = joints.find(

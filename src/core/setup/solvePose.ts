@@ -9,7 +9,7 @@ import type { PoseTask } from '../solver/poseTask.ts';
 import type { Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
-import { WISH_STRETCH } from '../solver/residuals.ts';
+import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
 import { reachFarthest, settleFreely } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
@@ -161,6 +161,9 @@ function solveOn(
   return { ...common, built: { ...built, task }, found, first, keptShare };
 }
 
+/** Numbers are told in tenths of a degree or centimetre, and held as exactly. */
+const HELD_WITHIN = 0.05;
+
 /**
  * Solves a pose anew with some of it held where it was moved, within every limit.
  *
@@ -185,8 +188,8 @@ export function solveMoved(
   const built = buildTask(pose, body, ranges, side, rules, held, near);
   const forced = force.quantities.map(({ quantity, value }) => ({
     quantity,
-    atLeast: value,
-    atMost: value,
+    atLeast: value - HELD_WITHIN / toScaled(quantity, 1),
+    atMost: value + HELD_WITHIN / toScaled(quantity, 1),
   }));
   const taken = new Set(forced.map((each) => each.quantity));
   const musts = [...built.task.musts.filter((each) => !taken.has(each.quantity)), ...forced];

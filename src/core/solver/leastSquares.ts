@@ -5,23 +5,32 @@
 export interface LeastSquaresTask<State> {
   readonly unknowns: number;
   readonly move: (state: State, step: Float64Array) => State;
-  /** Dimensionless; both lists keep their length and order whatever the state. */
-  readonly residuals: (state: State) => Residuals;
+  /**
+   * Writes the residuals of a state over those of another one. Dimensionless; both lists
+   * keep their length and order whatever the state.
+   */
+  readonly calcResiduals: (state: State, into: Residuals) => void;
 }
 
 export interface Residuals {
   /** Each costs its square. */
-  readonly twoSided: readonly number[];
+  readonly twoSided: number[];
   /** Each costs its square while positive, and nothing below. */
-  readonly oneSided: readonly number[];
+  readonly oneSided: number[];
 }
 
 const MOST_ITERATIONS = 60;
 const MOST_INNER_ITERATIONS = 40;
-const LINE_SEARCH_HALVINGS = 18;
+const MOST_TRIES = 40;
 const DIFFERENCE_STEP = 1e-7;
 const FIRST_DAMPING = 1e-4;
 const SMALLEST_DAMPING = 1e-9;
+/** A run begins with this share of the damping that the run before it ended with. */
+const CARRIED_DAMPING = 0.01;
+const LESS_DAMPING = 0.03;
+const MORE_DAMPING = 8;
+/** A model that bends the wrong way needs damping of its curvature's own size. */
+const LEAST_DAMPING_OF_A_BENT_MODEL = 30;
 const LARGEST_DAMPING = 1e8;
 /** Stop when a step moves nothing by more than this (metres or radians). */
 const SMALLEST_STEP = 1e-9;
@@ -87,10 +96,19 @@ class LinearModel {
   }
 }
 
+const copy = ({ twoSided, oneSided }: Residuals): Residuals => ({
+  twoSided: [...twoSided],
+  oneSided: [...oneSided],
+});
+
 /** Memory that runs of one task share, because a run takes microseconds and memory is dear. */
 export class Room {
   model: LinearModel;
   nextModel: LinearModel;
+  /** At the state so far, at the one that is tried, and at a probe beside it. */
+  residuals: Residuals;
+  nextResiduals: Residuals;
+  readonly probed: Residuals;
   readonly probe: Float64Array;
   readonly normal: Float64Array;
   readonly values: Float64Array;
@@ -99,14 +117,19 @@ export class Room {
   constructor(n: number, like: Residuals) {
     this.model = new LinearModel(n, like);
     this.nextModel = new LinearModel(n, like);
+    this.residuals = copy(like);
+    this.nextResiduals = copy(like);
+    this.probed = copy(like);
     this.probe = new Float64Array(n);
     this.normal = new Float64Array(n * n);
     this.values = new Float64Array(like.oneSided.length);
     this.targetValues = new Float64Array(like.oneSided.length);
   }
 
-  swapModels(): void {
+  /** What was next is now. */
+  advance(): void {
     [this.model, this.nextModel] = [this.nextModel, this.model];
+    [this.residuals, this.nextResiduals] = [this.nextResiduals, this.residuals];
   }
 }
 
@@ -134,14 +157,15 @@ function linearise<State>(
   state: State,
   at: Residuals,
   into: LinearModel,
-  probe: Float64Array,
+  { probe, probed }: Room,
 ): void {
   const { n, normal, gradient, oneSidedSlopes, twoSidedSlopes, moving } = into;
+  const { twoSided, oneSided } = probed;
   into.oneSided = at.oneSided;
   for (let j = 0; j < n; j += 1) {
     probe.fill(0);
     probe[j] = DIFFERENCE_STEP;
-    const { twoSided, oneSided } = task.residuals(task.move(state, probe));
+    task.calcResiduals(task.move(state, probe), probed);
     for (let i = 0; i < twoSided.length; i += 1) {
       twoSidedSlopes[i * n + j] = (twoSided[i]! - at.twoSided[i]!) / DIFFERENCE_STEP;
     }
@@ -199,22 +223,26 @@ function findLeastAlong(
     first += d * row;
     rise += d * turned;
   }
-  const slopeAt = (t: number): number => {
+  // The slope rises along the way in straight pieces: Newton's steps end on the right one.
+  let low = 0;
+  let high = 1;
+  let t = 1;
+  for (let tries = 0; tries < MOST_TRIES; tries += 1) {
     let slope = first + t * rise;
+    let curvature = rise;
     for (let m = 0; m < movingCount; m += 1) {
       const change = targetValues[m]! - values[m]!;
       const value = values[m]! + t * change;
-      if (value > 0) slope += value * change;
+      if (value <= 0) continue;
+      slope += value * change;
+      curvature += change * change;
     }
-    return slope;
-  };
-  if (slopeAt(1) <= 1e-12) return 1;
-  let low = 0;
-  let high = 1;
-  for (let halving = 0; halving < LINE_SEARCH_HALVINGS; halving += 1) {
-    const middle = (low + high) / 2;
-    if (slopeAt(middle) > 0) high = middle;
-    else low = middle;
+    if (t === 1 && slope <= 1e-12) return 1;
+    if (slope > 0) high = t;
+    else low = t;
+    const next = t - slope / curvature;
+    if (Math.abs(next - t) < 1e-6) return Math.max(0, Math.min(1, next));
+    t = next > low && next < high ? next : (low + high) / 2;
   }
   return low;
 }
@@ -290,22 +318,18 @@ function calcSlopesTimes(slopes: LinearModel, residuals: Residuals): Float64Arra
  */
 export class Bending {
   readonly matrix: Float64Array;
+  /** That the last run ended with. */
+  damping = 0;
 
   constructor(private readonly n: number) {
     this.matrix = new Float64Array(n * n);
   }
 
-  learn(
-    step: Float64Array,
-    before: LinearModel,
-    after: LinearModel,
-    old: Residuals,
-    now: Residuals,
-  ): void {
+  learn(step: Float64Array, { model, nextModel, residuals, nextResiduals }: Room): void {
     const { n, matrix } = this;
-    const slopeNow = calcSlopesTimes(after, now);
-    const slopeCarried = calcSlopesTimes(before, now);
-    const slopeOld = calcSlopesTimes(before, old);
+    const slopeNow = calcSlopesTimes(nextModel, nextResiduals);
+    const slopeCarried = calcSlopesTimes(model, nextResiduals);
+    const slopeOld = calcSlopesTimes(model, residuals);
     const y = slopeNow.map((each, j) => each - slopeOld[j]!);
     const bent = slopeNow.map((each, j) => each - slopeCarried[j]!);
     const along = dotRow(y, 0, step);
@@ -337,52 +361,52 @@ export class Bending {
  *
  * @param smallestGain stop when a step lowers the cost by less than this
  * @param bending learnt from a like task before; it goes on learning
- * @param room of a task with as many unknowns and residuals before
+ * @param room of a task with as many unknowns and residuals
  * @returns the best state found
  */
 export function minimise<State>(
   task: LeastSquaresTask<State>,
   start: State,
   smallestGain: number,
+  room: Room,
   bending = new Bending(task.unknowns),
-  room = new Room(task.unknowns, task.residuals(start)),
 ): State {
   let state = start;
-  let residuals = task.residuals(state);
-  let cost = calcCost(residuals);
-  let damping = FIRST_DAMPING;
-  linearise(task, state, residuals, room.model, room.probe);
+  task.calcResiduals(state, room.residuals);
+  let cost = calcCost(room.residuals);
+  let damping = Math.max(FIRST_DAMPING, bending.damping * CARRIED_DAMPING);
+  linearise(task, state, room.residuals, room.model, room);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
     addBending(room.model, bending);
     let step: Float64Array | null = null;
     let gain = 0;
     let next = state;
-    let nextResiduals = residuals;
     while (damping <= LARGEST_DAMPING) {
       const trial = solveModel(room.model, damping, room);
       if (trial !== null) {
         next = task.move(state, trial);
-        nextResiduals = task.residuals(next);
-        gain = cost - calcCost(nextResiduals);
+        task.calcResiduals(next, room.nextResiduals);
+        gain = cost - calcCost(room.nextResiduals);
         if (gain > 0) {
           step = trial;
           break;
         }
       }
-      damping *= 8;
+      damping *= MORE_DAMPING;
+      if (trial === null) damping = Math.max(LEAST_DAMPING_OF_A_BENT_MODEL, damping * MORE_DAMPING);
     }
     if (step === null) break;
     // The last step needs no new slopes: nothing follows it.
     const isLast = gain <= smallestGain || step.every((each) => Math.abs(each) < SMALLEST_STEP);
     state = next;
     if (isLast) break;
-    linearise(task, next, nextResiduals, room.nextModel, room.probe);
-    bending.learn(step, room.model, room.nextModel, residuals, nextResiduals);
-    residuals = nextResiduals;
-    room.swapModels();
+    linearise(task, next, room.nextResiduals, room.nextModel, room);
+    bending.learn(step, room);
+    room.advance();
     cost -= gain;
-    damping = Math.max(SMALLEST_DAMPING, damping * 0.1);
+    damping = Math.max(SMALLEST_DAMPING, damping * LESS_DAMPING);
   }
+  bending.damping = damping;
   return state;
 }
 

@@ -91,6 +91,12 @@ const FRONT_PARTS = ['frontFootYaw', 'frontKneeDrift'] as const satisfies readon
 const haveSamePelvis = (a: Posture, b: Posture): boolean =>
   a.pelvis === b.pelvis && a.pelvisCentre === b.pelvisCentre;
 
+/** Whether the chest lies the same against the pelvis. */
+export const haveSameSpine = (a: Posture, b: Posture): boolean =>
+  a.spineFlexion === b.spineFlexion &&
+  a.spineSideBend === b.spineSideBend &&
+  a.spineRotation === b.spineRotation;
+
 /** Whether two postures differ in nothing that moves the front leg. */
 export const haveSameFrontLeg = (a: Posture, b: Posture): boolean =>
   haveSamePelvis(a, b) && FRONT_PARTS.every((part) => a[part] === b[part]);

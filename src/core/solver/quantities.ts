@@ -13,6 +13,8 @@ interface Quantity {
   /** How it is called in a sentence. */
   readonly words: string;
   readonly calc: (skeleton: Skeleton) => number;
+  /** Where it is the least of several smooth things: those, in one order whatever the posture. */
+  readonly pieces?: (skeleton: Skeleton) => readonly number[];
 }
 
 const angle = (words: string, calc: Quantity['calc']): Quantity => ({ kind: 'angle', words, calc });
@@ -70,6 +72,9 @@ const MID_FOOT = 0.5;
 const calcMidFoot = ({ legs: { front } }: Skeleton): number =>
   front.foot.heel[0] + (front.foot.toe[0] - front.foot.heel[0]) * MID_FOOT_FROM_HEEL_CENTRE;
 const MID_FOOT_FROM_HEEL_CENTRE = (MID_FOOT - FOOT.heelCentre) / (FOOT.toe - FOOT.heelCentre);
+
+/** Distance of the weight point inside the base's nearest edge, metres; negative outside. */
+export const calcWeightInside = ({ insideEdges }: Skeleton): number => Math.min(...insideEdges);
 
 /** The heart lies this far from the pelvis to the middle of the shoulders. Our modelling choice. */
 const HEART_SHARE = 0.75;
@@ -189,7 +194,10 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     'the weight point over the middle of the feet',
     (s) => s.centreOfMass[0] - calcMidFoot(s),
   ),
-  'weight-inside-base': lengthOf('the weight point inside the base', (s) => s.weightInside),
+  'weight-inside-base': {
+    ...lengthOf('the weight point inside the base', calcWeightInside),
+    pieces: (s) => s.insideEdges,
+  },
   'hand-height': lengthOf('the hand above the mat', (s) =>
     Math.min(s.arms.front.palm[2], s.arms.back.palm[2]),
   ),

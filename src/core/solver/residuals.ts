@@ -1,6 +1,7 @@
 import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
+import type { Residuals } from './leastSquares.ts';
 import { visitDemands } from './limits.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
@@ -47,6 +48,12 @@ export interface Musts {
   readonly below: number[];
 }
 
+/** How the musts press on a run: how heavily, and shifted by how much. */
+export interface Pressure {
+  readonly shift: Musts;
+  readonly weight: number;
+}
+
 /** A condition made ready to be read off many skeletons: degrees, centimetres or tolerances. */
 interface Reading {
   readonly calc: (skeleton: Skeleton) => number;
@@ -58,15 +65,30 @@ function makeReading(quantity: QuantityId, goal: number, perUnit: number): Readi
   return { calc: getQuantity(quantity).calc, goal, perUnit };
 }
 
+/** A pull aims beyond its end. Its reading falls as the pull advances. */
+function makePull({ quantity, value }: { quantity: QuantityId; value: number }): Reading {
+  const unit = toScaled(quantity, 1);
+  return makeReading(quantity, value + PULL_BEYOND / unit, -unit / PULL_SCALE);
+}
+
 const read = ({ calc, goal, perUnit }: Reading, skeleton: Skeleton): number =>
   (calc(skeleton) - goal) * perUnit;
+
+interface PiecesMust {
+  readonly pieces: (skeleton: Skeleton) => readonly number[];
+  readonly atLeast: number;
+  readonly unit: number;
+}
 
 /** One task's conditions under one aim. */
 export class Conditions {
   private readonly equal: Reading[] = [];
   private readonly below: Reading[] = [];
+  /** Lower ends of what is the least of several pieces: a must for each piece. */
+  private readonly pieces: PiecesMust[] = [];
   private readonly stretched: readonly { readonly wish: Reading; readonly most: number }[];
   private readonly preferences: readonly Reading[];
+  private readonly pull: Reading | null;
 
   constructor(
     private readonly task: PoseTask,
@@ -79,7 +101,9 @@ export class Conditions {
         this.equal.push(makeReading(quantity, atLeast, unit));
         continue;
       }
-      if (atLeast !== null) this.below.push(makeReading(quantity, atLeast, -unit));
+      const { pieces } = getQuantity(quantity);
+      if (atLeast !== null && pieces !== undefined) this.pieces.push({ pieces, atLeast, unit });
+      else if (atLeast !== null) this.below.push(makeReading(quantity, atLeast, -unit));
       if (atMost !== null) this.below.push(makeReading(quantity, atMost, unit));
     }
     if (toward !== null) {
@@ -99,22 +123,46 @@ export class Conditions {
     const preferences = [...task.wishes, ...task.eases].map(({ quantity, goal, sigma }) =>
       makeReading(quantity, goal, weight / sigma),
     );
-    if (pull !== null) {
-      const unit = toScaled(pull.quantity, 1);
-      const beyond = pull.value + PULL_BEYOND / unit;
-      preferences.push(makeReading(pull.quantity, beyond, -unit / PULL_SCALE));
-    }
+    this.pull = pull === null ? null : makePull(pull);
+    if (this.pull !== null) preferences.push(this.pull);
     this.preferences = preferences;
   }
 
   /** Every must at a posture; both lists keep their length and order whatever the posture. */
   calcMusts(skeleton: Skeleton): Musts {
+    const musts: Musts = { equal: [], below: [] };
+    this.writeMusts(skeleton, musts);
+    return musts;
+  }
+
+  /**
+   * Writes all that a run weighs over the residuals of another posture: musts under
+   * pressure, then wishes, eases and the pull, in tolerances.
+   */
+  writeResiduals(skeleton: Skeleton, { shift, weight }: Pressure, into: Residuals): void {
+    const { twoSided, oneSided } = into;
+    const equalCount = this.writeMusts(skeleton, { equal: twoSided, below: oneSided });
+    for (let i = 0; i < equalCount; i += 1) {
+      twoSided[i] = weight * (twoSided[i]! + (shift.equal[i] ?? 0));
+    }
+    for (let i = 0; i < oneSided.length; i += 1) {
+      oneSided[i] = weight * (oneSided[i]! + (shift.below[i] ?? 0));
+    }
+    const { preferences } = this;
+    for (let i = 0; i < preferences.length; i += 1) {
+      twoSided[equalCount + i] = read(preferences[i]!, skeleton);
+    }
+  }
+
+  /** Writes every must over those of another posture, by place: to grow a list costs more than the sums. */
+  private writeMusts(skeleton: Skeleton, { equal, below }: Musts): number {
     const { task, aim } = this;
-    const equal: number[] = [];
-    const below: number[] = [];
+    let equalCount = 0;
+    let belowCount = 0;
     const limit = (asked: number | null, has: number | null): void => {
       const isFree = asked === null || has === null;
-      below.push(isFree ? FREE : (asked + aim.toSpare - has) * DEGREES_PER_RADIAN);
+      below[belowCount] = isFree ? FREE : (asked + aim.toSpare - has) * DEGREES_PER_RADIAN;
+      belowCount += 1;
     };
     visitDemands(skeleton, task.limits, (_joint, _place, _motion, asked, has, alsoHas) => {
       limit(asked, has);
@@ -122,15 +170,47 @@ export class Conditions {
     });
     for (const place of PLACES) {
       const { overreach, closure } = skeleton.legs[place];
-      (closure === 'must-close' ? equal : below).push(overreach * CM_PER_METRE);
+      if (closure === 'must-close') {
+        equal[equalCount] = overreach * CM_PER_METRE;
+        equalCount += 1;
+      } else {
+        below[belowCount] = overreach * CM_PER_METRE;
+        belowCount += 1;
+      }
     }
-    for (const each of this.equal) equal.push(read(each, skeleton));
-    for (const each of this.below) below.push(read(each, skeleton));
+    for (const each of this.equal) {
+      equal[equalCount] = read(each, skeleton);
+      equalCount += 1;
+    }
+    for (const each of this.below) {
+      below[belowCount] = read(each, skeleton);
+      belowCount += 1;
+    }
+    for (const { pieces, atLeast, unit } of this.pieces) {
+      for (const piece of pieces(skeleton)) {
+        below[belowCount] = piece === Infinity ? FREE : (atLeast - piece) * unit;
+        belowCount += 1;
+      }
+    }
     for (const { wish, most } of this.stretched) {
       const off = read(wish, skeleton);
-      below.push(off - most, -off - most);
+      below[belowCount] = off - most;
+      below[belowCount + 1] = -off - most;
+      belowCount += 2;
     }
-    return { equal, below };
+    return equalCount;
+  }
+
+  /**
+   * How far short of its end a pull falls, degrees or centimetres; 0 when nothing is pulled.
+   *
+   * @param moreCost that the pull is to take on. What a light breach of the musts costs rises
+   *   to twice that in the pull when they are kept: the slope of a penalty.
+   */
+  calcShort(skeleton: Skeleton, moreCost: number): number {
+    if (this.pull === null) return 0;
+    const tolerances = Math.sqrt(read(this.pull, skeleton) ** 2 + moreCost);
+    return tolerances * PULL_SCALE - PULL_BEYOND;
   }
 
   /** Wishes, eases and the pull, in tolerances. */

@@ -5,7 +5,7 @@ import {
   HIP_CENTRE,
   NECK_ABOVE_SHOULDER_PER_STATURE,
 } from '../body/proportions.ts';
-import { convexHull, distanceInside, type Point2 } from '../geometry/polygon.ts';
+import { convexHull, distancesInside, type Point2 } from '../geometry/polygon.ts';
 import {
   aboutForward,
   aboutLeft,
@@ -28,7 +28,7 @@ import {
   type KneelingShin,
 } from './foot.ts';
 import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
-import { haveSameFrontLeg, haveSameLegs, type Posture } from './posture.ts';
+import { haveSameFrontLeg, haveSameLegs, haveSameSpine, type Posture } from './posture.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
@@ -50,21 +50,29 @@ type BackEnd =
 interface FeetPose {
   readonly front: FootPose;
   readonly back: BackEnd;
-  readonly base: readonly Point2[];
+  /** Of all that bears: its points in one order whatever the posture, and those at its edge. */
+  readonly outline: Outline;
+}
+
+interface Outline {
+  readonly points: readonly Point2[];
+  readonly hull: readonly Point2[];
 }
 
 export interface Skeleton {
   readonly posture: Posture;
   readonly legs: Readonly<Record<Place, LegPose>>;
   readonly arms: Readonly<Record<Place, ArmPose>>;
+  /** The chest in the pelvis's frame, and in the world. */
+  readonly spine: Rotation;
   readonly chest: Rotation;
   readonly chestCentre: Vec3;
   /** Ear canal. */
   readonly head: Vec3;
   readonly centreOfMass: Vec3;
   readonly base: readonly Point2[];
-  /** Distance of the weight point inside the base's nearest edge. */
-  readonly weightInside: number;
+  /** Distances of the weight point inside each edge of the base, in one order; Infinity = no edge. */
+  readonly insideEdges: readonly number[];
 }
 
 /**
@@ -93,8 +101,8 @@ export function planFeet(
     }
     const across = width(posture.backFootYaw) + posture.widening;
     const back = placeBackEnd(figure, contact, posture, [-posture.stance, across]);
-    const base = convexHull([...front.sole, ...outlineOfEnd(figure, back)]);
-    const feet = { front: front.foot, back, base };
+    const points = [...front.sole, ...outlineOfEnd(figure, back)];
+    const feet = { front: front.foot, back, outline: { points, hull: convexHull(points) } };
     last = { at: posture, feet };
     return feet;
   };
@@ -171,9 +179,9 @@ function poseBackLeg(
  * Chest against pelvis: flexion about the side axis (+ forward), side bend about the
  * floating forward axis (+ to the left), rotation about the trunk (+ to the left).
  */
-function poseChest(posture: Posture): Rotation {
+function bendSpine(posture: Posture): Rotation {
   const bent = compose(aboutLeft(posture.spineFlexion), aboutForward(-posture.spineSideBend));
-  return compose(posture.pelvis, compose(bent, aboutUp(posture.spineRotation)));
+  return compose(bent, aboutUp(posture.spineRotation));
 }
 
 function poseLegs(
@@ -204,23 +212,19 @@ function poseLegs(
   return { front, back };
 }
 
-/** A base with the hands that bear on the floor or a prop. */
-function widenByHands(
-  base: readonly Point2[],
-  plans: ContactPlan['arms'],
-  arms: Skeleton['arms'],
-): readonly Point2[] {
-  if (!plans.front.bears && !plans.back.bears) return base;
+/** The outline of the feet with that of the hands that bear on the floor or a prop. */
+function addHands(feet: Outline, plans: ContactPlan['arms'], arms: Skeleton['arms']): Outline {
+  if (!plans.front.bears && !plans.back.bears) return feet;
   const palms = PLACES.filter((place) => plans[place].bears).flatMap((place) =>
     palmOutline(arms[place].palm),
   );
-  return convexHull([...base, ...palms]);
+  return { points: [...feet.points, ...palms], hull: convexHull([...feet.hull, ...palms]) };
 }
 
 /**
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
- * @param like a skeleton built before, whose legs are taken over where nothing that moves them differs
+ * @param like a skeleton built before, whose parts are taken over where nothing that moves them differs
  */
 export function buildSkeleton(
   figure: Figure,
@@ -232,7 +236,9 @@ export function buildSkeleton(
   const plans = contacts.arms;
   const feet = contacts.feet(posture);
   const legs = poseLegs(figure, contacts, posture, feet, like);
-  const chest = poseChest(posture);
+  const spine =
+    like !== null && haveSameSpine(like.posture, posture) ? like.spine : bendSpine(posture);
+  const chest = compose(posture.pelvis, spine);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
   const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
@@ -242,17 +248,18 @@ export function buildSkeleton(
   };
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
-  const base = widenByHands(feet.base, plans, arms);
+  const outline = addHands(feet.outline, plans, arms);
   return {
     posture,
     legs,
     arms,
+    spine,
     chest,
     chestCentre,
     head,
     centreOfMass,
-    base,
-    weightInside: distanceInside(base, [centreOfMass[0], centreOfMass[1]]),
+    base: outline.hull,
+    insideEdges: distancesInside(outline.points, outline.hull, [centreOfMass[0], centreOfMass[1]]),
   };
 }
 

@@ -3,7 +3,14 @@ import { Bending, minimise, Room, type Residuals } from './leastSquares.ts';
 import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
 import { countUnknowns, measureApart, stepPosture, type Posture } from './posture.ts';
-import { Conditions, findLargestExcess, toScaled, type Aim, type Musts } from './residuals.ts';
+import {
+  Conditions,
+  findLargestExcess,
+  toScaled,
+  type Aim,
+  type Musts,
+  type Pressure,
+} from './residuals.ts';
 import { buildSkeleton, type Skeleton } from './skeleton.ts';
 
 /** Musts count as kept when none is broken by more than this, degrees or centimetres. */
@@ -21,7 +28,7 @@ const HEAVIEST = 100;
 /** A must broken by one degree or centimetre costs this many tolerances of a wish, at first. */
 const MUST_WEIGHT = 3;
 /** A run stops when a step lowers the cost by less than this, in squared tolerances. */
-const SMALLEST_GAIN = { first: 1e-2, corrected: 1e-6 } as const;
+const SMALLEST_GAIN = { first: 0.1, corrected: 1e-4 } as const;
 
 export interface Answer {
   readonly skeleton: Skeleton;
@@ -34,6 +41,8 @@ export interface Answer {
 interface Draft {
   readonly posture: Posture;
   readonly cost: number;
+  /** How far short a pull is likely to fall once the musts are kept; 0 when nothing was pulled. */
+  readonly short: number;
 }
 
 /** Two drafts nearer to each other than this in everything, radians or metres, end at one place. */
@@ -42,12 +51,6 @@ const areAlike = (a: Posture, b: Posture): boolean => measureApart(a, b) < ALIKE
 
 const NO_SHIFT: Musts = { equal: [], below: [] };
 
-/** How the musts press on a run: how heavily, and shifted by how much. */
-interface Pressure {
-  readonly shift: Musts;
-  readonly weight: number;
-}
-
 /** Shifts every must by the breach that a run left; a must that is kept loses its shift. */
 const addBreach = (shift: Musts, musts: Musts): Musts => ({
   equal: musts.equal.map((each, i) => each + (shift.equal[i] ?? 0)),
@@ -55,6 +58,12 @@ const addBreach = (shift: Musts, musts: Musts): Musts => ({
 });
 
 const FIRST_PRESSURE: Pressure = { shift: NO_SHIFT, weight: MUST_WEIGHT };
+
+const sumSquares = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value * value, 0);
+
+const sumBreaches = ({ equal, below }: Musts): number =>
+  sumSquares(equal) + sumSquares(below.map((value) => Math.max(0, value)));
 
 /**
  * One task with one aim. Musts are kept by the method of multipliers: each is shifted
@@ -74,11 +83,11 @@ class Run {
 
   draft(start: Posture): Draft {
     const posture = this.minimise(start, FIRST_PRESSURE, SMALLEST_GAIN.first);
-    const { twoSided, oneSided } = this.calcResiduals(posture, FIRST_PRESSURE);
-    let cost = 0;
-    for (const value of twoSided) cost += value * value;
-    for (const value of oneSided) cost += Math.max(0, value) ** 2;
-    return { posture, cost };
+    const skeleton = this.build(posture);
+    const breach = MUST_WEIGHT ** 2 * sumBreaches(this.conditions.calcMusts(skeleton));
+    const preferences = sumSquares(this.conditions.calcPreferences(skeleton));
+    const short = this.conditions.calcShort(skeleton, 2 * breach);
+    return { posture, cost: breach + preferences, short };
   }
 
   correct(draft: Draft): Answer {
@@ -127,21 +136,6 @@ class Run {
     return this.conditions.calcMusts(this.build(posture));
   }
 
-  private calcResiduals(posture: Posture, { shift, weight }: Pressure): Residuals {
-    const skeleton = this.build(posture);
-    const { equal, below } = this.conditions.calcMusts(skeleton);
-    for (let i = 0; i < equal.length; i += 1) {
-      equal[i] = weight * (equal[i]! + (shift.equal[i] ?? 0));
-    }
-    for (let i = 0; i < below.length; i += 1) {
-      below[i] = weight * (below[i]! + (shift.below[i] ?? 0));
-    }
-    return {
-      twoSided: equal.concat(this.conditions.calcPreferences(skeleton)),
-      oneSided: below,
-    };
-  }
-
   private minimise(
     start: Posture,
     pressure: Pressure,
@@ -150,18 +144,23 @@ class Run {
   ): Posture {
     const { free } = this.task;
     const unknowns = countUnknowns(free);
-    this.room ??= new Room(unknowns, this.calcResiduals(start, pressure));
+    const calcResiduals = (at: Posture, into: Residuals): void => {
+      this.conditions.writeResiduals(this.build(at), pressure, into);
+    };
+    this.room ??= this.makeRoom(unknowns, start);
     return minimise<Posture>(
-      {
-        unknowns,
-        move: (from, step) => stepPosture(from, step, free),
-        residuals: (at) => this.calcResiduals(at, pressure),
-      },
+      { unknowns, move: (from, step) => stepPosture(from, step, free), calcResiduals },
       start,
       smallestGain,
-      bending,
       this.room,
+      bending,
     );
+  }
+
+  private makeRoom(unknowns: number, start: Posture): Room {
+    const like: Residuals = { twoSided: [], oneSided: [] };
+    this.conditions.writeResiduals(this.build(start), FIRST_PRESSURE, like);
+    return new Room(unknowns, like);
   }
 }
 
@@ -179,8 +178,8 @@ function findShort({ toward }: Aim, { skeleton }: Answer): number {
 
 /**
  * Drafts from every start, then corrects them, cheapest first, until one keeps every must
- * and a pull is at its end. A pull that falls short is tried from every start, because
- * the cheapest draft is not always the one that comes farthest.
+ * and a pull is at its end. A pull that falls short is tried from every start that may
+ * lead farther, because the cheapest draft is not always the one that comes farthest.
  *
  * @returns the farthest answer that keeps every must; the least broken one if none does
  */
@@ -195,6 +194,8 @@ function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
   let farthest: Answer | null = null;
   let least: Answer | null = null;
   for (const draft of drafts) {
+    // It is corrected only when it may come farther than what is found already.
+    if (farthest !== null && draft.short > findShort(aim, farthest) - FARTHER) continue;
     const answer = run.correct(draft);
     if (least === null || answer.excess < least.excess) least = answer;
     if (!answer.kept) continue;
@@ -229,7 +230,7 @@ export function reachFarthest(
 ): Answer {
   const toward = { quantity: way.quantity, value: way.to, hold: false };
   if (!walks && near !== null) {
-    const answer = new Run(task, { ...aim, toward }).correct({ posture: near, cost: 0 });
+    const answer = new Run(task, { ...aim, toward }).correct({ posture: near, cost: 0, short: 0 });
     if (answer.kept) return answer;
   }
   const pulled = runNear(task, { ...aim, toward }, near);

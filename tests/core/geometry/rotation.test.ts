@@ -1,6 +1,6 @@
 import { Euler, Matrix4, Quaternion, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { convexHull, distanceInside, type Point2 } from '../../../src/core/geometry/polygon.ts';
+import { convexHull, distancesInside, type Point2 } from '../../../src/core/geometry/polygon.ts';
 import {
   compose,
   fromRotationVector,
@@ -69,10 +69,10 @@ describe('base polygon', () => {
     expect(convexHull([...square, [2, 1], [4, 2], [2, 0]])).toEqual(square);
   });
 
-  it('measures inside as positive and outside as negative', () => {
-    const hull = convexHull(square);
-    expect(distanceInside(hull, [1, 1])).toBeCloseTo(1, 12);
-    expect(distanceInside(hull, [2, 0.25])).toBeCloseTo(0.25, 12);
-    expect(distanceInside(hull, [5, 1])).toBeCloseTo(-1, 12);
+  it('measures inside every edge as positive and outside as negative, by the corner it starts from', () => {
+    const points: readonly Point2[] = [[2, 1], ...square];
+    const hull = convexHull(points);
+    expect(distancesInside(points, hull, [1, 1.5])).toEqual([Infinity, 1.5, 3, 0.5, 1]);
+    expect(distancesInside(points, hull, [5, 1])).toEqual([Infinity, 1, -1, 1, 5]);
   });
 });

@@ -36,7 +36,7 @@ describe('the worked example of docs/model.md', () => {
       expect((front.kneeFlexion * 180) / Math.PI).toBeCloseTo(found.depth!, 1);
       expect(Math.abs(front.kneeFlexion - back.kneeFlexion)).toBeLessThan(0.001);
       expect(skeleton.chest.up[2]).toBeGreaterThan(Math.cos(Math.PI / 5));
-      expect(skeleton.weightInside).toBeGreaterThan(0.0195);
+      expect(Math.min(...skeleton.insideEdges)).toBeGreaterThan(0.0195);
     },
   );
 

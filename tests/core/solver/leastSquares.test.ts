@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { minimise, type Residuals } from '../../../src/core/solver/leastSquares.ts';
+import { minimise, Room, type Residuals } from '../../../src/core/solver/leastSquares.ts';
 
 const move = (from: readonly number[], step: Float64Array): readonly number[] =>
   from.map((each, i) => each + step[i]!);
@@ -7,7 +7,16 @@ const move = (from: readonly number[], step: Float64Array): readonly number[] =>
 const solve = (
   start: readonly number[],
   residuals: (x: readonly number[]) => Residuals,
-): readonly number[] => minimise({ unknowns: start.length, move, residuals }, start, 1e-16);
+): readonly number[] => {
+  const unknowns = start.length;
+  const calcResiduals = (x: readonly number[], { twoSided, oneSided }: Residuals): void => {
+    const now = residuals(x);
+    twoSided.splice(0, twoSided.length, ...now.twoSided);
+    oneSided.splice(0, oneSided.length, ...now.oneSided);
+  };
+  const room = new Room(unknowns, residuals(start));
+  return minimise({ unknowns, move, calcResiduals }, start, 1e-16, room);
+};
 
 describe('least squares with one-sided residuals', () => {
   it('finds the bottom of Rosenbrock’s valley, (1, 1)', () => {

@@ -22,6 +22,7 @@ export const lizard: PoseDefinition = {
     { quantity: 'shoulder-inside-front-foot', atLeast: 0 },
     { quantity: 'trunk-inside-front-knee', atLeast: 8 },
     { quantity: 'front-knee-ahead-of-ankle', atLeast: -5, atMost: 8 },
+    { quantity: 'trunk-lean-along', atLeast: 0 },
     { quantity: 'spine-flexion', atMost: 20 },
     { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
     { quantity: 'stance', atLeast: 20 },
@@ -50,12 +51,12 @@ export const lizard: PoseDefinition = {
   chestTarget: null,
   starts: [
     {
-      pelvisTurn: 0,
+      pelvisTurn: 10,
       pelvisTilt: 50,
       pelvisList: 0,
       spineRotation: 0,
-      kneeBend: 70,
-      stanceShare: 0.8,
+      kneeBend: 95,
+      stanceShare: 0.4,
     },
     {
       pelvisTurn: 0,

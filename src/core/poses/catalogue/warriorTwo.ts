@@ -25,7 +25,8 @@ export const warriorTwo: PoseDefinition = {
   musts: [
     ...STACKED_KNEE,
     { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-    { quantity: 'trunk-lean', atMost: 2 },
+    { quantity: 'trunk-lean-along', atLeast: -1.5, atMost: 1.5 },
+    { quantity: 'trunk-lean-across', atLeast: -1.5, atMost: 1.5 },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
   wishes: [
