@@ -160,7 +160,7 @@ class Run {
   private makeRoom(unknowns: number, start: Posture): Room {
     const like: Residuals = { twoSided: [], oneSided: [] };
     this.conditions.writeResiduals(this.build(start), FIRST_PRESSURE, like);
-    return new Room(unknowns, like);
+    return Room.of(unknowns, like);
   }
 }
 

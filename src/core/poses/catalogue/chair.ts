@@ -69,14 +69,6 @@ export const chair: PoseDefinition = {
       kneeBend: 50,
       stanceShare: 1,
     },
-    {
-      pelvisTurn: 0,
-      pelvisTilt: 15,
-      pelvisList: 0,
-      spineRotation: 0,
-      kneeBend: 25,
-      stanceShare: 1,
-    },
   ],
   needs: [
     'hip-flexion',

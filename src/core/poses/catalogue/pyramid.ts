@@ -47,14 +47,6 @@ export const pyramid: PoseDefinition = {
   chestTarget: null,
   starts: [
     { pelvisTurn: 0, pelvisTilt: 35, pelvisList: 0, spineRotation: 0, kneeBend: 1, stanceShare: 1 },
-    {
-      pelvisTurn: 10,
-      pelvisTilt: 10,
-      pelvisList: 0,
-      spineRotation: 0,
-      kneeBend: 1,
-      stanceShare: 0.8,
-    },
   ],
   needs: [
     'straight-leg-raise',

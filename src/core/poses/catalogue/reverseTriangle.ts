@@ -41,14 +41,6 @@ export const reverseTriangle: PoseDefinition = {
       kneeBend: 1,
       stanceShare: 1,
     },
-    {
-      pelvisTurn: 50,
-      pelvisTilt: 10,
-      pelvisList: 0,
-      spineRotation: 30,
-      kneeBend: 1,
-      stanceShare: 1,
-    },
   ],
   needs: [
     'hip-opening',

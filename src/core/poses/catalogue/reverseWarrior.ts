@@ -42,14 +42,6 @@ export const reverseWarrior: PoseDefinition = {
       kneeBend: 60,
       stanceShare: 1.2,
     },
-    {
-      pelvisTurn: 50,
-      pelvisTilt: 10,
-      pelvisList: 0,
-      spineRotation: 30,
-      kneeBend: 40,
-      stanceShare: 1.1,
-    },
   ],
   needs: [
     'hip-opening',

@@ -44,14 +44,6 @@ export const wallKneel: PoseDefinition = {
       kneeBend: 80,
       stanceShare: 0.6,
     },
-    {
-      pelvisTurn: 0,
-      pelvisTilt: 80,
-      pelvisList: 0,
-      spineRotation: 0,
-      kneeBend: 60,
-      stanceShare: 0.7,
-    },
   ],
   needs: [
     'hip-flexion',

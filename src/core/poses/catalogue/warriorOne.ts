@@ -51,14 +51,6 @@ export const warriorOne: PoseDefinition = {
       kneeBend: 70,
       stanceShare: 1.2,
     },
-    {
-      pelvisTurn: 15,
-      pelvisTilt: 15,
-      pelvisList: 0,
-      spineRotation: -10,
-      kneeBend: 40,
-      stanceShare: 1,
-    },
   ],
   needs: [
     'hip-flexion',

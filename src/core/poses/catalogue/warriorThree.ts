@@ -47,15 +47,6 @@ export const warriorThree: PoseDefinition = {
   starts: [
     {
       pelvisTurn: 0,
-      pelvisTilt: 70,
-      pelvisList: 0,
-      spineRotation: 0,
-      kneeBend: 1,
-      stanceShare: 1,
-      lifted: [0, 0, 0],
-    },
-    {
-      pelvisTurn: 0,
       pelvisTilt: 35,
       pelvisList: 0,
       spineRotation: 0,
