@@ -1,6 +1,7 @@
 import type { SettingId } from '../setup/setUp.ts';
 import { METRES_PER_INCH } from '../units/brands.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
+import { boxOfText } from './placement.ts';
 import { line, type Shape } from './shapes.ts';
 import { getValue } from '../setup/getValue.ts';
 import { findBackMark, onPlan, text, type Sheet } from './sheetFrame.ts';
@@ -10,6 +11,10 @@ const CM_PER_INCH = METRES_PER_INCH * 100;
 
 const toCmStep = (unit: LengthUnit, ticks: number): number =>
   unit === 'cm' ? ticks * 10 : ticks * 6 * CM_PER_INCH;
+
+/** Of the numbers at the heels, in labels; and what stays free between two of them, in numbers. */
+const NUMBER_SIZE = 1.4;
+const BETWEEN_NUMBERS = 0.3;
 
 /** The ruler a teacher reads along the mat's near edge, from the front edge on. */
 export function drawRuler(sheet: Sheet): Shape[] {
@@ -35,9 +40,10 @@ export function drawRuler(sheet: Sheet): Shape[] {
       shapes.push(text(sheet, 'ruler', [x, edgeY + label * 1.1], number, 0.9));
     }
   }
-  for (const setting of heelMarks) {
-    const cm = getValue(sheet.setUp, setting) ?? 0;
-    const x = at(cm);
+  const numbers = marks.map((cm) => writeSettable(cm, options.unit));
+  const aside = findAside(marks.map(at), numbers, NUMBER_SIZE * label);
+  heelMarks.forEach((setting, i) => {
+    const x = at(marks[i]!);
     shapes.push(
       {
         kind: 'polygon',
@@ -51,13 +57,26 @@ export function drawRuler(sheet: Sheet): Shape[] {
       text(
         sheet,
         'number',
-        [x, edgeY + label * 1.75],
-        writeSettable(cm, options.unit),
-        1.4,
+        [x + aside[i]!, edgeY + label * 1.75],
+        numbers[i]!,
+        NUMBER_SIZE,
         'middle',
         setting,
       ),
     );
-  }
+  });
   return shapes;
+}
+
+/** How far each of two numbers steps aside, mm, so that they do not meet under a short stance. */
+function findAside(xs: readonly number[], numbers: readonly string[], size: number): number[] {
+  const [a, b] = xs;
+  if (a === undefined || b === undefined) return xs.map(() => 0);
+  const widths = numbers.map((each) => {
+    const [left, , right] = boxOfText(each, [0, 0], size, 'middle');
+    return right - left;
+  });
+  const apart = (widths[0]! + widths[1]!) / 2 + BETWEEN_NUMBERS * size;
+  const push = Math.max(0, apart - Math.abs(a - b)) / 2;
+  return a > b ? [push, -push] : [-push, push];
 }
