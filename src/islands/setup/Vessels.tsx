@@ -102,6 +102,10 @@ function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): s
   return `${written} ± ${error.toFixed(1)}°${when}`;
 }
 
+/** Whole degrees, none told that is not there; the solver's last hundredths do not take one. */
+const wholeDegrees = (spareDeg: number): number =>
+  Math.floor(Math.round(Math.abs(spareDeg) * 10) / 10);
+
 interface VesselProps {
   joint: JointReport;
   side: Side;
@@ -142,7 +146,7 @@ function Vessel({ joint, side, scale, limiting, onTell }: VesselProps) {
             d={`M 2 ${String(base - brim)} V ${String(base)} H ${String(WIDTH - 2)} V ${String(base - brim)}`}
           />
         </svg>
-        <span className="spare">{Math.max(0, Math.floor(Math.abs(spare)))}°</span>
+        <span className="spare">{wholeDegrees(spare)}°</span>
         <span className="vessel-words">{isOver(joint) ? 'over the brim' : 'to spare'}</span>
         <span className="vessel-name">{nameJoint(joint, side)}</span>
         <span className="sr-only">
