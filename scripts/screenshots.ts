@@ -32,10 +32,11 @@ async function markAPicture(page: Page): Promise<void> {
   await pointAt(page, [
     [0.895, 0.66],
     [0.475, 0.66],
-    [0.58, 0.235],
+    [0.592, 0.19],
   ]);
   await page.keyboard.press('3');
   await page.mouse.wheel(0, 80);
+  await page.waitForTimeout(400);
 }
 
 /** The schools of a pose, solved and drawn. */

@@ -27,10 +27,9 @@ export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
 }
 
 function makeMeasureSet(readings: readonly Reading[]): MeasureSet {
-  const sittings = splitSittings(readings);
-  const own = calcOwnWithin(readings, sittings);
+  const own = calcOwnWithin(readings);
   const latest = new Map<string, readonly Reading[]>();
-  for (const sitting of sittings) {
+  for (const sitting of splitSittings(readings)) {
     const { measure, side } = sitting[0]!;
     const key = keyOf(measure, side);
     if (!latest.has(key)) latest.set(key, sitting);

@@ -24,15 +24,11 @@ export type OwnWithin = Readonly<Record<ErrorKind, WithinTerm>>;
  * kind, with the default term as a prior: √((10 · default² + Σ(x − x̄)²) / (10 + Σ(n − 1))).
  *
  * @param readings all of one person
- * @param sittings the same ones split, when that is done already
  * @returns a term for every kind, in its own unit
  */
-export function calcOwnWithin(
-  readings: readonly Reading[],
-  sittings = splitSittings(readings),
-): OwnWithin {
+export function calcOwnWithin(readings: readonly Reading[]): OwnWithin {
   const sums = new Map<ErrorKind, { squares: number; repeats: number }>();
-  for (const sitting of sittings) {
+  for (const sitting of splitSittings(readings)) {
     const { measure } = sitting[0]!;
     if (sitting.length < 2 || !isMeasureId(measure)) continue;
     const { errorKind } = getProtocol(measure);

@@ -114,7 +114,7 @@ export class Room {
   readonly values: Float64Array;
   readonly targetValues: Float64Array;
 
-  private constructor(n: number, like: Residuals) {
+  constructor(n: number, like: Residuals) {
     this.model = new LinearModel(n, like);
     this.nextModel = new LinearModel(n, like);
     this.residuals = copy(like);
@@ -125,19 +125,6 @@ export class Room {
     this.values = new Float64Array(like.oneSided.length);
     this.targetValues = new Float64Array(like.oneSided.length);
   }
-
-  /**
-   * A room for a task of this size. Runs follow one another, so that one room of a size
-   * serves them all.
-   */
-  static of(n: number, like: Residuals): Room {
-    const size = `${String(n)} ${String(like.twoSided.length)} ${String(like.oneSided.length)}`;
-    const room = Room.rooms.get(size) ?? new Room(n, like);
-    Room.rooms.set(size, room);
-    return room;
-  }
-
-  private static readonly rooms = new Map<string, Room>();
 
   /** What was next is now. */
   advance(): void {

@@ -65,12 +65,6 @@ function makeReading(quantity: QuantityId, goal: number, perUnit: number): Readi
   return { calc: getQuantity(quantity).calc, goal, perUnit };
 }
 
-/** A pull aims beyond its end. Its reading falls as the pull advances. */
-function makePull({ quantity, value }: { quantity: QuantityId; value: number }): Reading {
-  const unit = toScaled(quantity, 1);
-  return makeReading(quantity, value + PULL_BEYOND / unit, -unit / PULL_SCALE);
-}
-
 const read = ({ calc, goal, perUnit }: Reading, skeleton: Skeleton): number =>
   (calc(skeleton) - goal) * perUnit;
 
@@ -88,7 +82,6 @@ export class Conditions {
   private readonly pieces: PiecesMust[] = [];
   private readonly stretched: readonly { readonly wish: Reading; readonly most: number }[];
   private readonly preferences: readonly Reading[];
-  private readonly pull: Reading | null;
 
   constructor(
     private readonly task: PoseTask,
@@ -123,8 +116,11 @@ export class Conditions {
     const preferences = [...task.wishes, ...task.eases].map(({ quantity, goal, sigma }) =>
       makeReading(quantity, goal, weight / sigma),
     );
-    this.pull = pull === null ? null : makePull(pull);
-    if (this.pull !== null) preferences.push(this.pull);
+    if (pull !== null) {
+      const unit = toScaled(pull.quantity, 1);
+      const beyond = pull.value + PULL_BEYOND / unit;
+      preferences.push(makeReading(pull.quantity, beyond, -unit / PULL_SCALE));
+    }
     this.preferences = preferences;
   }
 
@@ -199,18 +195,6 @@ export class Conditions {
       belowCount += 2;
     }
     return equalCount;
-  }
-
-  /**
-   * How far short of its end a pull falls, degrees or centimetres; 0 when nothing is pulled.
-   *
-   * @param moreCost that the pull is to take on. What a light breach of the musts costs rises
-   *   to twice that in the pull when they are kept: the slope of a penalty.
-   */
-  calcShort(skeleton: Skeleton, moreCost: number): number {
-    if (this.pull === null) return 0;
-    const tolerances = Math.sqrt(read(this.pull, skeleton) ** 2 + moreCost);
-    return tolerances * PULL_SCALE - PULL_BEYOND;
   }
 
   /** Wishes, eases and the pull, in tolerances. */

@@ -41,8 +41,6 @@ export interface Answer {
 interface Draft {
   readonly posture: Posture;
   readonly cost: number;
-  /** How far short a pull is likely to fall once the musts are kept; 0 when nothing was pulled. */
-  readonly short: number;
 }
 
 /** Two drafts nearer to each other than this in everything, radians or metres, end at one place. */
@@ -86,8 +84,7 @@ class Run {
     const skeleton = this.build(posture);
     const breach = MUST_WEIGHT ** 2 * sumBreaches(this.conditions.calcMusts(skeleton));
     const preferences = sumSquares(this.conditions.calcPreferences(skeleton));
-    const short = this.conditions.calcShort(skeleton, 2 * breach);
-    return { posture, cost: breach + preferences, short };
+    return { posture, cost: breach + preferences };
   }
 
   correct(draft: Draft): Answer {
@@ -160,7 +157,7 @@ class Run {
   private makeRoom(unknowns: number, start: Posture): Room {
     const like: Residuals = { twoSided: [], oneSided: [] };
     this.conditions.writeResiduals(this.build(start), FIRST_PRESSURE, like);
-    return Room.of(unknowns, like);
+    return new Room(unknowns, like);
   }
 }
 
@@ -178,8 +175,8 @@ function findShort({ toward }: Aim, { skeleton }: Answer): number {
 
 /**
  * Drafts from every start, then corrects them, cheapest first, until one keeps every must
- * and a pull is at its end. A pull that falls short is tried from every start that may
- * lead farther, because the cheapest draft is not always the one that comes farthest.
+ * and a pull is at its end. A pull that falls short is tried from every start, because
+ * the cheapest draft is not always the one that comes farthest.
  *
  * @returns the farthest answer that keeps every must; the least broken one if none does
  */
@@ -194,8 +191,6 @@ function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
   let farthest: Answer | null = null;
   let least: Answer | null = null;
   for (const draft of drafts) {
-    // It is corrected only when it may come farther than what is found already.
-    if (farthest !== null && draft.short > findShort(aim, farthest) - FARTHER) continue;
     const answer = run.correct(draft);
     if (least === null || answer.excess < least.excess) least = answer;
     if (!answer.kept) continue;
@@ -230,7 +225,7 @@ export function reachFarthest(
 ): Answer {
   const toward = { quantity: way.quantity, value: way.to, hold: false };
   if (!walks && near !== null) {
-    const answer = new Run(task, { ...aim, toward }).correct({ posture: near, cost: 0, short: 0 });
+    const answer = new Run(task, { ...aim, toward }).correct({ posture: near, cost: 0 });
     if (answer.kept) return answer;
   }
   const pulled = runNear(task, { ...aim, toward }, near);

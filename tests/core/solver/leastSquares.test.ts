@@ -14,7 +14,7 @@ const solve = (
     twoSided.splice(0, twoSided.length, ...now.twoSided);
     oneSided.splice(0, oneSided.length, ...now.oneSided);
   };
-  const room = Room.of(unknowns, residuals(start));
+  const room = new Room(unknowns, residuals(start));
   return minimise({ unknowns, move, calcResiduals }, start, 1e-16, room);
 };
 

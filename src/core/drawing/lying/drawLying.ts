@@ -269,9 +269,14 @@ function drawBeforeWall(scene: Scene): void {
   const backX = scene.at('hip', 'back')[0] + (ankle[0] - scene.at('hip', 'back')[0]);
   const frontX = marks === null ? backX : backX - across * marks;
   const ends = [frontX, backX, scene.at('hand', 'front')[0], scene.at('hand', 'back')[0]];
-  const wallEnd = Math.max(...ends) + WALL_BEYOND;
-  scene.putLine('floor', [Math.min(...ends) - WALL_BEYOND, wallY], [wallEnd, wallY]);
-  scene.word('wall', [wallEnd, wallY - label * 0.5], 'end');
+  const [wallStart, wallEnd] = [Math.min(...ends) - WALL_BEYOND, Math.max(...ends) + WALL_BEYOND];
+  scene.putLine('floor', [wallStart, wallY], [wallEnd, wallY]);
+  // At the end where no block has its number.
+  scene.word(
+    'wall',
+    [across > 0 ? wallStart : wallEnd, wallY - label * 0.5],
+    across > 0 ? 'start' : 'end',
+  );
   if (marks !== null) {
     for (const x of [frontX, backX]) {
       scene.put({

@@ -51,9 +51,9 @@ export const lizard: PoseDefinition = {
   chestTarget: null,
   starts: [
     {
-      pelvisTurn: 10,
+      pelvisTurn: 20,
       pelvisTilt: 50,
-      pelvisList: 0,
+      pelvisList: -8,
       spineRotation: 0,
       kneeBend: 95,
       stanceShare: 0.4,
@@ -65,6 +65,14 @@ export const lizard: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 60,
       stanceShare: 0.7,
+    },
+    {
+      pelvisTurn: 0,
+      pelvisTilt: 50,
+      pelvisList: 0,
+      spineRotation: 0,
+      kneeBend: 70,
+      stanceShare: 0.8,
     },
   ],
   needs: [

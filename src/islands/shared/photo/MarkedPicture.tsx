@@ -2,6 +2,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Mark } from '../../../core/photo/photoMarks.ts';
 import type { Pixel } from '../../../core/photo/photoReading.ts';
 import type { Picture } from './loadPicture.ts';
+import { placeNumbers } from './placeNumbers.ts';
 
 interface MarkedPictureProps {
   picture: Picture;
@@ -76,6 +77,9 @@ export function MarkedPicture(props: MarkedPictureProps) {
     } else return;
     event.preventDefault();
   };
+  const r = HANDLE_SHARE * shorter;
+  const placed = plan.map(({ id }) => marks[id]);
+  const numbers = placeNumbers(placed, r, picture);
   const glass = GLASS_SHARE * shorter;
   const isLeft = at !== null && at[0] < width / 2 && at[1] < 2.4 * glass;
   const middle: Pixel = [isLeft ? width - 1.15 * glass : 1.15 * glass, 1.15 * glass];
@@ -105,14 +109,19 @@ export function MarkedPicture(props: MarkedPictureProps) {
       <image href={url} width={width} height={height} />
       {plan.map(({ id }, i) => {
         const mark = marks[id];
-        if (mark === undefined) return null;
-        const r = HANDLE_SHARE * shorter;
+        const number = numbers[i];
+        if (mark === undefined || number == null) return null;
         return (
           <g key={id} className={id === active ? 'mark active' : 'mark'}>
             <circle cx={mark[0]} cy={mark[1]} r={r} />
             <path d={`M ${String(mark[0] - 2 * r)} ${String(mark[1])} h ${String(4 * r)}`} />
             <path d={`M ${String(mark[0])} ${String(mark[1] - 2 * r)} v ${String(4 * r)}`} />
-            <text x={mark[0] + 1.6 * r} y={mark[1] - 1.6 * r} fontSize={3 * r}>
+            <text
+              x={number.at[0]}
+              y={number.at[1]}
+              fontSize={number.size}
+              textAnchor={number.anchor}
+            >
               {i + 1}
             </text>
           </g>
