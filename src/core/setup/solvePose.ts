@@ -10,16 +10,11 @@ import type { Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import { reachFarthest, settleFreely } from '../solver/solve.ts';
+import { reachFarthest, settleAt, settleFreely } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
-import {
-  findDepth,
-  findSetUpWithoutDepth,
-  type DepthAnswer,
-  type DepthHints,
-  type HeldDepth,
-} from './findDepth.ts';
+import { findDepth, findSetUpWithoutDepth, type DepthAnswer, type HeldDepth } from './findDepth.ts';
+import type { DepthHints } from './depthSearch.ts';
 import type { PlanningRanges } from './planningLimits.ts';
 import type { Force } from './pushed.ts';
 
@@ -40,12 +35,17 @@ export interface PoseAnswer {
   readonly first: HeldDepth | null;
   /** Why the legs could not be had, when the pose they come from failed. */
   readonly legsFrom: PoseDefinition | null;
-  /** How deep the pose that it rests on could have gone, in that pose's own depth. */
-  readonly legsDeepest: number | null;
-  /** The pose that gave the legs, asked as deep as it was in the end, and its answer. */
-  readonly legs: { readonly pose: PoseDefinition; readonly answer: PoseAnswer } | null;
+  /** The pose that gave the legs, and its answer as deep as it is stood in. */
+  readonly legs: Legs | null;
   /** The share of its first depth that was kept. */
   readonly keptShare: number;
+}
+
+interface Legs {
+  readonly pose: PoseDefinition;
+  /** The share of that pose's depth that was kept. */
+  readonly share: number;
+  readonly answer: PoseAnswer & { readonly found: HeldDepth };
 }
 
 /** Where a like task was solved before: each stage starts there, and nothing gives way anew. */
@@ -53,7 +53,7 @@ export interface PoseHints {
   readonly first: DepthHints | null;
   readonly last: DepthHints | null;
   readonly keptShare: number;
-  readonly legs: { readonly pose: PoseDefinition; readonly hints: PoseHints } | null;
+  readonly legs: { readonly share: number; readonly hints: PoseHints } | null;
 }
 
 export function hintsOf({ found, first, keptShare, legs }: PoseAnswer): PoseHints {
@@ -61,7 +61,7 @@ export function hintsOf({ found, first, keptShare, legs }: PoseAnswer): PoseHint
     first: first?.hints ?? null,
     last: found.kind === 'held' ? found.hints : null,
     keptShare,
-    legs: legs === null ? null : { pose: legs.pose, hints: hintsOf(legs.answer) },
+    legs: legs === null ? null : { share: legs.share, hints: hintsOf(legs.answer) },
   };
 }
 
@@ -108,29 +108,55 @@ function holdLegs({ posture, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
 export function solvePose(request: PoseRequest, hints: PoseHints | null = null): PoseAnswer {
   const { restsOn } = request.pose;
   if (restsOn === undefined) return solveOn(request, findHeldStance(request), null, hints);
-  const base = withLevel(getPose(restsOn.pose), restsOn.level ?? null);
-  const standOn = (pose: PoseDefinition, legHints: PoseHints | null = null): PoseAnswer => {
-    const legs = solvePose({ ...request, pose }, legHints);
-    if (legs.found.kind === 'cannot') return { ...legs, first: null, legsFrom: base };
-    const { skeleton } = legs.found.answer;
-    const on = solveOn(request, holdLegs(skeleton, base), skeleton.posture, hints);
-    return { ...on, legsDeepest: legs.found.deepest, legs: { pose, answer: legs } };
+  const pose = withLevel(getPose(restsOn.pose), restsOn.level ?? null);
+  const onLegs = { ...request, pose };
+  const whole = solvePose(onLegs, hints?.legs?.hints ?? null);
+  if (!isHeld(whole)) return { ...whole, first: null, legsFrom: pose };
+  const standOn = (answer: Legs['answer'], share: number): PoseAnswer => {
+    const { skeleton } = answer.found.answer;
+    const on = solveOn(request, holdLegs(skeleton, pose), skeleton.posture, hints);
+    return { ...on, legs: { pose, share, answer } };
   };
-  if (hints?.legs) return standOn(hints.legs.pose, hints.legs.hints);
-  const whole = standOn(base);
-  const { legsDeepest } = whole;
-  const legHints = whole.legs === null ? null : hintsOf(whole.legs.answer);
-  if (whole.found.kind === 'held' || legsDeepest === null) return whole;
-  for (const share of GIVING_WAY.slice(1)) {
-    const answer = standOn(withTextbook(base, share * legsDeepest), legHints);
-    if (answer.found.kind === 'held') return { ...answer, legsDeepest };
+  if (hints?.legs) {
+    const { share } = hints.legs;
+    return standOn(giveWay(onLegs, whole, share) ?? whole, share);
   }
-  return whole;
+  const deepest = standOn(whole, 1);
+  if (deepest.found.kind === 'held') return deepest;
+  for (const share of LEGS_GIVING_WAY) {
+    const legs = giveWay(onLegs, whole, share);
+    const answer = legs === null ? null : standOn(legs, share);
+    if (answer?.found.kind === 'held') return answer;
+  }
+  return deepest;
 }
 
-/** The same pose, asked no deeper than this. */
-const withTextbook = (pose: PoseDefinition, textbook: number): PoseDefinition =>
-  pose.depth === null ? pose : { ...pose, depth: { ...pose.depth, textbook } };
+const isHeld = (answer: PoseAnswer): answer is Legs['answer'] => answer.found.kind === 'held';
+
+/** The same legs at a share of their depth; null when they cannot be held there, or have none. */
+function giveWay(
+  request: PoseRequest,
+  answer: Legs['answer'],
+  share: number,
+): Legs['answer'] | null {
+  const { pose, rules } = request;
+  const { built, found } = answer;
+  if (share === 1) return answer;
+  const { posture } = found.answer.skeleton;
+  if (pose.depth === null) return null;
+  const { quantity } = pose.depth;
+  const value = share * getQuantity(quantity).calc(found.answer.skeleton);
+  const toSpare = radiansFromDegrees(rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg);
+  // A shallower pose can ask more: then its wishes give way too.
+  for (const wishesWithin of found.wishesLetGo ? [null] : [WISH_STRETCH, null]) {
+    const settled = settleAt(built.task, quantity, value, { toSpare, wishesWithin }, posture);
+    if (!settled.kept) continue;
+    const wishesLetGo = wishesWithin === null;
+    const depth = toScaled(quantity, value);
+    return { ...answer, found: { ...found, answer: settled, depth, wishesLetGo } };
+  }
+  return null;
+}
 
 /** Solves on legs that are held, or on a pose's own. */
 function solveOn(
@@ -141,7 +167,7 @@ function solveOn(
 ): PoseAnswer {
   const { pose, body, ranges, side, rules } = request;
   const built = buildTask(pose, body, ranges, side, rules, held, near);
-  const common = { legsFrom: null, legsDeepest: null, legs: null, keptShare: 1 };
+  const common = { legsFrom: null, legs: null, keptShare: 1 };
   if (pose.firstDepth === null) {
     const found = findStage(request, built.task, pose.depth, hints?.last ?? null);
     return { ...common, built, found, first: null };
@@ -205,7 +231,11 @@ function holdInHints(hints: PoseHints, parts: HeldLegs['parts']): PoseHints {
   const hold = (each: DepthHints | null): DepthHints | null =>
     each === null
       ? null
-      : { deepest: { ...each.deepest, ...parts }, sparing: { ...each.sparing, ...parts } };
+      : {
+          deepest: { ...each.deepest, ...parts },
+          sparing: { ...each.sparing, ...parts },
+          settled: { ...each.settled, ...parts },
+        };
   return { ...hints, first: hold(hints.first), last: hold(hints.last) };
 }
 
@@ -216,15 +246,13 @@ function holdMoved(before: PoseAnswer, parts: Force['parts'], near: Posture): He
   const own: HeldLegs = isFoundOnce
     ? { parts: { stance: near.stance }, frontKnee: null }
     : NOTHING_HELD;
-  const base =
-    legs === null || legs.answer.found.kind === 'cannot'
-      ? own
-      : holdLegs(legs.answer.found.answer.skeleton, legs.pose);
+  const base = legs === null ? own : holdLegs(legs.answer.found.answer.skeleton, legs.pose);
   return { ...base, parts: { ...base.parts, ...parts } };
 }
 
 /** Shares of what comes first that are tried in turn until what comes last can be held. Our choice. */
 const GIVING_WAY = [1, 0.9, 0.8, 0.7, 0.6] as const;
+const LEGS_GIVING_WAY = [0.8, 0.6, 0.4, 0.2] as const;
 
 function findStage(
   { rules, experience }: PoseRequest,

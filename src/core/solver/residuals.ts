@@ -13,11 +13,11 @@ export interface Aim {
   readonly toSpare: number;
   /** No wish may be off by more than this many tolerances; null = musts alone. */
   readonly wishesWithin: number | null;
-  /** Pull one quantity as far toward a value as the musts allow, or hold it there. */
+  /** Pull one quantity up or down toward a value, as far as the musts allow, or hold it there. */
   readonly toward: {
     readonly quantity: QuantityId;
     readonly value: number;
-    readonly hold: boolean;
+    readonly how: 'up' | 'down' | 'hold';
   } | null;
 }
 
@@ -99,9 +99,11 @@ export class Conditions {
       else if (atLeast !== null) this.below.push(makeReading(quantity, atLeast, -unit));
       if (atMost !== null) this.below.push(makeReading(quantity, atMost, unit));
     }
+    const direction = toward?.how === 'down' ? -1 : 1;
     if (toward !== null) {
-      const beyond = makeReading(toward.quantity, toward.value, toScaled(toward.quantity, 1));
-      (toward.hold ? this.equal : this.below).push(beyond);
+      const { quantity, value, how } = toward;
+      const beyond = makeReading(quantity, value, direction * toScaled(quantity, 1));
+      (how === 'hold' ? this.equal : this.below).push(beyond);
     }
     this.stretched =
       wishesWithin === null
@@ -111,14 +113,14 @@ export class Conditions {
             const wish = makeReading(quantity, goal, unit);
             return { wish, most: wishesWithin * sigma * unit };
           });
-    const pull = toward?.hold === false ? toward : null;
+    const pull = toward?.how === 'hold' ? null : toward;
     const weight = pull === null ? 1 : WISH_WEIGHT_IN_PULL;
     const preferences = [...task.wishes, ...task.eases].map(({ quantity, goal, sigma }) =>
       makeReading(quantity, goal, weight / sigma),
     );
     if (pull !== null) {
       const unit = toScaled(pull.quantity, 1);
-      const beyond = pull.value + PULL_BEYOND / unit;
+      const beyond = pull.value + (direction * PULL_BEYOND) / unit;
       preferences.push(makeReading(pull.quantity, beyond, -unit / PULL_SCALE));
     }
     this.preferences = preferences;

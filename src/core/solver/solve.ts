@@ -22,6 +22,8 @@ const MOST_CORRECTIONS = 12;
 const SLOW_SHARE = 0.3;
 /** One that leaves as good as all of it under heavier musts shows that they cannot all be kept. */
 const STUCK_SHARE = 0.95;
+/** A breach larger than this, degrees or centimetres, shows it at once; a small one can yet give way. */
+const LARGE_BREACH = 0.1;
 const HEAVIER = 3;
 const HEAVIEST = 100;
 
@@ -87,8 +89,8 @@ class Run {
     return { posture, cost: breach + preferences };
   }
 
-  correct(draft: Draft): Answer {
-    let { posture } = draft;
+  correct({ posture: draft }: Pick<Draft, 'posture'>): Answer {
+    let posture = draft;
     let weight = MUST_WEIGHT;
     let musts = this.calcMusts(posture);
     let shift = addBreach(NO_SHIFT, musts);
@@ -102,7 +104,8 @@ class Run {
       if (left <= CORRECTED_WITHIN) break;
       shift = addBreach(shift, musts);
       if (left > SLOW_SHARE * excess) {
-        const isStuck = weight > MUST_WEIGHT * HEAVIER && left > STUCK_SHARE * excess;
+        const lightest = left > LARGE_BREACH ? MUST_WEIGHT : MUST_WEIGHT * HEAVIER;
+        const isStuck = weight > lightest && left > STUCK_SHARE * excess;
         if (isStuck || weight >= HEAVIEST) break;
         // A shift stands for a force, weight² · shift, which stays when the weight grows.
         weight *= HEAVIER;
@@ -168,7 +171,7 @@ const FARTHER = 0.02;
 
 /** How far a pull fell short of its end, degrees or centimetres; 0 when nothing was pulled. */
 function findShort({ toward }: Aim, { skeleton }: Answer): number {
-  if (toward === null || toward.hold) return 0;
+  if (toward === null || toward.how === 'hold') return 0;
   const { quantity, value } = toward;
   return Math.abs(toScaled(quantity, value - getQuantity(quantity).calc(skeleton)));
 }
@@ -209,27 +212,40 @@ export interface Way {
   readonly to: number;
 }
 
+type ReachAim = Omit<Aim, 'toward'>;
+
+const pullAlong = ({ quantity, from, to }: Way, aim: ReachAim): Aim => ({
+  ...aim,
+  toward: { quantity, value: to, how: to < from ? 'down' : 'up' },
+});
+
 /**
- * Takes one quantity as far along its way as every must allows.
+ * Pulls one quantity as far along its way as every must allows.
  *
  * @param near a posture to start from; the pose's own starts are tried when it fails
- * @param walks whether to walk on from a dead end, which is slow
- * @returns the farthest posture found; not kept when there is none on the whole way
+ * @returns the farthest posture found; where none is kept, the pull may have run into a
+ *   dead end, see {@link walkFarthest}
  */
+export const pullFarthest = (
+  task: PoseTask,
+  way: Way,
+  aim: ReachAim,
+  near: Posture | null,
+): Answer => runNear(task, pullAlong(way, aim), near);
+
+/** The same from where a like task was solved before. */
+export const pullFromHint = (task: PoseTask, way: Way, aim: ReachAim, hint: Posture): Answer =>
+  runFromHint(task, pullAlong(way, aim), hint);
+
+/** Pulls, and walks on from a dead end, which is slow; see {@link pullFarthest}. */
 export function reachFarthest(
   task: PoseTask,
   way: Way,
-  aim: Omit<Aim, 'toward'>,
+  aim: ReachAim,
   near: Posture | null,
-  walks = true,
 ): Answer {
-  const toward = { quantity: way.quantity, value: way.to, hold: false };
-  if (!walks && near !== null) {
-    const answer = new Run(task, { ...aim, toward }).correct({ posture: near, cost: 0 });
-    if (answer.kept) return answer;
-  }
-  const pulled = runNear(task, { ...aim, toward }, near);
-  return pulled.kept || !walks ? pulled : walkFarthest(task, way, aim, pulled);
+  const pulled = pullFarthest(task, way, aim, near);
+  return pulled.kept ? pulled : walkFarthest(task, way, aim, pulled);
 }
 
 /** Shares of its way that a pull which ran into a dead end steps back by, in turn. */
@@ -245,20 +261,23 @@ const LAST_STRIDE = 0.0016;
  *
  * @param deadEnd where the pull ended; answered when nothing on the way can be held
  */
-function walkFarthest(
+export function walkFarthest(
   task: PoseTask,
   { quantity, from, to }: Way,
-  aim: Omit<Aim, 'toward'>,
+  aim: ReachAim,
   deadEnd: Answer,
 ): Answer {
   const length = to - from;
   const hold = (share: number, starts: readonly Posture[]): Answer => {
-    const toward = { quantity, value: from + share * length, hold: true };
-    return runFrom(task, { ...aim, toward }, starts);
+    return runFrom(task, holdAt(quantity, from + share * length, aim), starts);
   };
   const { calc } = getQuantity(quantity);
   const shareOf = ({ skeleton }: Answer): number => (calc(skeleton) - from) / length;
   const walkFrom = (begun: Answer): Answer => walkOn(begun, shareOf(begun), hold);
+  const between = { quantity, atLeast: Math.min(from, to), atMost: Math.max(from, to) };
+  const onTheWay = { ...task, musts: [...task.musts, between] };
+  const anywhere = settleFreely(onTheWay, aim);
+  if (!anywhere.kept) return deadEnd;
   const { posture } = deadEnd.skeleton;
   const ended = shareOf(deadEnd);
   for (const back of RETREATS) {
@@ -266,10 +285,7 @@ function walkFarthest(
     const begun = hold(ended - back, [posture]);
     if (begun.kept) return walkFrom(begun);
   }
-  const between = { quantity, atLeast: Math.min(from, to), atMost: Math.max(from, to) };
-  const onTheWay = { ...task, musts: [...task.musts, between] };
-  const begun = settleFreely(onTheWay, aim);
-  return begun.kept ? walkFrom(begun) : deadEnd;
+  return walkFrom(anywhere);
 }
 
 function walkOn(
@@ -290,19 +306,31 @@ function walkOn(
   return best;
 }
 
+const holdAt = (quantity: QuantityId, value: number, aim: ReachAim): Aim => ({
+  ...aim,
+  toward: { quantity, value, how: 'hold' },
+});
+
 /** The most wished-for posture with one quantity held at a value. */
-export function settleAt(
+export const settleAt = (
   task: PoseTask,
   quantity: QuantityId,
   value: number,
-  aim: Omit<Aim, 'toward'>,
+  aim: ReachAim,
   near: Posture,
-): Answer {
-  return runNear(task, { ...aim, toward: { quantity, value, hold: true } }, near);
-}
+): Answer => runNear(task, holdAt(quantity, value, aim), near);
+
+/** The same from where a like task was solved before. */
+export const settleFromHint = (
+  task: PoseTask,
+  quantity: QuantityId,
+  value: number,
+  aim: ReachAim,
+  hint: Posture,
+): Answer => runFromHint(task, holdAt(quantity, value, aim), hint);
 
 /** The most wished-for posture that keeps every must. */
-export const settleFreely = (task: PoseTask, aim: Omit<Aim, 'toward'>): Answer =>
+export const settleFreely = (task: PoseTask, aim: ReachAim): Answer =>
   runFrom(task, { ...aim, toward: null }, task.starts);
 
 function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
@@ -311,4 +339,10 @@ function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
     if (answer.kept) return answer;
   }
   return runFrom(task, aim, task.starts);
+}
+
+/** The answer to a like task is as good as a draft. */
+function runFromHint(task: PoseTask, aim: Aim, hint: Posture): Answer {
+  const answer = new Run(task, aim).correct({ posture: hint });
+  return answer.kept ? answer : runNear(task, aim, hint);
 }

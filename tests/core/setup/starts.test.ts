@@ -6,7 +6,7 @@ import { countUnknowns, stepPosture, type Posture } from '../../../src/core/solv
 import type { PoseTask } from '../../../src/core/solver/poseTask.ts';
 import { getQuantity } from '../../../src/core/solver/quantities.ts';
 import { toScaled, WISH_STRETCH } from '../../../src/core/solver/residuals.ts';
-import { reachFarthest } from '../../../src/core/solver/solve.ts';
+import { pullFarthest } from '../../../src/core/solver/solve.ts';
 import { PLAIN_RULES, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 import { makeRandom } from '../../support/random.ts';
 
@@ -60,7 +60,7 @@ describe('twelve shaken starts', () => {
       for (let i = 0; i < 12; i += 1) {
         const known = i % 2 === 0 ? built.task.starts : [found.answer.skeleton.posture];
         const from = shake(known[i % known.length]!, built.task.free, random);
-        const answer = reachFarthest({ ...built.task, starts: [from] }, way, aim, null, false);
+        const answer = pullFarthest({ ...built.task, starts: [from] }, way, aim, null);
         if (!answer.kept) continue;
         const reached = getQuantity(quantity).calc(answer.skeleton) * unit;
         expect(reached).toBeLessThan(found.deepest! + 0.5);

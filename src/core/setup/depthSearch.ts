@@ -1,0 +1,138 @@
+import type { DepthDefinition } from '../poses/poseDefinition.ts';
+import type { PoseTask } from '../solver/poseTask.ts';
+import type { Posture } from '../solver/posture.ts';
+import { getQuantity } from '../solver/quantities.ts';
+import { toScaled, WISH_STRETCH, type Aim } from '../solver/residuals.ts';
+import {
+  pullFarthest,
+  pullFromHint,
+  reachFarthest,
+  settleAt,
+  settleFromHint,
+  walkFarthest,
+  type Answer,
+} from '../solver/solve.ts';
+import { radiansFromDegrees } from '../units/brands.ts';
+
+export type WishAim = Omit<Aim, 'toward'>;
+
+/** Postures of a like task's answer, from which a task is solved sooner. */
+export interface DepthHints {
+  readonly deepest: Posture;
+  readonly sparing: Posture;
+  readonly settled: Posture;
+}
+
+/** The farthest depth that was found, and what was kept on the way there. */
+interface Reached {
+  readonly answer: Answer;
+  readonly aim: WishAim;
+  /** False when nothing on the whole way can be held. */
+  readonly isHeld: boolean;
+}
+
+/**
+ * The deepest set-up is settled this much inside its edge, degrees: at the edge itself
+ * nothing is left to weigh, and a hair's breadth of depth decides every wish. A quarter
+ * of what can be set gives the same answer from every start. Our modelling choice.
+ */
+const INSIDE_THE_EDGE = 0.25;
+/** Taken back, in turn, when the very edge cannot be held after all. Degrees. */
+const STEPS_BACK = [0, 0.1, 0.3, 1, 3] as const;
+
+/** One pose's way from its easiest depth to the textbook's. Depths in degrees or centimetres. */
+export class DepthSearch {
+  /**
+   * @param hints of a like task solved before: this one lies near its answer, or is not
+   *   worth a walk
+   */
+  constructor(
+    private readonly task: PoseTask,
+    private readonly depth: DepthDefinition,
+    private readonly hints: DepthHints | null,
+  ) {}
+
+  depthOf({ skeleton }: Answer): number {
+    const { quantity } = this.depth;
+    return toScaled(quantity, getQuantity(quantity).calc(skeleton));
+  }
+
+  /**
+   * The farthest depth with every wish within its stretch, or where there is none, with the
+   * musts alone.
+   *
+   * @param toSpareDeg kept free at every joint
+   * @param letsGo whether the wishes are let go of from the beginning
+   * @param ease that has to be left above the easiest depth
+   */
+  reach(toSpareDeg: number, letsGo: boolean, ease: number, near: Posture | null): Reached {
+    const toSpare = radiansFromDegrees(toSpareDeg);
+    const isHeld = (answer: Answer): boolean =>
+      answer.kept && this.depthOf(answer) - ease >= this.depth.easiest;
+    const kept = { toSpare, wishesWithin: letsGo ? null : WISH_STRETCH };
+    const pulled = this.pull(kept, near);
+    if (isHeld(pulled)) return { answer: pulled, aim: kept, isHeld: true };
+    const hasWishes = !letsGo && this.task.wishes.length > 0;
+    const bare = { toSpare, wishesWithin: null };
+    // What the musts alone forbid needs no walk with every wish.
+    const farthest = hasWishes ? this.walk(bare, this.pull(bare, near)) : null;
+    if (farthest !== null && !isHeld(farthest)) {
+      return { answer: farthest, aim: bare, isHeld: false };
+    }
+    const walked = this.walk(kept, pulled);
+    return farthest === null || isHeld(walked)
+      ? { answer: walked, aim: kept, isHeld: isHeld(walked) }
+      : { answer: farthest, aim: bare, isHeld: true };
+  }
+
+  /** The most wished-for posture at a depth; null when it cannot be held. */
+  settle(depth: number, aim: WishAim, { skeleton }: Answer): Answer | null {
+    const { quantity } = this.depth;
+    const value = this.toOwn(depth);
+    const answer =
+      this.hints === null
+        ? settleAt(this.task, quantity, value, aim, skeleton.posture)
+        : settleFromHint(this.task, quantity, value, aim, this.hints.settled);
+    return answer.kept ? answer : null;
+  }
+
+  settleJustInside(edge: number, aim: WishAim, near: Answer): Answer {
+    for (const back of STEPS_BACK) {
+      const answer = this.settle(edge - INSIDE_THE_EDGE - back, aim, near);
+      if (answer !== null) return answer;
+    }
+    return near;
+  }
+
+  /**
+   * From an edge, as near to a shallower depth as can be held: a shallower pose can ask
+   * more, as a knee that bends less turns hip opening into rotation.
+   */
+  settleAbove(wanted: number, edge: number, aim: WishAim, near: Answer): Answer {
+    const { quantity } = this.depth;
+    const way = { quantity, from: this.toOwn(edge), to: this.toOwn(wanted) };
+    const shallowest = reachFarthest(this.task, way, aim, near.skeleton.posture);
+    const inside = Math.min(edge, this.depthOf(shallowest) + INSIDE_THE_EDGE);
+    const settled = shallowest.kept ? this.settle(inside, aim, shallowest) : null;
+    return settled ?? this.settleJustInside(edge, aim, near);
+  }
+
+  private toOwn(depth: number): number {
+    return depth / toScaled(this.depth.quantity, 1);
+  }
+
+  private pull(aim: WishAim, near: Posture | null): Answer {
+    const { quantity, easiest, textbook } = this.depth;
+    const way = { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
+    return this.hints !== null && near !== null
+      ? pullFromHint(this.task, way, aim, near)
+      : pullFarthest(this.task, way, aim, near);
+  }
+
+  private walk(aim: WishAim, deadEnd: Answer): Answer {
+    if (deadEnd.kept || this.hints !== null) return deadEnd;
+    const { quantity, easiest, textbook } = this.depth;
+    const way = { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
+    return walkFarthest(this.task, way, aim, deadEnd);
+  }
+}
