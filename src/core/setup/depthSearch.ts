@@ -11,16 +11,17 @@ import {
   settleFromHint,
   walkFarthest,
   type Answer,
+  type Hint,
 } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 
 export type WishAim = Omit<Aim, 'toward'>;
 
-/** Postures of a like task's answer, from which a task is solved sooner. */
+/** A like task's answers, from which a task is solved sooner. */
 export interface DepthHints {
-  readonly deepest: Posture;
-  readonly sparing: Posture;
-  readonly settled: Posture;
+  readonly deepest: Hint;
+  readonly sparing: Hint;
+  readonly settled: Hint;
 }
 
 /** The farthest depth that was found, and what was kept on the way there. */
@@ -64,8 +65,9 @@ export class DepthSearch {
    * @param toSpareDeg kept free at every joint
    * @param letsGo whether the wishes are let go of from the beginning
    * @param ease that has to be left above the easiest depth
+   * @param near a posture to start from, or a hint
    */
-  reach(toSpareDeg: number, letsGo: boolean, ease: number, near: Posture | null): Reached {
+  reach(toSpareDeg: number, letsGo: boolean, ease: number, near: Posture | Hint | null): Reached {
     const toSpare = radiansFromDegrees(toSpareDeg);
     const isHeld = (answer: Answer): boolean =>
       answer.kept && this.depthOf(answer) - ease >= this.depth.easiest;
@@ -121,10 +123,10 @@ export class DepthSearch {
     return depth / toScaled(this.depth.quantity, 1);
   }
 
-  private pull(aim: WishAim, near: Posture | null): Answer {
+  private pull(aim: WishAim, near: Posture | Hint | null): Answer {
     const { quantity, easiest, textbook } = this.depth;
     const way = { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
-    return this.hints !== null && near !== null
+    return near !== null && 'pressure' in near
       ? pullFromHint(this.task, way, aim, near)
       : pullFarthest(this.task, way, aim, near);
   }

@@ -4,7 +4,7 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import type { PoseTask } from '../solver/poseTask.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { WISH_STRETCH } from '../solver/residuals.ts';
-import { settleFreely, type Answer } from '../solver/solve.ts';
+import { hintOf, settleFreely, type Answer } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { DepthSearch, type DepthHints, type WishAim } from './depthSearch.ts';
 import { calcFirstStep } from './reserve.ts';
@@ -111,9 +111,9 @@ export function findDepth(
 }
 
 const hintsAt = (deepest: Answer, sparing: Answer, settled: Answer): DepthHints => ({
-  deepest: deepest.skeleton.posture,
-  sparing: sparing.skeleton.posture,
-  settled: settled.skeleton.posture,
+  deepest: hintOf(deepest),
+  sparing: hintOf(sparing),
+  settled: hintOf(settled),
 });
 
 /** The most wished-for posture of a pose without degrees of depth. */

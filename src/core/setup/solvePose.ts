@@ -10,7 +10,14 @@ import type { Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import { reachFarthest, settleAt, settleFreely } from '../solver/solve.ts';
+import {
+  hintOf,
+  pullFromHint,
+  reachFarthest,
+  settleAt,
+  settleFreely,
+  type Hint,
+} from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
 import { findDepth, findSetUpWithoutDepth, type DepthAnswer, type HeldDepth } from './findDepth.ts';
@@ -33,6 +40,8 @@ export interface PoseAnswer {
   readonly found: DepthAnswer;
   /** The depth that was taken first and held, when the pose has one. */
   readonly first: HeldDepth | null;
+  /** Where the longest stance was found, when it is found first. */
+  readonly longest: Hint | null;
   /** Why the legs could not be had, when the pose they come from failed. */
   readonly legsFrom: PoseDefinition | null;
   /** The pose that gave the legs, and its answer as deep as it is stood in. */
@@ -50,14 +59,16 @@ interface Legs {
 
 /** Where a like task was solved before: each stage starts there, and nothing gives way anew. */
 export interface PoseHints {
+  readonly longest: Hint | null;
   readonly first: DepthHints | null;
   readonly last: DepthHints | null;
   readonly keptShare: number;
   readonly legs: { readonly share: number; readonly hints: PoseHints } | null;
 }
 
-export function hintsOf({ found, first, keptShare, legs }: PoseAnswer): PoseHints {
+export function hintsOf({ found, first, keptShare, legs, longest }: PoseAnswer): PoseHints {
   return {
+    longest,
     first: first?.hints ?? null,
     last: found.kind === 'held' ? found.hints : null,
     keptShare,
@@ -76,9 +87,14 @@ const MORE_TO_SPARE_IN_LONGEST_DEG = 2;
 const SHORTEST_SHARE = 0.5;
 
 /** Some stances are as long as can be, up to a rule: found once, then held. */
-function findHeldStance({ pose, body, ranges, side, rules }: PoseRequest): HeldLegs {
+function findHeldStance(
+  { pose, body, ranges, side, rules }: PoseRequest,
+  hint: Hint | null,
+): { readonly held: HeldLegs; readonly longest: Hint | null } {
   const { definition, metres } = findStance(pose, body, side, rules);
-  if (definition.kind !== 'longest-up-to' || metres === null) return NOTHING_HELD;
+  if (definition.kind !== 'longest-up-to' || metres === null) {
+    return { held: NOTHING_HELD, longest: null };
+  }
   const { task } = buildTask(pose, body, ranges, side, rules);
   const spare = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
   const aim = {
@@ -86,9 +102,10 @@ function findHeldStance({ pose, body, ranges, side, rules }: PoseRequest): HeldL
     wishesWithin: WISHES_IN_LONGEST,
   };
   const way = { quantity: 'stance', from: metres * SHORTEST_SHARE, to: metres } as const;
-  const longest = reachFarthest(task, way, aim, null);
-  const stance = longest.kept ? Math.min(metres, longest.skeleton.posture.stance) : metres;
-  return { parts: { stance }, frontKnee: null };
+  const answer =
+    hint === null ? reachFarthest(task, way, aim, null) : pullFromHint(task, way, aim, hint);
+  const stance = answer.kept ? Math.min(metres, answer.skeleton.posture.stance) : metres;
+  return { held: { parts: { stance }, frontKnee: null }, longest: hintOf(answer) };
 }
 
 /** The legs of another pose's answer, to be held. */
@@ -107,7 +124,10 @@ function holdLegs({ posture, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
  */
 export function solvePose(request: PoseRequest, hints: PoseHints | null = null): PoseAnswer {
   const { restsOn } = request.pose;
-  if (restsOn === undefined) return solveOn(request, findHeldStance(request), null, hints);
+  if (restsOn === undefined) {
+    const { held, longest } = findHeldStance(request, hints?.longest ?? null);
+    return { ...solveOn(request, held, null, hints), longest };
+  }
   const pose = withLevel(getPose(restsOn.pose), restsOn.level ?? null);
   const onLegs = { ...request, pose };
   const whole = solvePose(onLegs, hints?.legs?.hints ?? null);
@@ -167,7 +187,7 @@ function solveOn(
 ): PoseAnswer {
   const { pose, body, ranges, side, rules } = request;
   const built = buildTask(pose, body, ranges, side, rules, held, near);
-  const common = { legsFrom: null, legs: null, keptShare: 1 };
+  const common = { longest: null, legsFrom: null, legs: null, keptShare: 1 };
   if (pose.firstDepth === null) {
     const found = findStage(request, built.task, pose.depth, hints?.last ?? null);
     return { ...common, built, found, first: null };
@@ -208,7 +228,7 @@ export function solveMoved(
   const near = { ...posture, ...held.parts };
   const { pose, body, ranges, side, rules } = request;
   if (force.quantities.length === 0) {
-    const answer = solveOn(request, held, near, holdInHints(hintsOf(before), held.parts));
+    const answer = solveOn(request, held, near, hintsOf(before));
     return answer.found.kind === 'held' ? { answer, found: answer.found } : null;
   }
   const built = buildTask(pose, body, ranges, side, rules, held, near);
@@ -224,19 +244,6 @@ export function solveMoved(
   if (!settled.kept) return null;
   const found: HeldDepth = { ...before.found, answer: settled };
   return { answer: { ...before, built: { ...built, task }, found }, found };
-}
-
-/** Hints whose postures stand where the parts are held. */
-function holdInHints(hints: PoseHints, parts: HeldLegs['parts']): PoseHints {
-  const hold = (each: DepthHints | null): DepthHints | null =>
-    each === null
-      ? null
-      : {
-          deepest: { ...each.deepest, ...parts },
-          sparing: { ...each.sparing, ...parts },
-          settled: { ...each.settled, ...parts },
-        };
-  return { ...hints, first: hold(hints.first), last: hold(hints.last) };
 }
 
 /** What was held before, and what is held now in its place. */

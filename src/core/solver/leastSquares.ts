@@ -110,9 +110,13 @@ export class Room {
   nextResiduals: Residuals;
   readonly probed: Residuals;
   readonly probe: Float64Array;
+  /** The inner model's step, and the one that it would go to next. */
+  step: Float64Array;
+  target: Float64Array;
   readonly normal: Float64Array;
-  readonly values: Float64Array;
-  readonly targetValues: Float64Array;
+  /** Of the moving one-sided residuals after either step. */
+  values: Float64Array;
+  targetValues: Float64Array;
 
   constructor(n: number, like: Residuals) {
     this.model = new LinearModel(n, like);
@@ -121,9 +125,16 @@ export class Room {
     this.nextResiduals = copy(like);
     this.probed = copy(like);
     this.probe = new Float64Array(n);
+    this.step = new Float64Array(n);
+    this.target = new Float64Array(n);
     this.normal = new Float64Array(n * n);
     this.values = new Float64Array(like.oneSided.length);
     this.targetValues = new Float64Array(like.oneSided.length);
+  }
+
+  takeTarget(): void {
+    [this.step, this.target] = [this.target, this.step];
+    [this.values, this.targetValues] = [this.targetValues, this.values];
   }
 
   /** What was next is now. */
@@ -261,16 +272,18 @@ function haveSameOn({ values, targetValues }: Room, count: number): boolean {
  * in the model is what lets a step run along several limits at once; treating the
  * residuals active now as two-sided makes it zigzag.
  *
- * @returns the step, or null when the model is singular
+ * The step is left in the room.
+ *
+ * @returns false when the model is singular
  */
-function solveModel(model: LinearModel, damping: number, room: Room): Float64Array | null {
+function solveModel(model: LinearModel, damping: number, room: Room): boolean {
   const { n, moving, movingCount } = model;
   const { normal } = room;
-  let step = new Float64Array(n);
-  calcValues(model, step, room.values);
+  room.step.fill(0);
+  calcValues(model, room.step, room.values);
   for (let inner = 0; inner < MOST_INNER_ITERATIONS; inner += 1) {
+    const { step, target } = room;
     normal.set(model.normal);
-    const target = new Float64Array(n);
     for (let j = 0; j < n; j += 1) {
       normal[j * n + j]! += damping;
       target[j] = -model.gradient[j]!;
@@ -281,33 +294,31 @@ function solveModel(model: LinearModel, damping: number, room: Room): Float64Arr
       addOuter(normal, model.oneSidedSlopes, i * n, n);
       addRow(target, model.oneSidedSlopes, i * n, -model.oneSided[i]!);
     }
-    if (!solveCholesky(normal, target, n)) return null;
+    if (!solveCholesky(normal, target, n)) return false;
     calcValues(model, target, room.targetValues);
     const share = findLeastAlong(model, damping, step, target, room);
-    if (share === 1) {
-      const settled = haveSameOn(room, movingCount);
-      step = target;
-      room.values.set(room.targetValues);
-      if (settled) return step;
+    if (share === 0) return true;
+    if (share < 1) {
+      for (let j = 0; j < n; j += 1) step[j]! += share * (target[j]! - step[j]!);
+      calcValues(model, step, room.values);
       continue;
     }
-    if (share === 0) return step;
-    for (let j = 0; j < n; j += 1) step[j]! += share * (target[j]! - step[j]!);
-    calcValues(model, step, room.values);
+    const settled = haveSameOn(room, movingCount);
+    room.takeTarget();
+    if (settled) return true;
   }
-  return step;
+  return true;
 }
 
 /** Slopes of the halved cost: every residual's slope times the residual, one-sided ones while on. */
-function calcSlopesTimes(slopes: LinearModel, residuals: Residuals): Float64Array {
+function calcSlopesTimes(slopes: LinearModel, residuals: Residuals, sum: Float64Array): void {
   const { n, twoSidedSlopes, oneSidedSlopes } = slopes;
   const { twoSided, oneSided } = residuals;
-  const sum = new Float64Array(n);
+  sum.fill(0);
   for (let i = 0; i < twoSided.length; i += 1) addRow(sum, twoSidedSlopes, i * n, twoSided[i]!);
   for (let i = 0; i < oneSided.length; i += 1) {
     if (oneSided[i]! > 0) addRow(sum, oneSidedSlopes, i * n, oneSided[i]!);
   }
-  return sum;
 }
 
 /**
@@ -320,37 +331,44 @@ export class Bending {
   readonly matrix: Float64Array;
   /** That the last run ended with. */
   damping = 0;
+  /** Slopes of the halved cost where a step ended. */
+  private readonly slopes: Float64Array;
+  /** How far they rose along the step, and how much of that is not known yet. */
+  private readonly rise: Float64Array;
+  private readonly miss: Float64Array;
+  private readonly known: Float64Array;
 
   constructor(private readonly n: number) {
     this.matrix = new Float64Array(n * n);
+    this.slopes = new Float64Array(n);
+    this.rise = new Float64Array(n);
+    this.miss = new Float64Array(n);
+    this.known = new Float64Array(n);
   }
 
   learn(step: Float64Array, { model, nextModel, residuals, nextResiduals }: Room): void {
-    const { n, matrix } = this;
-    const slopeNow = calcSlopesTimes(nextModel, nextResiduals);
-    const slopeCarried = calcSlopesTimes(model, nextResiduals);
-    const slopeOld = calcSlopesTimes(model, residuals);
-    const y = slopeNow.map((each, j) => each - slopeOld[j]!);
-    const bent = slopeNow.map((each, j) => each - slopeCarried[j]!);
-    const along = dotRow(y, 0, step);
+    const { n, matrix, slopes, rise, miss, known } = this;
+    calcSlopesTimes(nextModel, nextResiduals, slopes);
+    calcSlopesTimes(model, nextResiduals, miss);
+    calcSlopesTimes(model, residuals, rise);
+    for (let j = 0; j < n; j += 1) {
+      known[j] = dotRow(matrix, j * n, step);
+      miss[j] = slopes[j]! - miss[j]!;
+      rise[j] = slopes[j]! - rise[j]!;
+    }
+    const along = dotRow(rise, 0, step);
     if (along <= 1e-12) return;
-    const known = this.times(step);
     const knownAlong = dotRow(known, 0, step);
-    const size = knownAlong === 0 ? 1 : Math.min(1, Math.abs(dotRow(bent, 0, step) / knownAlong));
-    const miss = bent.map((each, j) => each - size * known[j]!);
+    const size = knownAlong === 0 ? 1 : Math.min(1, Math.abs(dotRow(miss, 0, step) / knownAlong));
+    for (let j = 0; j < n; j += 1) miss[j]! -= size * known[j]!;
     const missAlong = dotRow(miss, 0, step);
     for (let j = 0; j < n; j += 1) {
       for (let k = 0; k < n; k += 1) {
-        const cross = (miss[j]! * y[k]! + y[j]! * miss[k]!) / along;
-        const own = (missAlong * y[j]! * y[k]!) / along ** 2;
+        const cross = (miss[j]! * rise[k]! + rise[j]! * miss[k]!) / along;
+        const own = (missAlong * rise[j]! * rise[k]!) / along ** 2;
         matrix[j * n + k] = size * matrix[j * n + k]! + cross - own;
       }
     }
-  }
-
-  private times(step: Float64Array): Float64Array {
-    const { n, matrix } = this;
-    return step.map((_, j) => dotRow(matrix, j * n, step));
   }
 }
 
@@ -378,30 +396,27 @@ export function minimise<State>(
   linearise(task, state, room.residuals, room.model, room);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
     addBending(room.model, bending);
-    let step: Float64Array | null = null;
     let gain = 0;
     let next = state;
     while (damping <= LARGEST_DAMPING) {
-      const trial = solveModel(room.model, damping, room);
-      if (trial !== null) {
-        next = task.move(state, trial);
+      const isSolved = solveModel(room.model, damping, room);
+      if (isSolved) {
+        next = task.move(state, room.step);
         task.calcResiduals(next, room.nextResiduals);
         gain = cost - calcCost(room.nextResiduals);
-        if (gain > 0) {
-          step = trial;
-          break;
-        }
+        if (gain > 0) break;
       }
       damping *= MORE_DAMPING;
-      if (trial === null) damping = Math.max(LEAST_DAMPING_OF_A_BENT_MODEL, damping * MORE_DAMPING);
+      if (!isSolved) damping = Math.max(LEAST_DAMPING_OF_A_BENT_MODEL, damping * MORE_DAMPING);
     }
-    if (step === null) break;
+    if (!(gain > 0)) break;
     // The last step needs no new slopes: nothing follows it.
-    const isLast = gain <= smallestGain || step.every((each) => Math.abs(each) < SMALLEST_STEP);
+    const isLast =
+      gain <= smallestGain || room.step.every((each) => Math.abs(each) < SMALLEST_STEP);
     state = next;
     if (isLast) break;
     linearise(task, next, room.nextResiduals, room.nextModel, room);
-    bending.learn(step, room);
+    bending.learn(room.step, room);
     room.advance();
     cost -= gain;
     damping = Math.max(SMALLEST_DAMPING, damping * LESS_DAMPING);

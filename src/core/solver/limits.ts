@@ -59,19 +59,31 @@ export interface Demand {
   readonly has: number | null;
 }
 
-/**
- * Takes one motion's demand. A limit that depends on another joint comes as two smooth
- * pieces of which the smaller holds: the solver keeps each for itself, so that a kink,
- * where answers like to sit, costs it nothing. null = no limit known, or none that holds.
- */
-type DemandVisitor = (
-  joint: Joint,
-  place: Place | null,
-  motion: Motion,
-  asked: number | null,
-  has: number | null,
-  alsoHas?: number | null,
-) => void;
+type DemandName = Pick<Demand, 'joint' | 'place' | 'motion'>;
+
+const LEG_DEMANDS = [
+  ['hip', 'flexion'],
+  ['hip', 'extension'],
+  ['hip', 'abduction'],
+  ['hip', 'adduction'],
+  ['knee', 'flexion'],
+  ['ankle', 'dorsiflexion'],
+  ['ankle', 'inversion'],
+  ['hip', 'external-rotation'],
+  ['hip', 'internal-rotation'],
+] as const;
+
+/** Every motion in both directions, in the one order in which a {@link DemandSheet} lists them. */
+const DEMANDS: readonly DemandName[] = [
+  ...PLACES.flatMap((place) => LEG_DEMANDS.map(([joint, motion]) => ({ joint, place, motion }))),
+  { joint: 'toes', place: 'back', motion: 'extension' },
+  { joint: 'spine', place: null, motion: 'flexion' },
+  { joint: 'spine', place: null, motion: 'extension' },
+  { joint: 'spine', place: 'back', motion: 'side-bend' },
+  { joint: 'spine', place: 'front', motion: 'side-bend' },
+  { joint: 'spine', place: 'back', motion: 'axial-rotation' },
+  { joint: 'spine', place: 'front', motion: 'axial-rotation' },
+];
 
 const RIGHT_ANGLE = Math.PI / 2;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
@@ -80,93 +92,119 @@ const TWENTY = radians(20);
 /** A blend closer to one end than this needs only that end's measure. */
 const END_SHARE = 0.1;
 
+/** Stands for what is not known in a sheet: a list of numbers alone is quick to fill. */
+const UNKNOWN = NaN;
+
 /** The sloping piece of a limit that runs linearly from one to another as `share` goes from 0 to 1. */
-function slope(from: number | null, to: number | null, share: number): number | null {
-  if (from !== null && to !== null) {
+function slope(from: number, to: number, share: number): number {
+  if (!Number.isNaN(from + to)) {
     const within = to >= from ? Math.max(0, share) : Math.min(1, share);
     return from + (to - from) * within;
   }
   if (share <= END_SHARE) return from;
-  return share >= 1 - END_SHARE ? to : null;
+  return share >= 1 - END_SHARE ? to : UNKNOWN;
 }
 
-/** Its level piece: no limit exceeds the larger of its ends. */
-const level = (from: number | null, to: number | null): number | null =>
-  from === null || to === null ? null : Math.max(from, to);
+/**
+ * What a posture asks of every motion and what the person has, filled anew for every
+ * posture that a solver tries. A limit that depends on another joint comes as two smooth
+ * pieces of which the smaller holds: the solver keeps each for itself, so that a kink,
+ * where answers like to sit, costs it nothing. Radians; NaN = not known, or no limit.
+ */
+export class DemandSheet {
+  static readonly length = DEMANDS.length;
+  readonly asked = new Float64Array(DEMANDS.length);
+  readonly has = new Float64Array(DEMANDS.length);
+  /** The level piece, where there are two. */
+  readonly alsoHas = new Float64Array(DEMANDS.length).fill(UNKNOWN);
+  private count = 0;
 
-/** Straight value at knee 0°, bent value at 90°, then falling to 0 at the measured knee flexion. */
-function visitExtension(
-  place: Place,
-  asked: number,
-  limits: LegLimits,
-  knee: number,
-  visit: DemandVisitor,
-): void {
-  const { extension, extensionBentKnee, kneeFlexion } = limits;
-  if (knee <= RIGHT_ANGLE || kneeFlexion === null) {
-    const share = Math.min(1, knee / RIGHT_ANGLE);
-    const has = slope(extension, extensionBentKnee, share);
-    visit('hip', place, 'extension', asked, has, level(extension, extensionBentKnee));
-    return;
+  fill({ legs, posture }: Skeleton, limits: Limits): void {
+    this.count = 0;
+    for (const place of PLACES) this.addLeg(legs[place], limits[place]);
+    const { spineFlexion, spineSideBend, spineRotation, backHeelLift } = posture;
+    const { trunk } = limits;
+    this.add(backHeelLift, limits.back.toeExtension ?? UNKNOWN);
+    this.add(spineFlexion, trunk.flexion ?? UNKNOWN);
+    this.add(-spineFlexion, trunk.extension ?? UNKNOWN);
+    this.add(spineSideBend, trunk.sideBendToBack ?? UNKNOWN);
+    this.add(-spineSideBend, trunk.sideBendToFront ?? UNKNOWN);
+    this.add(spineRotation, trunk.rotationToBack ?? UNKNOWN);
+    this.add(-spineRotation, trunk.rotationToFront ?? UNKNOWN);
   }
-  const share = (knee - RIGHT_ANGLE) / Math.max(1e-6, kneeFlexion - RIGHT_ANGLE);
-  visit('hip', place, 'extension', asked, slope(extensionBentKnee, 0, share), extensionBentKnee);
-}
 
-function visitLegDemands(
-  place: Place,
-  leg: LegPose,
-  limits: LegLimits,
-  visit: DemandVisitor,
-): void {
-  const { flexion, abduction, externalRotation: turn } = leg.hipAngles;
-  const { dorsiflexion, inversion } = leg.ankleAngles;
-  const knee = leg.kneeFlexion;
-  // Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond.
-  const { straightLegRaise, flexion: bentFlexion } = limits;
-  const raised = slope(straightLegRaise, bentFlexion, knee / RIGHT_ANGLE);
-  visit('hip', place, 'flexion', flexion, raised, level(straightLegRaise, bentFlexion));
-  visitExtension(place, -flexion, limits, knee, visit);
-  // Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond.
-  const opened = slope(limits.abduction, limits.opening, flexion / SIXTY);
-  visit('hip', place, 'abduction', abduction, opened, level(limits.abduction, limits.opening));
-  visit('hip', place, 'adduction', -abduction, limits.adduction);
-  visit('knee', place, 'flexion', knee, limits.kneeFlexion);
-  // Straight value below knee 20°, bent value from 40°, linear between.
-  const { dorsiflexionStraight, dorsiflexionBent } = limits;
-  const ankle = slope(dorsiflexionStraight, dorsiflexionBent, (knee - TWENTY) / TWENTY);
-  const most = level(dorsiflexionStraight, dorsiflexionBent);
-  const bears = leg.ankleBears;
-  visit('ankle', place, 'dorsiflexion', dorsiflexion, bears ? ankle : null, bears ? most : null);
-  // Weight and midfoot take inversion up in practice: reported, never a limit.
-  visit('ankle', place, 'inversion', inversion, null);
-  visit('hip', place, 'external-rotation', turn, limits.externalRotation);
-  const inward = turn === null ? null : -turn;
-  visit('hip', place, 'internal-rotation', inward, limits.internalRotation);
-}
-
-/** Visits every motion of a posture in both directions, always in the same order. */
-export function visitDemands(skeleton: Skeleton, limits: Limits, visit: DemandVisitor): void {
-  for (const place of PLACES) {
-    visitLegDemands(place, skeleton.legs[place], limits[place], visit);
+  private add(asked: number, has: number): void {
+    this.asked[this.count] = asked;
+    this.has[this.count] = has;
+    this.count += 1;
   }
-  const { spineFlexion, spineSideBend, spineRotation, backHeelLift } = skeleton.posture;
-  visit('toes', 'back', 'extension', backHeelLift, limits.back.toeExtension);
-  const { trunk } = limits;
-  visit('spine', null, 'flexion', spineFlexion, trunk.flexion);
-  visit('spine', null, 'extension', -spineFlexion, trunk.extension);
-  visit('spine', 'back', 'side-bend', spineSideBend, trunk.sideBendToBack);
-  visit('spine', 'front', 'side-bend', -spineSideBend, trunk.sideBendToFront);
-  visit('spine', 'back', 'axial-rotation', spineRotation, trunk.rotationToBack);
-  visit('spine', 'front', 'axial-rotation', -spineRotation, trunk.rotationToFront);
+
+  /** No limit exceeds the larger of the ends it runs between. */
+  private addBlend(asked: number, has: number, from: number, to: number): void {
+    this.alsoHas[this.count] = Math.max(from, to);
+    this.add(asked, has);
+  }
+
+  private addLeg(leg: LegPose, limits: LegLimits): void {
+    const { flexion, abduction } = leg.hipAngles;
+    const { dorsiflexion, inversion } = leg.ankleAngles;
+    const knee = leg.kneeFlexion;
+    // Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond.
+    const raise = limits.straightLegRaise ?? UNKNOWN;
+    const bentFlexion = limits.flexion ?? UNKNOWN;
+    this.addBlend(flexion, slope(raise, bentFlexion, knee / RIGHT_ANGLE), raise, bentFlexion);
+    this.addExtension(-flexion, limits, knee);
+    // Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond.
+    const straight = limits.abduction ?? UNKNOWN;
+    const opening = limits.opening ?? UNKNOWN;
+    this.addBlend(abduction, slope(straight, opening, flexion / SIXTY), straight, opening);
+    this.add(-abduction, limits.adduction ?? UNKNOWN);
+    this.add(knee, limits.kneeFlexion ?? UNKNOWN);
+    // Straight value below knee 20°, bent value from 40°, linear between.
+    const bears = leg.ankleBears;
+    const ankleStraight = bears ? (limits.dorsiflexionStraight ?? UNKNOWN) : UNKNOWN;
+    const ankleBent = bears ? (limits.dorsiflexionBent ?? UNKNOWN) : UNKNOWN;
+    const ankle = slope(ankleStraight, ankleBent, (knee - TWENTY) / TWENTY);
+    this.addBlend(dorsiflexion, ankle, ankleStraight, ankleBent);
+    // Weight and midfoot take inversion up in practice: reported, never a limit.
+    this.add(inversion, UNKNOWN);
+    const turn = leg.hipAngles.externalRotation ?? UNKNOWN;
+    this.add(turn, limits.externalRotation ?? UNKNOWN);
+    this.add(-turn, limits.internalRotation ?? UNKNOWN);
+  }
+
+  /** Straight value at knee 0°, bent value at 90°, then falling to 0 at the measured knee flexion. */
+  private addExtension(asked: number, limits: LegLimits, knee: number): void {
+    const straight = limits.extension ?? UNKNOWN;
+    const bent = limits.extensionBentKnee ?? UNKNOWN;
+    const most = limits.kneeFlexion ?? UNKNOWN;
+    if (knee <= RIGHT_ANGLE || Number.isNaN(most)) {
+      const share = Math.min(1, knee / RIGHT_ANGLE);
+      this.addBlend(asked, slope(straight, bent, share), straight, bent);
+      return;
+    }
+    const share = (knee - RIGHT_ANGLE) / Math.max(1e-6, most - RIGHT_ANGLE);
+    this.addBlend(asked, slope(bent, 0, share), bent, bent);
+  }
 }
+
+/** Whether a demand's limit comes in two pieces, in the order of {@link DEMANDS}. */
+export const HAS_TWO_PIECES: readonly boolean[] = DEMANDS.map(
+  ({ joint, motion }) =>
+    (joint === 'hip' &&
+      (motion === 'flexion' || motion === 'extension' || motion === 'abduction')) ||
+    (joint === 'ankle' && motion === 'dorsiflexion'),
+);
+
+const orNull = (value: number): number | null => (Number.isNaN(value) ? null : value);
 
 /** Every motion of a posture in both directions, each with the limit that holds. */
 export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
-  const demands: Demand[] = [];
-  visitDemands(skeleton, limits, (joint, place, motion, asked, first, second = null) => {
-    const has = first === null || second === null ? (first ?? second) : Math.min(first, second);
-    demands.push({ joint, place, motion, asked, has });
+  const sheet = new DemandSheet();
+  sheet.fill(skeleton, limits);
+  return DEMANDS.map((name, i) => {
+    const [sloping, level] = [orNull(sheet.has[i]!), orNull(sheet.alsoHas[i]!)];
+    const has = sloping === null || level === null ? (sloping ?? level) : Math.min(sloping, level);
+    return { ...name, asked: orNull(sheet.asked[i]!), has };
   });
-  return demands;
 }

@@ -86,6 +86,13 @@ const PARTS = [
   'frontKneeDrift',
 ] as const satisfies readonly PartId[];
 
+/** A posture whose parts that are not free are those of another one. */
+export function takeFixedParts(posture: Posture, from: Posture, free: readonly PartId[]): Posture {
+  const next: { -readonly [Name in keyof Posture]: Posture[Name] } = { ...posture };
+  for (const part of PARTS) if (!free.includes(part)) next[part] = from[part];
+  return next;
+}
+
 const FRONT_PARTS = ['frontFootYaw', 'frontKneeDrift'] as const satisfies readonly PartId[];
 
 const haveSamePelvis = (a: Posture, b: Posture): boolean =>

@@ -2,7 +2,7 @@ import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
 import type { Residuals } from './leastSquares.ts';
-import { visitDemands } from './limits.ts';
+import { DemandSheet, HAS_TWO_PIECES } from './limits.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
 import type { Skeleton } from './skeleton.ts';
@@ -41,6 +41,7 @@ export const calcWishOff = (wish: Wish, skeleton: Skeleton): number =>
 
 /** Stands for a limit that is not there. */
 const FREE = -1;
+const orFree = (excess: number): number => (Number.isNaN(excess) ? FREE : excess);
 
 /** Musts in degrees or centimetres: `equal` should be 0, `below` at most 0. */
 export interface Musts {
@@ -82,6 +83,7 @@ export class Conditions {
   private readonly pieces: PiecesMust[] = [];
   private readonly stretched: readonly { readonly wish: Reading; readonly most: number }[];
   private readonly preferences: readonly Reading[];
+  private readonly sheet = new DemandSheet();
 
   constructor(
     private readonly task: PoseTask,
@@ -154,18 +156,19 @@ export class Conditions {
 
   /** Writes every must over those of another posture, by place: to grow a list costs more than the sums. */
   private writeMusts(skeleton: Skeleton, { equal, below }: Musts): number {
-    const { task, aim } = this;
     let equalCount = 0;
     let belowCount = 0;
-    const limit = (asked: number | null, has: number | null): void => {
-      const isFree = asked === null || has === null;
-      below[belowCount] = isFree ? FREE : (asked + aim.toSpare - has) * DEGREES_PER_RADIAN;
+    const { sheet } = this;
+    const { toSpare } = this.aim;
+    sheet.fill(skeleton, this.task.limits);
+    for (let i = 0; i < DemandSheet.length; i += 1) {
+      const needed = sheet.asked[i]! + toSpare;
+      below[belowCount] = orFree((needed - sheet.has[i]!) * DEGREES_PER_RADIAN);
       belowCount += 1;
-    };
-    visitDemands(skeleton, task.limits, (_joint, _place, _motion, asked, has, alsoHas) => {
-      limit(asked, has);
-      if (alsoHas !== undefined) limit(asked, alsoHas);
-    });
+      if (!HAS_TWO_PIECES[i]!) continue;
+      below[belowCount] = orFree((needed - sheet.alsoHas[i]!) * DEGREES_PER_RADIAN);
+      belowCount += 1;
+    }
     for (const place of PLACES) {
       const { overreach, closure } = skeleton.legs[place];
       if (closure === 'must-close') {

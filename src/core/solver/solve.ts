@@ -2,7 +2,13 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import { Bending, minimise, Room, type Residuals } from './leastSquares.ts';
 import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
-import { countUnknowns, measureApart, stepPosture, type Posture } from './posture.ts';
+import {
+  countUnknowns,
+  measureApart,
+  stepPosture,
+  takeFixedParts,
+  type Posture,
+} from './posture.ts';
 import {
   Conditions,
   findLargestExcess,
@@ -34,10 +40,23 @@ const SMALLEST_GAIN = { first: 0.1, corrected: 1e-4 } as const;
 
 export interface Answer {
   readonly skeleton: Skeleton;
+  /** How the musts pressed in the end: what each of them holds back. */
+  readonly pressure: Pressure;
   /** Largest broken must, degrees or centimetres. */
   readonly excess: number;
   readonly kept: boolean;
 }
+
+/** Where a like task was solved before: its posture, and what held it there. */
+export interface Hint {
+  readonly posture: Posture;
+  readonly pressure: Pressure;
+}
+
+export const hintOf = ({ skeleton, pressure }: Answer): Hint => ({
+  posture: skeleton.posture,
+  pressure,
+});
 
 /** A light pass's posture: musts only weighed so far. */
 interface Draft {
@@ -89,12 +108,22 @@ class Run {
     return { posture, cost: breach + preferences };
   }
 
-  correct({ posture: draft }: Pick<Draft, 'posture'>): Answer {
-    let posture = draft;
-    let weight = MUST_WEIGHT;
-    let musts = this.calcMusts(posture);
-    let shift = addBreach(NO_SHIFT, musts);
-    let excess = findLargestExcess(musts);
+  correct({ posture: from }: Pick<Draft, 'posture'>): Answer {
+    const musts = this.calcMusts(from);
+    const pressure = { shift: addBreach(NO_SHIFT, musts), weight: MUST_WEIGHT };
+    return this.correctUnder(pressure, from, findLargestExcess(musts));
+  }
+
+  /** From where a like task was solved, pressed as it was there. */
+  correctHint({ posture, pressure }: Hint): Answer {
+    return this.correctUnder(pressure, posture, findLargestExcess(this.calcMusts(posture)));
+  }
+
+  private correctUnder(pressure: Pressure, from: Posture, excessBefore: number): Answer {
+    let { shift, weight } = pressure;
+    let posture = from;
+    let musts = NO_SHIFT;
+    let excess = excessBefore;
     // One correction's curvature is nearly the next one's.
     const bending = new Bending(countUnknowns(this.task.free));
     for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
@@ -116,7 +145,7 @@ class Run {
     }
     const skeleton = this.build(posture);
     const left = findLargestExcess(musts);
-    return { skeleton, excess: left, kept: left <= KEPT_WITHIN };
+    return { skeleton, pressure: { shift, weight }, excess: left, kept: left <= KEPT_WITHIN };
   }
 
   /** The skeleton that small probes start from: those that move only the spine share its legs. */
@@ -234,7 +263,7 @@ export const pullFarthest = (
 ): Answer => runNear(task, pullAlong(way, aim), near);
 
 /** The same from where a like task was solved before. */
-export const pullFromHint = (task: PoseTask, way: Way, aim: ReachAim, hint: Posture): Answer =>
+export const pullFromHint = (task: PoseTask, way: Way, aim: ReachAim, hint: Hint): Answer =>
   runFromHint(task, pullAlong(way, aim), hint);
 
 /** Pulls, and walks on from a dead end, which is slow; see {@link pullFarthest}. */
@@ -326,7 +355,7 @@ export const settleFromHint = (
   quantity: QuantityId,
   value: number,
   aim: ReachAim,
-  hint: Posture,
+  hint: Hint,
 ): Answer => runFromHint(task, holdAt(quantity, value, aim), hint);
 
 /** The most wished-for posture that keeps every must. */
@@ -341,8 +370,9 @@ function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
   return runFrom(task, aim, task.starts);
 }
 
-/** The answer to a like task is as good as a draft. */
-function runFromHint(task: PoseTask, aim: Aim, hint: Posture): Answer {
-  const answer = new Run(task, aim).correct({ posture: hint });
-  return answer.kept ? answer : runNear(task, aim, hint);
+/** The answer to a like task is as good as a draft, once it stands where this one has to. */
+function runFromHint(task: PoseTask, aim: Aim, hint: Hint): Answer {
+  const posture = takeFixedParts(hint.posture, task.starts.at(-1)!, task.free);
+  const answer = new Run(task, aim).correctHint({ ...hint, posture });
+  return answer.kept ? answer : runNear(task, aim, posture);
 }

@@ -1,18 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
-import { solvePose, type PoseRequest } from '../../../src/core/setup/solvePose.ts';
+import {
+  hintsOf,
+  solvePose,
+  type PoseHints,
+  type PoseRequest,
+} from '../../../src/core/setup/solvePose.ts';
 import { countUnknowns, stepPosture, type Posture } from '../../../src/core/solver/posture.ts';
 import type { PoseTask } from '../../../src/core/solver/poseTask.ts';
 import { getQuantity } from '../../../src/core/solver/quantities.ts';
 import { toScaled, WISH_STRETCH } from '../../../src/core/solver/residuals.ts';
 import { pullFarthest } from '../../../src/core/solver/solve.ts';
-import { PLAIN_RULES, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import {
+  PLAIN_RULES,
+  recordOf,
+  REFERENCE,
+  STIFF,
+  SUPPLE,
+  type Measures,
+} from '../../support/people.ts';
 import { makeRandom } from '../../support/random.ts';
 
 /** Depth, deepest and stance, in degrees or centimetres. */
-function solveFrom(request: PoseRequest): readonly number[] {
-  const { found } = solvePose(request);
+function solveFrom(request: PoseRequest, hints: PoseHints | null = null): readonly number[] {
+  const { found } = solvePose(request, hints);
   if (found.kind !== 'held') return [];
   const { stance } = found.answer.skeleton.posture;
   return [found.depth ?? 0, found.deepest ?? 0, 100 * stance];
@@ -32,6 +44,45 @@ describe('the order in which starts are tried', () => {
         expect(Math.abs(value - forward[i]!)).toBeLessThanOrEqual(0.5);
       });
     }
+  });
+});
+
+/** Changes of a body about as large as its measures' errors. */
+const LIKE_BODIES = [
+  { 'leg-length': 1, 'knee-height': 0.6 },
+  { 'straight-leg-raise': -4, 'hip-flexion': -4 },
+  { 'hip-opening': 3, 'hip-abduction': 2, 'hip-external-rotation': 2 },
+] as const;
+
+describe('the answer of a like body, taken as a hint', () => {
+  it.each(POSES.map((pose) => pose.id))('leads where solving anew does, for %s', (id) => {
+    let compared = 0;
+    for (const measures of [REFERENCE, SUPPLE]) {
+      const usual = { ...measures, 'knee-flexion': 160, 'trunk-side-bend': 25 };
+      const known = planPose(recordOf(usual), id, 'right');
+      if (known.kind !== 'planned') throw new Error(known.kind);
+      const hints = hintsOf(known.answer);
+      for (const change of LIKE_BODIES) {
+        const like = Object.fromEntries(
+          Object.entries(usual).map(([measure, value]) => [
+            measure,
+            (value as number) + ((change as Record<string, number>)[measure] ?? 0),
+          ]),
+        ) as Measures;
+        const plan = planPose(recordOf(like), id, 'right');
+        if (plan.kind !== 'planned') throw new Error(plan.kind);
+        // Legs that gave way are held to the same share, which solving anew may choose otherwise.
+        if (plan.answer.legs?.share !== hints.legs?.share) continue;
+        const anew = solveFrom(plan.poseRequest);
+        const hinted = solveFrom(plan.poseRequest, hints);
+        expect(hinted).toHaveLength(anew.length);
+        hinted.forEach((value, i) => {
+          expect(Math.abs(value - anew[i]!), JSON.stringify({ i, change })).toBeLessThan(0.5);
+          compared += 1;
+        });
+      }
+    }
+    expect(compared).toBeGreaterThanOrEqual(3);
   });
 });
 
