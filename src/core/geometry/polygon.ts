@@ -6,19 +6,34 @@ const turn = (o: Point2, a: Point2, b: Point2): number =>
 
 /** Convex hull, anticlockwise, no repeated point (Andrew's monotone chain). */
 export function convexHull(points: readonly Point2[]): Point2[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const half = (ordered: readonly Point2[]): Point2[] => {
-    const chain: Point2[] = [];
-    for (const point of ordered) {
-      while (chain.length >= 2 && turn(chain.at(-2)!, chain.at(-1)!, point) <= 1e-12) chain.pop();
-      chain.push(point);
-    }
-    chain.pop();
-    return chain;
-  };
-  const lower = half(sorted);
-  const upper = half(sorted.reverse());
-  return [...lower, ...upper];
+  const sorted = [...points];
+  // By insertion: a solver asks for the hull of two dozen points, nearly sorted, again and again.
+  for (let i = 1; i < sorted.length; i += 1) {
+    const point = sorted[i]!;
+    let at = i;
+    for (; at > 0 && isAfter(sorted[at - 1]!, point); at -= 1) sorted[at] = sorted[at - 1]!;
+    sorted[at] = point;
+  }
+  const hull: Point2[] = [];
+  for (const point of sorted) extendChain(hull, 0, point);
+  const lower = hull.length - 1;
+  hull.pop();
+  for (let i = sorted.length - 1; i >= 0; i -= 1) extendChain(hull, lower, sorted[i]!);
+  hull.pop();
+  return hull;
+}
+
+const isAfter = (a: Point2, b: Point2): boolean => a[0] > b[0] || (a[0] === b[0] && a[1] > b[1]);
+
+/** Adds a point to the chain that begins at `from`, without what it cuts off. */
+function extendChain(hull: Point2[], from: number, point: Point2): void {
+  while (
+    hull.length - from >= 2 &&
+    turn(hull[hull.length - 2]!, hull[hull.length - 1]!, point) <= 1e-12
+  ) {
+    hull.pop();
+  }
+  hull.push(point);
 }
 
 /**
@@ -33,7 +48,7 @@ export function distancesInside(
   hull: readonly Point2[],
   point: Point2,
 ): number[] {
-  const distances = points.map(() => Infinity);
+  const distances = new Array<number>(points.length).fill(Infinity);
   let a = hull[hull.length - 1]!;
   for (const b of hull) {
     // Not Math.hypot: its care for huge numbers takes most of the time here.

@@ -1,5 +1,5 @@
 import type { ArmDefinition, Place } from '../poses/poseDefinition.ts';
-import { type Figure } from './figure.ts';
+import { limbOf, type Figure } from './figure.ts';
 import { HALF_THIGH_CM, PER_STATURE } from '../body/proportions.ts';
 import type { Rotation } from '../geometry/rotation.ts';
 import {
@@ -201,7 +201,7 @@ export function poseArm(
   shoulder: Vec3,
   legs: Readonly<Record<Place, LegPose>>,
 ): ArmPose {
-  const reach = figure[place].armReach;
+  const reach = limbOf(figure, place).armReach;
   switch (plan.reach) {
     case 'folded':
     case 'behind-back':

@@ -1,6 +1,7 @@
 import { CENTRE_FROM_PROXIMAL, MASS_SHARE } from '../body/masses.ts';
-import { PLACES } from '../poses/poseDefinition.ts';
 import type { Vec3 } from '../geometry/vector.ts';
+import type { ArmPose } from './arm.ts';
+import type { LegPose } from './leg.ts';
 import type { Skeleton } from './skeleton.ts';
 
 type Joints = Pick<Skeleton, 'posture' | 'legs' | 'arms' | 'chestCentre' | 'head'>;
@@ -51,20 +52,21 @@ function addSegment(
   sum[2] += weights.proximal * proximal[2] + weights.distal * distal[2];
 }
 
+function addLimbs(sum: [number, number, number], leg: LegPose, arm: ArmPose): void {
+  addSegment(sum, THIGH, leg.hip, leg.knee);
+  addSegment(sum, SHANK, leg.knee, leg.foot.ankle);
+  addSegment(sum, FOOT, leg.foot.heel, leg.foot.toe);
+  addSegment(sum, UPPER_ARM, arm.shoulder, arm.elbow);
+  addSegment(sum, FOREARM, arm.elbow, arm.wrist);
+  addSegment(sum, HAND, arm.wrist, arm.palm);
+}
+
 /** Whole-body centre of mass, summed over the posed segments. World frame, metres. */
 export function calcCentreOfMass(joints: Joints): Vec3 {
   const { head } = joints;
   const sum: [number, number, number] = [HEAD * head[0], HEAD * head[1], HEAD * head[2]];
   addSegment(sum, TRUNK, joints.posture.pelvisCentre, joints.chestCentre);
-  for (const place of PLACES) {
-    const leg = joints.legs[place];
-    addSegment(sum, THIGH, leg.hip, leg.knee);
-    addSegment(sum, SHANK, leg.knee, leg.foot.ankle);
-    addSegment(sum, FOOT, leg.foot.heel, leg.foot.toe);
-    const arm = joints.arms[place];
-    addSegment(sum, UPPER_ARM, arm.shoulder, arm.elbow);
-    addSegment(sum, FOREARM, arm.elbow, arm.wrist);
-    addSegment(sum, HAND, arm.wrist, arm.palm);
-  }
+  addLimbs(sum, joints.legs.front, joints.arms.front);
+  addLimbs(sum, joints.legs.back, joints.arms.back);
   return sum;
 }

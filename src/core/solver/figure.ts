@@ -30,7 +30,10 @@ interface Limb {
 }
 
 /** In the solver's own frame the front leg is the right one. */
-export const CANONICAL_SIDE: Readonly<Record<Place, Side>> = { front: 'right', back: 'left' };
+export const canonicalSide = (place: Place): Side => (place === 'front' ? 'right' : 'left');
+
+export const limbOf = (figure: Figure, place: Place): Limb =>
+  place === 'front' ? figure.front : figure.back;
 
 export const sideOfPlace = (place: Place, frontSide: Side): Side =>
   place === 'front' ? frontSide : otherSide(frontSide);

@@ -280,7 +280,7 @@ function solveModel(model: LinearModel, damping: number, room: Room): boolean {
   const { n, moving, movingCount } = model;
   const { normal } = room;
   room.step.fill(0);
-  calcValues(model, room.step, room.values);
+  for (let m = 0; m < movingCount; m += 1) room.values[m] = model.oneSided[moving[m]!]!;
   for (let inner = 0; inner < MOST_INNER_ITERATIONS; inner += 1) {
     const { step, target } = room;
     normal.set(model.normal);
@@ -300,7 +300,10 @@ function solveModel(model: LinearModel, damping: number, room: Room): boolean {
     if (share === 0) return true;
     if (share < 1) {
       for (let j = 0; j < n; j += 1) step[j]! += share * (target[j]! - step[j]!);
-      calcValues(model, step, room.values);
+      const { values, targetValues } = room;
+      for (let m = 0; m < movingCount; m += 1) {
+        values[m]! += share * (targetValues[m]! - values[m]!);
+      }
       continue;
     }
     const settled = haveSameOn(room, movingCount);

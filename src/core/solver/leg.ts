@@ -1,6 +1,6 @@
 import { type Place } from '../poses/poseDefinition.ts';
 import type { Side } from '../measures/protocol.ts';
-import { CANONICAL_SIDE, type Figure } from './figure.ts';
+import { canonicalSide, limbOf, type Figure } from './figure.ts';
 import {
   calcAnkleAngles,
   calcHipAngles,
@@ -76,8 +76,8 @@ export function poseLeg(
   heldKnee: number | null,
   drift = 0,
 ): LegPose {
-  const { thighFootAngle } = figure[place];
-  const side = CANONICAL_SIDE[place];
+  const { thighFootAngle } = limbOf(figure, place);
+  const side = canonicalSide(place);
   // The foot points outward of the knee, so the knee points inward of the foot.
   const turnOfKnee = (legDown: Vec3, kneeFlexion: number): Vec3 => {
     const byFoot = thighFootAngle * straightShare(kneeFlexion);
@@ -97,8 +97,8 @@ function bendLeg(
   heldKnee: number | null,
   facing: (legDown: Vec3, kneeFlexion: number) => Vec3,
 ): LegPose {
-  const { thigh, shank } = figure[place];
-  const side = CANONICAL_SIDE[place];
+  const { thigh, shank } = limbOf(figure, place);
+  const side = canonicalSide(place);
   const span = subtract(foot.ankle, hip);
   const distance = length(span);
   const legDown = scale(span, 1 / distance);
@@ -158,8 +158,8 @@ export function poseLiftedLeg(
   angles: LiftedAngles,
   heldKnee: number,
 ): LegPose {
-  const { thigh, shank } = figure[place];
-  const { down, kneeForward } = findThigh(pelvis, CANONICAL_SIDE[place], angles);
+  const { thigh, shank } = limbOf(figure, place);
+  const { down, kneeForward } = findThigh(pelvis, canonicalSide(place), angles);
   const knee = addScaled(hip, down, thigh);
   const [c, s] = [Math.cos(heldKnee), Math.sin(heldKnee)];
   const shankDown = addScaled(scale(down, c), kneeForward, -s);
@@ -190,7 +190,7 @@ export function poseKneelingLeg(
   hip: Vec3,
   { knee, foot }: KneelingShin,
 ): LegPose {
-  const side = CANONICAL_SIDE[place];
+  const side = canonicalSide(place);
   const span = subtract(knee, hip);
   const distance = length(span);
   const thighDown = scale(span, 1 / distance);
@@ -201,7 +201,7 @@ export function poseKneelingLeg(
     hip,
     knee,
     kneeFlexion: Math.acos(Math.max(-1, Math.min(1, dot(thighDown, shankDown)))),
-    overreach: distance - figure[place].thigh,
+    overreach: distance - limbOf(figure, place).thigh,
     closure: 'must-close',
     ankleBears: false,
     hipAngles: calcHipAngles(pelvis, thighDown, kneeForward, side),
@@ -228,7 +228,7 @@ export function poseLegOnLeg(
   soleAt: keyof typeof LEG_RADIUS,
   kneeOutRad: number,
 ): LegPose {
-  const outward = CANONICAL_SIDE[place] === 'left' ? 1 : -1;
+  const outward = canonicalSide(place) === 'left' ? 1 : -1;
   const toesToHeel = (1 - FOOT.ankle) * figure.footLength;
   const { foot, knee, hip: standingHip } = standing;
   // Toes on the floor; toes halfway up the shin; toes a hand's breadth above the knee.

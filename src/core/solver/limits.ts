@@ -121,7 +121,8 @@ export class DemandSheet {
 
   fill({ legs, posture }: Skeleton, limits: Limits): void {
     this.count = 0;
-    for (const place of PLACES) this.addLeg(legs[place], limits[place]);
+    this.addLeg(legs.front, limits.front);
+    this.addLeg(legs.back, limits.back);
     const { spineFlexion, spineSideBend, spineRotation, backHeelLift } = posture;
     const { trunk } = limits;
     this.add(backHeelLift, limits.back.toeExtension ?? UNKNOWN);

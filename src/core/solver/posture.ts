@@ -93,8 +93,6 @@ export function takeFixedParts(posture: Posture, from: Posture, free: readonly P
   return next;
 }
 
-const FRONT_PARTS = ['frontFootYaw', 'frontKneeDrift'] as const satisfies readonly PartId[];
-
 const haveSamePelvis = (a: Posture, b: Posture): boolean =>
   a.pelvis === b.pelvis && a.pelvisCentre === b.pelvisCentre;
 
@@ -104,13 +102,28 @@ export const haveSameSpine = (a: Posture, b: Posture): boolean =>
   a.spineSideBend === b.spineSideBend &&
   a.spineRotation === b.spineRotation;
 
+/** Whether the feet stand the same on the mat. */
+export const haveSameFeet = (a: Posture, b: Posture): boolean =>
+  a.stance === b.stance &&
+  a.widening === b.widening &&
+  a.frontFootYaw === b.frontFootYaw &&
+  a.backFootYaw === b.backFootYaw &&
+  a.backHeelLift === b.backHeelLift;
+
 /** Whether two postures differ in nothing that moves the front leg. */
 export const haveSameFrontLeg = (a: Posture, b: Posture): boolean =>
-  haveSamePelvis(a, b) && FRONT_PARTS.every((part) => a[part] === b[part]);
+  haveSamePelvis(a, b) &&
+  a.frontFootYaw === b.frontFootYaw &&
+  a.frontKneeDrift === b.frontKneeDrift;
 
 /** Whether two postures differ in nothing but the spine: then their legs are the same. */
 export const haveSameLegs = (a: Posture, b: Posture): boolean =>
-  haveSamePelvis(a, b) && PARTS.every((part) => a[part] === b[part]);
+  haveSameFrontLeg(a, b) &&
+  haveSameFeet(a, b) &&
+  a.backHipFlexion === b.backHipFlexion &&
+  a.backHipAbduction === b.backHipAbduction &&
+  a.backHipRotation === b.backHipRotation &&
+  a.backKneeOut === b.backKneeOut;
 
 /** The most that two postures differ in anything, radians or metres; pelvis axes by their ends. */
 export function measureApart(a: Posture, b: Posture): number {

@@ -1,4 +1,3 @@
-import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
 import type { Residuals } from './leastSquares.ts';
@@ -169,8 +168,8 @@ export class Conditions {
       below[belowCount] = orFree((needed - sheet.alsoHas[i]!) * DEGREES_PER_RADIAN);
       belowCount += 1;
     }
-    for (const place of PLACES) {
-      const { overreach, closure } = skeleton.legs[place];
+    const { legs } = skeleton;
+    for (const { overreach, closure } of [legs.front, legs.back]) {
       if (closure === 'must-close') {
         equal[equalCount] = overreach * CM_PER_METRE;
         equalCount += 1;

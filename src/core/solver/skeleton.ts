@@ -1,4 +1,4 @@
-import { PLACES, type BackContact, type Place } from '../poses/poseDefinition.ts';
+import { type BackContact, type Place } from '../poses/poseDefinition.ts';
 import { type Figure } from './figure.ts';
 import {
   EAR_ABOVE_SHOULDER_PER_STATURE,
@@ -28,7 +28,13 @@ import {
   type KneelingShin,
 } from './foot.ts';
 import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
-import { haveSameFrontLeg, haveSameLegs, haveSameSpine, type Posture } from './posture.ts';
+import {
+  haveSameFeet,
+  haveSameFrontLeg,
+  haveSameLegs,
+  haveSameSpine,
+  type Posture,
+} from './posture.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
@@ -107,13 +113,6 @@ export function planFeet(
     return feet;
   };
 }
-
-const haveSameFeet = (a: Posture, b: Posture): boolean =>
-  a.stance === b.stance &&
-  a.widening === b.widening &&
-  a.frontFootYaw === b.frontFootYaw &&
-  a.backFootYaw === b.backFootYaw &&
-  a.backHeelLift === b.backHeelLift;
 
 function placeBackEnd(
   figure: Figure,
@@ -215,9 +214,10 @@ function poseLegs(
 /** The outline of the feet with that of the hands that bear on the floor or a prop. */
 function addHands(feet: Outline, plans: ContactPlan['arms'], arms: Skeleton['arms']): Outline {
   if (!plans.front.bears && !plans.back.bears) return feet;
-  const palms = PLACES.filter((place) => plans[place].bears).flatMap((place) =>
-    palmOutline(arms[place].palm),
-  );
+  const palms = [
+    ...(plans.front.bears ? palmOutline(arms.front.palm) : []),
+    ...(plans.back.bears ? palmOutline(arms.back.palm) : []),
+  ];
   return { points: [...feet.points, ...palms], hull: convexHull([...feet.hull, ...palms]) };
 }
 
