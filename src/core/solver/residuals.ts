@@ -142,10 +142,10 @@ export class Conditions {
     const { twoSided, oneSided } = into;
     const equalCount = this.writeMusts(skeleton, { equal: twoSided, below: oneSided });
     for (let i = 0; i < equalCount; i += 1) {
-      twoSided[i] = weight * (twoSided[i]! + (shift.equal[i] ?? 0));
+      twoSided[i] = weight * (twoSided[i]! + shift.equal[i]!);
     }
     for (let i = 0; i < oneSided.length; i += 1) {
-      oneSided[i] = weight * (oneSided[i]! + (shift.below[i] ?? 0));
+      oneSided[i] = weight * (oneSided[i]! + shift.below[i]!);
     }
     const { preferences } = this;
     for (let i = 0; i < preferences.length; i += 1) {

@@ -68,15 +68,17 @@ interface Draft {
 const ALIKE_WITHIN = 0.01;
 const areAlike = (a: Posture, b: Posture): boolean => measureApart(a, b) < ALIKE_WITHIN;
 
-const NO_SHIFT: Musts = { equal: [], below: [] };
+/** The shift of another list of musts, for these; nothing where that is shorter. */
+const fitShift = (shift: Musts, { equal, below }: Musts): Musts => ({
+  equal: equal.map((_, i) => shift.equal[i] ?? 0),
+  below: below.map((_, i) => shift.below[i] ?? 0),
+});
 
 /** Shifts every must by the breach that a run left; a must that is kept loses its shift. */
 const addBreach = (shift: Musts, musts: Musts): Musts => ({
-  equal: musts.equal.map((each, i) => each + (shift.equal[i] ?? 0)),
-  below: musts.below.map((each, i) => Math.max(0, each + (shift.below[i] ?? 0))),
+  equal: musts.equal.map((each, i) => each + shift.equal[i]!),
+  below: musts.below.map((each, i) => Math.max(0, each + shift.below[i]!)),
 });
-
-const FIRST_PRESSURE: Pressure = { shift: NO_SHIFT, weight: MUST_WEIGHT };
 
 const sumSquares = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value * value, 0);
@@ -91,17 +93,26 @@ const sumBreaches = ({ equal, below }: Musts): number =>
  */
 class Run {
   private readonly conditions: Conditions;
-  private room: Room | null = null;
+  private readonly noShift: Musts;
+  private readonly room: Room;
 
   constructor(
     private readonly task: PoseTask,
     aim: Aim,
   ) {
+    const start = task.starts[0]!;
     this.conditions = new Conditions(task, aim);
+    const { equal, below } = this.calcMusts(start);
+    this.noShift = { equal: equal.map(() => 0), below: below.map(() => 0) };
+    const like: Residuals = { twoSided: [], oneSided: [] };
+    const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
+    this.conditions.writeResiduals(this.build(start), pressure, like);
+    this.room = new Room(countUnknowns(task.free), like);
   }
 
   draft(start: Posture): Draft {
-    const posture = this.minimise(start, FIRST_PRESSURE, SMALLEST_GAIN.first);
+    const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
+    const posture = this.minimise(start, pressure, SMALLEST_GAIN.first);
     const skeleton = this.build(posture);
     const breach = MUST_WEIGHT ** 2 * sumBreaches(this.conditions.calcMusts(skeleton));
     const preferences = sumSquares(this.conditions.calcPreferences(skeleton));
@@ -110,26 +121,28 @@ class Run {
 
   correct({ posture: from }: Pick<Draft, 'posture'>): Answer {
     const musts = this.calcMusts(from);
-    const pressure = { shift: addBreach(NO_SHIFT, musts), weight: MUST_WEIGHT };
+    const pressure = { shift: addBreach(this.noShift, musts), weight: MUST_WEIGHT };
     return this.correctUnder(pressure, from, findLargestExcess(musts));
   }
 
   /** From where a like task was solved, pressed as it was there. */
   correctHint({ posture, pressure }: Hint): Answer {
-    return this.correctUnder(pressure, posture, findLargestExcess(this.calcMusts(posture)));
+    const musts = this.calcMusts(posture);
+    const shift = fitShift(pressure.shift, musts);
+    return this.correctUnder({ ...pressure, shift }, posture, findLargestExcess(musts));
   }
 
   private correctUnder(pressure: Pressure, from: Posture, excessBefore: number): Answer {
     let { shift, weight } = pressure;
     let posture = from;
-    let musts = NO_SHIFT;
     let excess = excessBefore;
+    let left = excessBefore;
     // One correction's curvature is nearly the next one's.
     const bending = new Bending(countUnknowns(this.task.free));
     for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
       posture = this.minimise(posture, { shift, weight }, SMALLEST_GAIN.corrected, bending);
-      musts = this.calcMusts(posture);
-      const left = findLargestExcess(musts);
+      const musts = this.calcMusts(posture);
+      left = findLargestExcess(musts);
       if (left <= CORRECTED_WITHIN) break;
       shift = addBreach(shift, musts);
       if (left > SLOW_SHARE * excess) {
@@ -144,7 +157,6 @@ class Run {
       excess = left;
     }
     const skeleton = this.build(posture);
-    const left = findLargestExcess(musts);
     return { skeleton, pressure: { shift, weight }, excess: left, kept: left <= KEPT_WITHIN };
   }
 
@@ -172,24 +184,20 @@ class Run {
     bending?: Bending,
   ): Posture {
     const { free } = this.task;
-    const unknowns = countUnknowns(free);
     const calcResiduals = (at: Posture, into: Residuals): void => {
       this.conditions.writeResiduals(this.build(at), pressure, into);
     };
-    this.room ??= this.makeRoom(unknowns, start);
     return minimise<Posture>(
-      { unknowns, move: (from, step) => stepPosture(from, step, free), calcResiduals },
+      {
+        unknowns: countUnknowns(free),
+        move: (from, step) => stepPosture(from, step, free),
+        calcResiduals,
+      },
       start,
       smallestGain,
       this.room,
       bending,
     );
-  }
-
-  private makeRoom(unknowns: number, start: Posture): Room {
-    const like: Residuals = { twoSided: [], oneSided: [] };
-    this.conditions.writeResiduals(this.build(start), FIRST_PRESSURE, like);
-    return new Room(unknowns, like);
   }
 }
 
