@@ -2,7 +2,7 @@ import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { PoseTask } from '../solver/poseTask.ts';
 import type { Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
-import { toScaled, WISH_STRETCH, type Aim } from '../solver/residuals.ts';
+import { calcWishOff, toScaled, WISH_STRETCH, type Aim } from '../solver/residuals.ts';
 import {
   pullFarthest,
   pullFromHint,
@@ -38,6 +38,8 @@ interface Reached {
  * of what can be set gives the same answer from every start. Our modelling choice.
  */
 const INSIDE_THE_EDGE = 0.25;
+/** A wish that is off by fewer tolerances than this holds nothing back. */
+const NEARLY_STRETCHED = 0.95 * WISH_STRETCH;
 /** Taken back, in turn, when the very edge cannot be held after all. Degrees. */
 const STEPS_BACK = [0, 0.1, 0.3, 1, 3] as const;
 
@@ -74,10 +76,12 @@ export class DepthSearch {
     const kept = { toSpare, wishesWithin: letsGo ? null : WISH_STRETCH };
     const pulled = this.pull(kept, near);
     if (isHeld(pulled)) return { answer: pulled, aim: kept, isHeld: true };
+    // Letting go helps where a wish stands in the way; a broken must may have hidden that.
     const hasWishes = !letsGo && this.task.wishes.length > 0;
+    const helps = hasWishes && (!pulled.kept || this.stretchesAWish(pulled));
     const bare = { toSpare, wishesWithin: null };
     // What the musts alone forbid needs no walk with every wish.
-    const farthest = hasWishes ? this.walk(bare, this.pull(bare, near)) : null;
+    const farthest = helps ? this.walk(bare, this.pull(bare, near)) : null;
     if (farthest !== null && !isHeld(farthest)) {
       return { answer: farthest, aim: bare, isHeld: false };
     }
@@ -117,6 +121,12 @@ export class DepthSearch {
     const inside = Math.min(edge, this.depthOf(shallowest) + INSIDE_THE_EDGE);
     const settled = shallowest.kept ? this.settle(inside, aim, shallowest) : null;
     return settled ?? this.settleJustInside(edge, aim, near);
+  }
+
+  private stretchesAWish({ skeleton }: Answer): boolean {
+    return this.task.wishes.some(
+      (wish) => Math.abs(calcWishOff(wish, skeleton)) > NEARLY_STRETCHED,
+    );
   }
 
   private toOwn(depth: number): number {

@@ -118,11 +118,20 @@ export class DemandSheet {
   /** The level piece, where there are two. */
   readonly alsoHas = new Float64Array(DEMANDS.length).fill(UNKNOWN);
   private count = 0;
+  /** That are written here already: postures that differ in the spine share their legs. */
+  private legs: Skeleton['legs'] | null = null;
 
-  fill({ legs, posture }: Skeleton, limits: Limits): void {
+  constructor(private readonly limits: Limits) {}
+
+  fill({ legs, posture }: Skeleton): void {
+    const { limits } = this;
     this.count = 0;
-    this.addLeg(legs.front, limits.front);
-    this.addLeg(legs.back, limits.back);
+    if (legs !== this.legs) {
+      this.addLeg(legs.front, limits.front);
+      this.addLeg(legs.back, limits.back);
+      this.legs = legs;
+    }
+    this.count = PLACES.length * LEG_DEMANDS.length;
     const { spineFlexion, spineSideBend, spineRotation, backHeelLift } = posture;
     const { trunk } = limits;
     this.add(backHeelLift, limits.back.toeExtension ?? UNKNOWN);
@@ -201,8 +210,8 @@ const orNull = (value: number): number | null => (Number.isNaN(value) ? null : v
 
 /** Every motion of a posture in both directions, each with the limit that holds. */
 export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
-  const sheet = new DemandSheet();
-  sheet.fill(skeleton, limits);
+  const sheet = new DemandSheet(limits);
+  sheet.fill(skeleton);
   return DEMANDS.map((name, i) => {
     const [sloping, level] = [orNull(sheet.has[i]!), orNull(sheet.alsoHas[i]!)];
     const has = sloping === null || level === null ? (sloping ?? level) : Math.min(sloping, level);

@@ -82,13 +82,14 @@ export class Conditions {
   private readonly pieces: PiecesMust[] = [];
   private readonly stretched: readonly { readonly wish: Reading; readonly most: number }[];
   private readonly preferences: readonly Reading[];
-  private readonly sheet = new DemandSheet();
+  private readonly sheet: DemandSheet;
 
   constructor(
-    private readonly task: PoseTask,
+    task: PoseTask,
     private readonly aim: Aim,
   ) {
     const { toward, wishesWithin } = aim;
+    this.sheet = new DemandSheet(task.limits);
     for (const { quantity, atLeast, atMost } of task.musts) {
       const unit = toScaled(quantity, 1);
       if (atLeast !== null && atLeast === atMost) {
@@ -159,7 +160,7 @@ export class Conditions {
     let belowCount = 0;
     const { sheet } = this;
     const { toSpare } = this.aim;
-    sheet.fill(skeleton, this.task.limits);
+    sheet.fill(skeleton);
     for (let i = 0; i < DemandSheet.length; i += 1) {
       const needed = sheet.asked[i]! + toSpare;
       below[belowCount] = orFree((needed - sheet.has[i]!) * DEGREES_PER_RADIAN);
