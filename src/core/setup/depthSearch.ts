@@ -9,9 +9,11 @@ import {
   reachFarthest,
   settleAt,
   settleFromHint,
+  settleOnTheWay,
   walkFarthest,
   type Answer,
   type Hint,
+  type Way,
 } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 
@@ -80,7 +82,9 @@ export class DepthSearch {
     const hasWishes = !letsGo && this.task.wishes.length > 0;
     const helps = hasWishes && (!pulled.kept || this.stretchesAWish(pulled));
     const bare = { toSpare, wishesWithin: null };
-    // What the musts alone forbid needs no walk with every wish.
+    // What the musts alone forbid needs neither a pull without the wishes nor a walk with them.
+    const anywhere = pulled.kept ? null : this.settleAnywhere(toSpareDeg);
+    if (anywhere?.kept === false) return { answer: anywhere, aim: bare, isHeld: false };
     const farthest = helps ? this.walk(bare, this.pull(bare, near)) : null;
     if (farthest !== null && !isHeld(farthest)) {
       return { answer: farthest, aim: bare, isHeld: false };
@@ -89,6 +93,12 @@ export class DepthSearch {
     return farthest === null || isHeld(walked)
       ? { answer: walked, aim: kept, isHeld: isHeld(walked) }
       : { answer: farthest, aim: bare, isHeld: true };
+  }
+
+  /** The most wished-for posture anywhere on the way, with the musts alone; not kept when there is none. */
+  settleAnywhere(toSpareDeg: number): Answer {
+    const aim = { toSpare: radiansFromDegrees(toSpareDeg), wishesWithin: null };
+    return settleOnTheWay(this.task, this.way, aim);
   }
 
   /** The most wished-for posture at a depth; null when it cannot be held. */
@@ -133,18 +143,19 @@ export class DepthSearch {
     return depth / toScaled(this.depth.quantity, 1);
   }
 
-  private pull(aim: WishAim, near: Posture | Hint | null): Answer {
+  private get way(): Way {
     const { quantity, easiest, textbook } = this.depth;
-    const way = { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
+    return { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
+  }
+
+  private pull(aim: WishAim, near: Posture | Hint | null): Answer {
     return near !== null && 'pressure' in near
-      ? pullFromHint(this.task, way, aim, near)
-      : pullFarthest(this.task, way, aim, near);
+      ? pullFromHint(this.task, this.way, aim, near)
+      : pullFarthest(this.task, this.way, aim, near);
   }
 
   private walk(aim: WishAim, deadEnd: Answer): Answer {
     if (deadEnd.kept || this.hints !== null) return deadEnd;
-    const { quantity, easiest, textbook } = this.depth;
-    const way = { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
-    return walkFarthest(this.task, way, aim, deadEnd);
+    return walkFarthest(this.task, this.way, aim, deadEnd);
   }
 }

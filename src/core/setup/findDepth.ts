@@ -52,6 +52,7 @@ const EASE_INSIDE_SPARING = 1;
  * deepest less the first step and the depth that leaves the least to spare.
  *
  * @param hints of a like task solved before
+ * @param isTrial whether to give up at once, and with less to tell, where nothing can be held
  */
 export function findDepth(
   task: PoseTask,
@@ -59,10 +60,18 @@ export function findDepth(
   rules: HouseRules,
   experience: Experience,
   hints: DepthHints | null = null,
+  isTrial = false,
 ): DepthAnswer {
   const { quantity, easiest } = depth;
   const { kind } = getQuantity(quantity);
   const search = new DepthSearch(task, depth, hints);
+  const spareDeg = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
+  if (isTrial) {
+    const anywhere = search.settleAnywhere(spareDeg);
+    if (!anywhere.kept) {
+      return { kind: 'cannot', because: 'to-spare', answer: anywhere, deepest: null };
+    }
+  }
   const bound = search.reach(0, false, 0, hints?.deepest ?? null);
   const { answer: deepest } = bound;
   if (!bound.isHeld) return { kind: 'cannot', because: 'musts', answer: deepest, deepest: null };
@@ -87,7 +96,6 @@ export function findDepth(
     return held(inside, bound.aim, { kind: 'deepest' }, deepest);
   }
   // With degrees to spare a wish may have to go further than it would at the very edge.
-  const spareDeg = rules.minimumToSpareDeg;
   const reached = search.reach(
     spareDeg,
     bound.aim.wishesWithin === null,

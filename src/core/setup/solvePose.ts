@@ -132,9 +132,10 @@ export function solvePose(request: PoseRequest, hints: PoseHints | null = null):
   const onLegs = { ...request, pose };
   const whole = solvePose(onLegs, hints?.legs?.hints ?? null);
   if (!isHeld(whole)) return { ...whole, first: null, legsFrom: pose };
-  const standOn = (answer: Legs['answer'], share: number): PoseAnswer => {
+  const standOn = (answer: Legs['answer'], share: number, isTrial = false): PoseAnswer => {
     const { skeleton } = answer.found.answer;
-    const on = solveOn(request, holdLegs(skeleton, pose), skeleton.posture, hints);
+    const held = holdLegs(skeleton, pose);
+    const on = solveOn(request, held, skeleton.posture, hints, isTrial);
     return { ...on, legs: { pose, share, answer } };
   };
   if (hints?.legs) {
@@ -145,7 +146,7 @@ export function solvePose(request: PoseRequest, hints: PoseHints | null = null):
   if (deepest.found.kind === 'held') return deepest;
   for (const share of LEGS_GIVING_WAY) {
     const legs = giveWay(onLegs, whole, share);
-    const answer = legs === null ? null : standOn(legs, share);
+    const answer = legs === null ? null : standOn(legs, share, true);
     if (answer?.found.kind === 'held') return answer;
   }
   return deepest;
@@ -184,12 +185,13 @@ function solveOn(
   held: HeldLegs,
   near: Posture | null,
   hints: PoseHints | null,
+  isTrial = false,
 ): PoseAnswer {
   const { pose, body, ranges, side, rules } = request;
   const built = buildTask(pose, body, ranges, side, rules, held, near);
   const common = { longest: null, legsFrom: null, legs: null, keptShare: 1 };
   if (pose.firstDepth === null) {
-    const found = findStage(request, built.task, pose.depth, hints?.last ?? null);
+    const found = findStage(request, built.task, pose.depth, hints?.last ?? null, isTrial);
     return { ...common, built, found, first: null };
   }
   const first = findStage(request, built.task, pose.firstDepth, hints?.first ?? null);
@@ -201,7 +203,7 @@ function solveOn(
   for (const share of hints === null ? GIVING_WAY : [hints.keptShare]) {
     keptShare = share;
     task = holdDepth(built.task, pose.firstDepth, share * reached, first);
-    found = findStage(request, task, pose.depth, hints?.last ?? null);
+    found = findStage(request, task, pose.depth, hints?.last ?? null, isTrial);
     if (found.kind === 'held') break;
   }
   return { ...common, built: { ...built, task }, found, first, keptShare };
@@ -266,10 +268,11 @@ function findStage(
   task: PoseTask,
   depth: DepthDefinition | null,
   hints: DepthHints | null,
+  isTrial = false,
 ): DepthAnswer {
   return depth === null
     ? findSetUpWithoutDepth(task, rules)
-    : findDepth(task, depth, rules, experience, hints);
+    : findDepth(task, depth, rules, experience, hints, isTrial);
 }
 
 /** The same task with one depth kept at a value. */

@@ -311,9 +311,7 @@ export function walkFarthest(
   const { calc } = getQuantity(quantity);
   const shareOf = ({ skeleton }: Answer): number => (calc(skeleton) - from) / length;
   const walkFrom = (begun: Answer): Answer => walkOn(begun, shareOf(begun), hold);
-  const between = { quantity, atLeast: Math.min(from, to), atMost: Math.max(from, to) };
-  const onTheWay = { ...task, musts: [...task.musts, between] };
-  const anywhere = settleFreely(onTheWay, aim);
+  const anywhere = settleOnTheWay(task, { quantity, from, to }, aim);
   if (!anywhere.kept) return deadEnd;
   const { posture } = deadEnd.skeleton;
   const ended = shareOf(deadEnd);
@@ -369,6 +367,12 @@ export const settleFromHint = (
 /** The most wished-for posture that keeps every must. */
 export const settleFreely = (task: PoseTask, aim: ReachAim): Answer =>
   runFrom(task, { ...aim, toward: null }, task.starts);
+
+/** The most wished-for posture that keeps every must anywhere on a way. */
+export function settleOnTheWay(task: PoseTask, { quantity, from, to }: Way, aim: ReachAim): Answer {
+  const between = { quantity, atLeast: Math.min(from, to), atMost: Math.max(from, to) };
+  return settleFreely({ ...task, musts: [...task.musts, between] }, aim);
+}
 
 function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
   if (near !== null) {
