@@ -261,6 +261,7 @@ function holdMoved(before: PoseAnswer, parts: Force['parts'], near: Posture): He
 
 /** Shares of what comes first that are tried in turn until what comes last can be held. Our choice. */
 const GIVING_WAY = [1, 0.9, 0.8, 0.7, 0.6] as const;
+/** The same for the legs of another pose, which are settled anew for each. Our choice. */
 const LEGS_GIVING_WAY = [0.8, 0.6, 0.4, 0.2] as const;
 
 function findStage(

@@ -12,14 +12,7 @@ import type { PoseTask } from '../../../src/core/solver/poseTask.ts';
 import { getQuantity } from '../../../src/core/solver/quantities.ts';
 import { toScaled, WISH_STRETCH } from '../../../src/core/solver/residuals.ts';
 import { pullFarthest } from '../../../src/core/solver/solve.ts';
-import {
-  PLAIN_RULES,
-  recordOf,
-  REFERENCE,
-  STIFF,
-  SUPPLE,
-  type Measures,
-} from '../../support/people.ts';
+import { PLAIN_RULES, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 import { makeRandom } from '../../support/random.ts';
 
 /** Depth, deepest and stance, in degrees or centimetres. */
@@ -48,11 +41,11 @@ describe('the order in which starts are tried', () => {
 });
 
 /** Changes of a body about as large as its measures' errors. */
-const LIKE_BODIES = [
+const LIKE_BODIES: readonly Readonly<Record<string, number>>[] = [
   { 'leg-length': 1, 'knee-height': 0.6 },
   { 'straight-leg-raise': -4, 'hip-flexion': -4 },
   { 'hip-opening': 3, 'hip-abduction': 2, 'hip-external-rotation': 2 },
-] as const;
+];
 
 describe('the answer of a like body, taken as a hint', () => {
   it.each(POSES.map((pose) => pose.id))('leads where solving anew does, for %s', (id) => {
@@ -66,9 +59,9 @@ describe('the answer of a like body, taken as a hint', () => {
         const like = Object.fromEntries(
           Object.entries(usual).map(([measure, value]) => [
             measure,
-            (value as number) + ((change as Record<string, number>)[measure] ?? 0),
+            (value as number) + (change[measure] ?? 0),
           ]),
-        ) as Measures;
+        );
         const plan = planPose(recordOf(like), id, 'right');
         if (plan.kind !== 'planned') throw new Error(plan.kind);
         // Legs that gave way are held to the same share, which solving anew may choose otherwise.
