@@ -1,5 +1,5 @@
 import type { Rotation } from '../geometry/rotation.ts';
-import { addScaled, dot, normalise, rejectFrom, scale, type Vec3 } from '../geometry/vector.ts';
+import { dot, scale, type Vec3 } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
 
 /** Radians; negative flexion is extension, and so on for each pair. See jointCards.ts. */
@@ -38,21 +38,21 @@ export function calcHipAngles(
   side: Side,
 ): HipAngles {
   const lateral = lateralOf(pelvis, side);
-  const flexion = Math.atan2(dot(thighDown, pelvis.forward), -dot(thighDown, pelvis.up));
+  const ahead = dot(thighDown, pelvis.forward);
+  const down = -dot(thighDown, pelvis.up);
+  const flexion = Math.atan2(ahead, down);
   const abduction = Math.asin(Math.max(-1, Math.min(1, dot(thighDown, lateral))));
   if (Math.PI / 2 - Math.abs(abduction) < SINGULAR_WITHIN_RAD) {
     return { flexion, abduction, externalRotation: null };
   }
-  const floatingForward = addScaled(
-    scale(pelvis.forward, Math.cos(flexion)),
-    pelvis.up,
-    Math.sin(flexion),
-  );
-  const thighLateral = normalise(rejectFrom(lateral, thighDown));
+  // The floating axis points along down · forward + ahead · up. The thigh's own lateral axis is
+  // the pelvis's without its part along the thigh, which the knee's direction does not see.
+  // Both are longer or shorter than 1 by the same factor, which the angle does not see.
+  const kneeAhead = down * dot(kneeForward, pelvis.forward) + ahead * dot(kneeForward, pelvis.up);
   return {
     flexion,
     abduction,
-    externalRotation: Math.atan2(dot(kneeForward, thighLateral), dot(kneeForward, floatingForward)),
+    externalRotation: Math.atan2(dot(kneeForward, lateral), kneeAhead),
   };
 }
 

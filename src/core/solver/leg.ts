@@ -111,8 +111,10 @@ function bendLeg(
   const bulge = Math.sqrt(Math.max(0, thigh * thigh - along * along));
   const knee = addScaled(addScaled(hip, legDown, along), bulgeDirection, bulge);
 
-  const thighDown = normalise(subtract(knee, hip));
-  const kneeForward = normalise(rejectFrom(bulgeDirection, thighDown));
+  // Along the thigh and at right angles to it, both in the leg's plane.
+  const size = Math.sqrt(along * along + bulge * bulge);
+  const thighDown = addScaled(scale(legDown, along / size), bulgeDirection, bulge / size);
+  const kneeForward = addScaled(scale(legDown, -bulge / size), bulgeDirection, along / size);
   return {
     foot,
     hip,

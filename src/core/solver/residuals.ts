@@ -54,19 +54,39 @@ export interface Pressure {
   readonly weight: number;
 }
 
-/** A condition made ready to be read off many skeletons: degrees, centimetres or tolerances. */
+/** A condition on one of the quantities that are read off every skeleton: degrees, centimetres or tolerances. */
 interface Reading {
-  readonly calc: (skeleton: Skeleton) => number;
+  /** Its quantity's place among those that are read. */
+  readonly at: number;
   readonly goal: number;
   readonly perUnit: number;
 }
 
-function makeReading(quantity: QuantityId, goal: number, perUnit: number): Reading {
-  return { calc: getQuantity(quantity).calc, goal, perUnit };
-}
+/** The quantities that a task's conditions speak about, each calculated once a skeleton. */
+class QuantitySheet {
+  private readonly ids: QuantityId[] = [];
+  private readonly calcs: ((skeleton: Skeleton) => number)[] = [];
+  private readonly values: number[] = [];
 
-const read = ({ calc, goal, perUnit }: Reading, skeleton: Skeleton): number =>
-  (calc(skeleton) - goal) * perUnit;
+  /** Makes a condition ready to be read. */
+  prepare(quantity: QuantityId, goal: number, perUnit: number): Reading {
+    const found = this.ids.indexOf(quantity);
+    if (found >= 0) return { at: found, goal, perUnit };
+    this.ids.push(quantity);
+    this.calcs.push(getQuantity(quantity).calc);
+    this.values.push(0);
+    return { at: this.ids.length - 1, goal, perUnit };
+  }
+
+  fill(skeleton: Skeleton): void {
+    const { calcs, values } = this;
+    for (let i = 0; i < calcs.length; i += 1) values[i] = calcs[i]!(skeleton);
+  }
+
+  read({ at, goal, perUnit }: Reading): number {
+    return (this.values[at]! - goal) * perUnit;
+  }
+}
 
 interface PiecesMust {
   readonly pieces: (skeleton: Skeleton) => readonly number[];
@@ -82,29 +102,31 @@ export class Conditions {
   private readonly pieces: PiecesMust[] = [];
   private readonly stretched: readonly { readonly wish: Reading; readonly most: number }[];
   private readonly preferences: readonly Reading[];
-  private readonly sheet: DemandSheet;
+  private readonly demands: DemandSheet;
+  private readonly quantities = new QuantitySheet();
 
   constructor(
     task: PoseTask,
     private readonly aim: Aim,
   ) {
     const { toward, wishesWithin } = aim;
-    this.sheet = new DemandSheet(task.limits);
+    const { quantities } = this;
+    this.demands = new DemandSheet(task.limits);
     for (const { quantity, atLeast, atMost } of task.musts) {
       const unit = toScaled(quantity, 1);
       if (atLeast !== null && atLeast === atMost) {
-        this.equal.push(makeReading(quantity, atLeast, unit));
+        this.equal.push(quantities.prepare(quantity, atLeast, unit));
         continue;
       }
       const { pieces } = getQuantity(quantity);
       if (atLeast !== null && pieces !== undefined) this.pieces.push({ pieces, atLeast, unit });
-      else if (atLeast !== null) this.below.push(makeReading(quantity, atLeast, -unit));
-      if (atMost !== null) this.below.push(makeReading(quantity, atMost, unit));
+      else if (atLeast !== null) this.below.push(quantities.prepare(quantity, atLeast, -unit));
+      if (atMost !== null) this.below.push(quantities.prepare(quantity, atMost, unit));
     }
     const direction = toward?.how === 'down' ? -1 : 1;
     if (toward !== null) {
       const { quantity, value, how } = toward;
-      const beyond = makeReading(quantity, value, direction * toScaled(quantity, 1));
+      const beyond = quantities.prepare(quantity, value, direction * toScaled(quantity, 1));
       (how === 'hold' ? this.equal : this.below).push(beyond);
     }
     this.stretched =
@@ -112,18 +134,18 @@ export class Conditions {
         ? []
         : task.wishes.map(({ quantity, goal, sigma }) => {
             const unit = toScaled(quantity, 1);
-            const wish = makeReading(quantity, goal, unit);
+            const wish = quantities.prepare(quantity, goal, unit);
             return { wish, most: wishesWithin * sigma * unit };
           });
     const pull = toward?.how === 'hold' ? null : toward;
     const weight = pull === null ? 1 : WISH_WEIGHT_IN_PULL;
     const preferences = [...task.wishes, ...task.eases].map(({ quantity, goal, sigma }) =>
-      makeReading(quantity, goal, weight / sigma),
+      quantities.prepare(quantity, goal, weight / sigma),
     );
     if (pull !== null) {
       const unit = toScaled(pull.quantity, 1);
       const beyond = pull.value + (direction * PULL_BEYOND) / unit;
-      preferences.push(makeReading(pull.quantity, beyond, -unit / PULL_SCALE));
+      preferences.push(quantities.prepare(pull.quantity, beyond, -unit / PULL_SCALE));
     }
     this.preferences = preferences;
   }
@@ -148,9 +170,9 @@ export class Conditions {
     for (let i = 0; i < oneSided.length; i += 1) {
       oneSided[i] = weight * (oneSided[i]! + shift.below[i]!);
     }
-    const { preferences } = this;
+    const { preferences, quantities } = this;
     for (let i = 0; i < preferences.length; i += 1) {
-      twoSided[equalCount + i] = read(preferences[i]!, skeleton);
+      twoSided[equalCount + i] = quantities.read(preferences[i]!);
     }
   }
 
@@ -158,15 +180,16 @@ export class Conditions {
   private writeMusts(skeleton: Skeleton, { equal, below }: Musts): number {
     let equalCount = 0;
     let belowCount = 0;
-    const { sheet } = this;
+    const { demands, quantities } = this;
     const { toSpare } = this.aim;
-    sheet.fill(skeleton);
+    demands.fill(skeleton);
+    quantities.fill(skeleton);
     for (let i = 0; i < DemandSheet.length; i += 1) {
-      const needed = sheet.asked[i]! + toSpare;
-      below[belowCount] = orFree((needed - sheet.has[i]!) * DEGREES_PER_RADIAN);
+      const needed = demands.asked[i]! + toSpare;
+      below[belowCount] = orFree((needed - demands.has[i]!) * DEGREES_PER_RADIAN);
       belowCount += 1;
       if (!HAS_TWO_PIECES[i]!) continue;
-      below[belowCount] = orFree((needed - sheet.alsoHas[i]!) * DEGREES_PER_RADIAN);
+      below[belowCount] = orFree((needed - demands.alsoHas[i]!) * DEGREES_PER_RADIAN);
       belowCount += 1;
     }
     const { legs } = skeleton;
@@ -180,11 +203,11 @@ export class Conditions {
       }
     }
     for (const each of this.equal) {
-      equal[equalCount] = read(each, skeleton);
+      equal[equalCount] = quantities.read(each);
       equalCount += 1;
     }
     for (const each of this.below) {
-      below[belowCount] = read(each, skeleton);
+      below[belowCount] = quantities.read(each);
       belowCount += 1;
     }
     for (const { pieces, atLeast, unit } of this.pieces) {
@@ -194,7 +217,7 @@ export class Conditions {
       }
     }
     for (const { wish, most } of this.stretched) {
-      const off = read(wish, skeleton);
+      const off = quantities.read(wish);
       below[belowCount] = off - most;
       below[belowCount + 1] = -off - most;
       belowCount += 2;
@@ -204,7 +227,9 @@ export class Conditions {
 
   /** Wishes, eases and the pull, in tolerances. */
   calcPreferences(skeleton: Skeleton): number[] {
-    return this.preferences.map((each) => read(each, skeleton));
+    const { preferences, quantities } = this;
+    quantities.fill(skeleton);
+    return preferences.map((each) => quantities.read(each));
   }
 }
 
