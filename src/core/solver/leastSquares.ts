@@ -45,26 +45,28 @@ function calcCost({ twoSided, oneSided }: Residuals): number {
 /** Solves A·x = b for symmetric positive definite A (row-major, overwritten); false if it is not. */
 function solveCholesky(a: Float64Array, b: Float64Array, n: number): boolean {
   for (let i = 0; i < n; i += 1) {
-    for (let j = 0; j <= i; j += 1) {
-      let sum = a[i * n + j]!;
-      for (let k = 0; k < j; k += 1) sum -= a[i * n + k]! * a[j * n + k]!;
-      if (i === j) {
-        if (sum <= 0) return false;
-        a[i * n + i] = Math.sqrt(sum);
-      } else {
-        a[i * n + j] = sum / a[j * n + j]!;
-      }
+    const row = i * n;
+    let own = a[row + i]!;
+    let known = b[i]!;
+    for (let j = 0; j < i; j += 1) {
+      const other = j * n;
+      let sum = a[row + j]!;
+      for (let k = 0; k < j; k += 1) sum -= a[row + k]! * a[other + k]!;
+      sum /= a[other + j]!;
+      a[row + j] = sum;
+      own -= sum * sum;
+      known -= sum * b[j]!;
     }
-  }
-  for (let i = 0; i < n; i += 1) {
-    let sum = b[i]!;
-    for (let k = 0; k < i; k += 1) sum -= a[i * n + k]! * b[k]!;
-    b[i] = sum / a[i * n + i]!;
+    if (own <= 0) return false;
+    const root = Math.sqrt(own);
+    a[row + i] = root;
+    b[i] = known / root;
   }
   for (let i = n - 1; i >= 0; i -= 1) {
-    let sum = b[i]!;
-    for (let k = i + 1; k < n; k += 1) sum -= a[k * n + i]! * b[k]!;
-    b[i] = sum / a[i * n + i]!;
+    const row = i * n;
+    const value = b[i]! / a[row + i]!;
+    b[i] = value;
+    for (let k = 0; k < i; k += 1) b[k]! -= a[row + k]! * value;
   }
   return true;
 }
@@ -149,17 +151,20 @@ function addOuter(normal: Float64Array, rows: Float64Array, at: number, n: numbe
   for (let j = 0; j < n; j += 1) {
     const left = rows[at + j]!;
     if (left === 0) continue;
-    for (let k = 0; k <= j; k += 1) normal[j * n + k]! += left * rows[at + k]!;
+    const row = j * n;
+    for (let k = 0; k <= j; k += 1) normal[row + k]! += left * rows[at + k]!;
   }
 }
 
 function addRow(sum: Float64Array, rows: Float64Array, at: number, by: number): void {
-  for (let j = 0; j < sum.length; j += 1) sum[j]! += by * rows[at + j]!;
+  const n = sum.length;
+  for (let j = 0; j < n; j += 1) sum[j]! += by * rows[at + j]!;
 }
 
 function dotRow(rows: Float64Array, at: number, step: Float64Array): number {
+  const n = step.length;
   let sum = 0;
-  for (let j = 0; j < step.length; j += 1) sum += rows[at + j]! * step[j]!;
+  for (let j = 0; j < n; j += 1) sum += rows[at + j]! * step[j]!;
   return sum;
 }
 
@@ -206,7 +211,10 @@ function calcValues(model: LinearModel, step: Float64Array, values: Float64Array
   const { n, oneSided, oneSidedSlopes, moving, movingCount } = model;
   for (let m = 0; m < movingCount; m += 1) {
     const i = moving[m]!;
-    values[m] = oneSided[i]! + dotRow(oneSidedSlopes, i * n, step);
+    const row = i * n;
+    let value = oneSided[i]!;
+    for (let j = 0; j < n; j += 1) value += oneSidedSlopes[row + j]! * step[j]!;
+    values[m] = value;
   }
 }
 
