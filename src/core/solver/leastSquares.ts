@@ -119,6 +119,8 @@ export class Room {
   /** Of the moving one-sided residuals after either step. */
   values: Float64Array;
   targetValues: Float64Array;
+  /** 1 for every one-sided residual that was on where the last model ended: the next one's first guess. */
+  readonly on: Uint8Array;
 
   constructor(n: number, like: Residuals) {
     this.model = new LinearModel(n, like);
@@ -132,6 +134,7 @@ export class Room {
     this.normal = new Float64Array(n * n);
     this.values = new Float64Array(like.oneSided.length);
     this.targetValues = new Float64Array(like.oneSided.length);
+    this.on = new Uint8Array(like.oneSided.length);
   }
 
   takeTarget(): void {
@@ -266,14 +269,6 @@ function findLeastAlong(
   return low;
 }
 
-/** Whether the same one-sided residuals are on in both lists of values. */
-function haveSameOn({ values, targetValues }: Room, count: number): boolean {
-  for (let m = 0; m < count; m += 1) {
-    if (targetValues[m]! > 0 !== values[m]! > 0) return false;
-  }
-  return true;
-}
-
 /**
  * Minimises the linear model with its one-sided residuals kept one-sided: a convex,
  * piecewise quadratic task, solved by a semi-smooth Newton method. Keeping the kinks
@@ -286,7 +281,7 @@ function haveSameOn({ values, targetValues }: Room, count: number): boolean {
  */
 function solveModel(model: LinearModel, damping: number, room: Room): boolean {
   const { n, moving, movingCount } = model;
-  const { normal } = room;
+  const { normal, on } = room;
   room.step.fill(0);
   for (let m = 0; m < movingCount; m += 1) room.values[m] = model.oneSided[moving[m]!]!;
   for (let inner = 0; inner < MOST_INNER_ITERATIONS; inner += 1) {
@@ -297,26 +292,40 @@ function solveModel(model: LinearModel, damping: number, room: Room): boolean {
       target[j] = -model.gradient[j]!;
     }
     for (let m = 0; m < movingCount; m += 1) {
-      if (room.values[m]! <= 0) continue;
       const i = moving[m]!;
+      if (on[i] === 0) continue;
       addOuter(normal, model.oneSidedSlopes, i * n, n);
       addRow(target, model.oneSidedSlopes, i * n, -model.oneSided[i]!);
     }
     if (!solveCholesky(normal, target, n)) return false;
     calcValues(model, target, room.targetValues);
-    const share = findLeastAlong(model, damping, step, target, room);
-    if (share === 0) return true;
-    if (share < 1) {
-      for (let j = 0; j < n; j += 1) step[j]! += share * (target[j]! - step[j]!);
+    // Where just those are on that were taken as on, the least cost is reached.
+    const isLeast = areOn(room.targetValues, model, on);
+    const share = isLeast ? 1 : findLeastAlong(model, damping, step, target, room);
+    if (share === 1) {
+      room.takeTarget();
+    } else {
       const { values, targetValues } = room;
+      for (let j = 0; j < n; j += 1) step[j]! += share * (target[j]! - step[j]!);
       for (let m = 0; m < movingCount; m += 1) {
         values[m]! += share * (targetValues[m]! - values[m]!);
       }
-      continue;
     }
-    const settled = haveSameOn(room, movingCount);
-    room.takeTarget();
-    if (settled) return true;
+    // A first guess says nothing of the place it was made at; what is on there does.
+    if (isLeast || (share === 0 && inner > 0)) return true;
+    for (let m = 0; m < movingCount; m += 1) on[moving[m]!] = room.values[m]! > 0 ? 1 : 0;
+  }
+  return true;
+}
+
+/** Whether values of the moving one-sided residuals are positive for just those that are on. */
+function areOn(
+  values: Float64Array,
+  { moving, movingCount }: LinearModel,
+  on: Uint8Array,
+): boolean {
+  for (let m = 0; m < movingCount; m += 1) {
+    if (values[m]! > 0 !== (on[moving[m]!] === 1)) return false;
   }
   return true;
 }
