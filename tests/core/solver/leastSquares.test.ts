@@ -53,4 +53,21 @@ describe('least squares with one-sided residuals', () => {
     const [x] = solve([5], ([a]) => ({ twoSided: [a! - 2], oneSided: [100 * (1 - a!)] }));
     expect(x).toBeCloseTo(2, 6);
   });
+
+  it('gives the same answer whatever a run before it in the same room ended with', () => {
+    // Between walls at 1 and 2: pulled to the one, then to the other, then back again.
+    const room = new Room(1, { twoSided: [0], oneSided: [0, 0] });
+    const pullTo = (goal: number): number => {
+      const calcResiduals = (x: readonly number[], { twoSided, oneSided }: Residuals): void => {
+        twoSided[0] = x[0]! - goal;
+        oneSided[0] = 1e3 * (x[0]! - 2);
+        oneSided[1] = 1e3 * (1 - x[0]!);
+      };
+      return minimise({ unknowns: 1, move, calcResiduals }, [1.5], 1e-16, room)[0]!;
+    };
+    expect(pullTo(9)).toBeCloseTo(2, 4);
+    expect(pullTo(-9)).toBeCloseTo(1, 4);
+    expect(pullTo(9)).toBeCloseTo(2, 4);
+    expect(pullTo(1.25)).toBeCloseTo(1.25, 6);
+  });
 });
