@@ -2,7 +2,7 @@ import type { Rotation } from '../geometry/rotation.ts';
 import { dot, scale, type Vec3 } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
 
-/** Radians; negative flexion is extension, and so on for each pair. See jointCards.ts. */
+/** Radians; negative flexion is extension, and so on for each pair. */
 export interface HipAngles {
   readonly flexion: number;
   readonly abduction: number;
