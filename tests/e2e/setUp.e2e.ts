@@ -104,6 +104,7 @@ test('at 390 × 844 nothing scrolls sideways and targets are large enough', asyn
   ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    if (path.startsWith('/set-up')) await expect(page.locator('.save-sheet')).toBeVisible();
     await page.waitForTimeout(400);
     const sideways = await page.evaluate(
       () => document.documentElement.scrollWidth - window.innerWidth,
