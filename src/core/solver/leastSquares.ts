@@ -214,10 +214,7 @@ function calcValues(model: LinearModel, step: Float64Array, values: Float64Array
   const { n, oneSided, oneSidedSlopes, moving, movingCount } = model;
   for (let m = 0; m < movingCount; m += 1) {
     const i = moving[m]!;
-    const row = i * n;
-    let value = oneSided[i]!;
-    for (let j = 0; j < n; j += 1) value += oneSidedSlopes[row + j]! * step[j]!;
-    values[m] = value;
+    values[m] = oneSided[i]! + dotRow(oneSidedSlopes, i * n, step);
   }
 }
 

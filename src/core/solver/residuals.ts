@@ -4,6 +4,7 @@ import type { Residuals } from './leastSquares.ts';
 import { DemandSheet, HAS_TWO_PIECES } from './limits.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
+import { QuantitySheet, type Reading } from './quantitySheet.ts';
 import type { Skeleton } from './skeleton.ts';
 
 /** How a run of the solver is steered. */
@@ -52,40 +53,6 @@ export interface Musts {
 export interface Pressure {
   readonly shift: Musts;
   readonly weight: number;
-}
-
-/** A condition on one of the quantities that are read off every skeleton: degrees, centimetres or tolerances. */
-interface Reading {
-  /** Its quantity's place among those that are read. */
-  readonly at: number;
-  readonly goal: number;
-  readonly perUnit: number;
-}
-
-/** The quantities that a task's conditions speak about, each calculated once a skeleton. */
-class QuantitySheet {
-  private readonly ids: QuantityId[] = [];
-  private readonly calcs: ((skeleton: Skeleton) => number)[] = [];
-  private readonly values: number[] = [];
-
-  /** Makes a condition ready to be read. */
-  prepare(quantity: QuantityId, goal: number, perUnit: number): Reading {
-    const found = this.ids.indexOf(quantity);
-    if (found >= 0) return { at: found, goal, perUnit };
-    this.ids.push(quantity);
-    this.calcs.push(getQuantity(quantity).calc);
-    this.values.push(0);
-    return { at: this.ids.length - 1, goal, perUnit };
-  }
-
-  fill(skeleton: Skeleton): void {
-    const { calcs, values } = this;
-    for (let i = 0; i < calcs.length; i += 1) values[i] = calcs[i]!(skeleton);
-  }
-
-  read({ at, goal, perUnit }: Reading): number {
-    return (this.values[at]! - goal) * perUnit;
-  }
 }
 
 interface PiecesMust {
@@ -153,6 +120,7 @@ export class Conditions {
   /** Every must at a posture; both lists keep their length and order whatever the posture. */
   calcMusts(skeleton: Skeleton): Musts {
     const musts: Musts = { equal: [], below: [] };
+    this.look(skeleton);
     this.writeMusts(skeleton, musts);
     return musts;
   }
@@ -163,6 +131,7 @@ export class Conditions {
    */
   writeResiduals(skeleton: Skeleton, { shift, weight }: Pressure, into: Residuals): void {
     const { twoSided, oneSided } = into;
+    this.look(skeleton);
     const equalCount = this.writeMusts(skeleton, { equal: twoSided, below: oneSided });
     for (let i = 0; i < equalCount; i += 1) {
       twoSided[i] = weight * (twoSided[i]! + shift.equal[i]!);
@@ -176,14 +145,18 @@ export class Conditions {
     }
   }
 
+  /** Fills both sheets, which everything is read off. */
+  private look(skeleton: Skeleton): void {
+    this.demands.fill(skeleton);
+    this.quantities.fill(skeleton);
+  }
+
   /** Writes every must over those of another posture, by place: to grow a list costs more than the sums. */
   private writeMusts(skeleton: Skeleton, { equal, below }: Musts): number {
     let equalCount = 0;
     let belowCount = 0;
     const { demands, quantities } = this;
     const { toSpare } = this.aim;
-    demands.fill(skeleton);
-    quantities.fill(skeleton);
     for (let i = 0; i < DemandSheet.length; i += 1) {
       const needed = demands.asked[i]! + toSpare;
       below[belowCount] = orFree((needed - demands.has[i]!) * DEGREES_PER_RADIAN);
