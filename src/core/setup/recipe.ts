@@ -15,6 +15,7 @@ const ORDER: readonly {
   { id: 'stance-length', say: (value, _raw, to) => `${to} ${value} behind it` },
   { id: 'back-heel-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
   { id: 'back-ball-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  { id: 'back-knee-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
   {
     id: 'stance-width',
     say: (value, raw, to) =>
@@ -55,7 +56,6 @@ const ORDER: readonly {
       raw < 2 ? `chest facing the ${from}` : `chest about ${value} short of the ${from}`,
   },
   { id: 'back-heel-lift', say: (value) => `back heel lifted ${value}, toes under` },
-  { id: 'back-knee-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
   {
     id: 'back-knee-from-wall',
     say: (value) => `back knee ${value} from the wall, its foot against it`,

@@ -20,6 +20,10 @@ describe('a set-up read aloud, one thing at a time', () => {
           const recipe = listRecipe(setUp, unit);
           const ids = recipe.map(({ setting }) => setting.id);
           expect(new Set(ids).size).toBe(ids.length);
+          // "That is" speaks of the number just before it.
+          recipe.forEach(({ words }, i) => {
+            if (words.startsWith('that is ')) expect(recipe[i - 1]?.words).toMatch(/ behind it$/);
+          });
           for (const { setting, words, value } of recipe) {
             expect(words.length).toBeLessThan(80);
             // The number alone reads as the setting does, in its own unit.
