@@ -40,28 +40,34 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
         </>
       )}
       . Save the set-up as{' '}
-      <button
-        type="button"
-        className="word-button"
-        onClick={() => {
-          saveFile(`${stem}.json`, `${JSON.stringify(setUp, null, 2)}\n`);
-        }}
-      >
-        a file
-      </button>
+      <span className="whitespace-nowrap">
+        <button
+          type="button"
+          className="word-button"
+          onClick={() => {
+            saveFile(`${stem}.json`, `${JSON.stringify(setUp, null, 2)}\n`);
+          }}
+        >
+          a file
+        </button>
+        {drawing === null ? '.' : ','}
+      </span>
       {drawing !== null && pose !== null && (
         <>
-          , the drawing as{' '}
-          <button
-            type="button"
-            className="word-button"
-            onClick={() => {
-              saveFile(`${stem}.svg`, svg, 'image/svg+xml');
-            }}
-          >
-            SVG
-          </button>
-          ,{' '}
+          {' '}
+          the drawing as{' '}
+          <span className="whitespace-nowrap">
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => {
+                saveFile(`${stem}.svg`, svg, 'image/svg+xml');
+              }}
+            >
+              SVG
+            </button>
+            ,
+          </span>{' '}
           <button
             type="button"
             className="word-button"
@@ -77,21 +83,23 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
             PDF
           </button>{' '}
           or{' '}
-          <button
-            type="button"
-            className="word-button"
-            onClick={() => {
-              const [, , width, height] = drawing.box;
-              void toPng(svg, width, height).then((png) => {
-                saveFile(`${stem}.png`, png, 'image/png');
-              });
-            }}
-          >
-            PNG
-          </button>
+          <span className="whitespace-nowrap">
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => {
+                const [, , width, height] = drawing.box;
+                void toPng(svg, width, height).then((png) => {
+                  saveFile(`${stem}.png`, png, 'image/png');
+                });
+              }}
+            >
+              PNG
+            </button>
+            .
+          </span>
         </>
       )}
-      .
     </p>
   );
 }
