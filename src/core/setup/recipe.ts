@@ -13,9 +13,12 @@ const ORDER: readonly {
     say: (value) => `front heel ${value} from the mat’s front edge`,
   },
   { id: 'stance-length', say: (value, _raw, to) => `${to} ${value} behind it` },
-  { id: 'back-heel-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
-  { id: 'back-ball-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
-  { id: 'back-knee-from-mat-edge', say: (value) => `that is ${value} from the front edge` },
+  { id: 'back-heel-from-mat-edge', say: (value) => `back heel ${value} from the front edge` },
+  {
+    id: 'back-ball-from-mat-edge',
+    say: (value) => `ball of the back foot ${value} from the front edge`,
+  },
+  { id: 'back-knee-from-mat-edge', say: (value) => `back knee ${value} from the front edge` },
   {
     id: 'stance-width',
     say: (value, raw, to) =>

@@ -20,10 +20,10 @@ describe('a set-up read aloud, one thing at a time', () => {
           const recipe = listRecipe(setUp, unit);
           const ids = recipe.map(({ setting }) => setting.id);
           expect(new Set(ids).size).toBe(ids.length);
-          // "That is" speaks of the number just before it.
-          recipe.forEach(({ words }, i) => {
-            if (words.startsWith('that is ')) expect(recipe[i - 1]?.words).toMatch(/ behind it$/);
-          });
+          // One end of the stance after the other, before anything turns or bends.
+          const behind = ids.indexOf('stance-length');
+          const fromEdge = ids.findIndex((each) => /^back-.*-from-mat-edge$/.test(each));
+          if (behind >= 0 && fromEdge >= 0) expect(fromEdge).toBe(behind + 1);
           for (const { setting, words, value } of recipe) {
             expect(words.length).toBeLessThan(80);
             // The number alone reads as the setting does, in its own unit.
