@@ -5,56 +5,69 @@ const turn = (o: Point2, a: Point2, b: Point2): number =>
   (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
 
 /** Convex hull, anticlockwise, no repeated point (Andrew's monotone chain). */
-export function convexHull(points: readonly Point2[]): Point2[] {
-  const sorted = [...points];
+export const convexHull = (points: readonly Point2[]): Point2[] =>
+  findCorners(points).map((i) => points[i]!);
+
+/** The corners of the convex hull by their index, anticlockwise, no repeated point. */
+export function findCorners(points: readonly Point2[]): number[] {
+  const sorted = points.map((_, i) => i);
   // By insertion: a solver asks for the hull of two dozen points, nearly sorted, again and again.
   for (let i = 1; i < sorted.length; i += 1) {
-    const point = sorted[i]!;
+    const point = points[sorted[i]!]!;
     let at = i;
-    for (; at > 0 && isAfter(sorted[at - 1]!, point); at -= 1) sorted[at] = sorted[at - 1]!;
-    sorted[at] = point;
+    for (; at > 0 && isAfter(points[sorted[at - 1]!]!, point); at -= 1)
+      sorted[at] = sorted[at - 1]!;
+    sorted[at] = i;
   }
-  const hull: Point2[] = [];
-  for (const point of sorted) extendChain(hull, 0, point);
-  const lower = hull.length - 1;
-  hull.pop();
-  for (let i = sorted.length - 1; i >= 0; i -= 1) extendChain(hull, lower, sorted[i]!);
-  hull.pop();
-  return hull;
+  const corners: number[] = [];
+  for (const i of sorted) extendChain(points, corners, 0, i);
+  const lower = corners.length - 1;
+  corners.pop();
+  for (let i = sorted.length - 1; i >= 0; i -= 1) extendChain(points, corners, lower, sorted[i]!);
+  corners.pop();
+  return corners;
 }
 
 const isAfter = (a: Point2, b: Point2): boolean => a[0] > b[0] || (a[0] === b[0] && a[1] > b[1]);
 
 /** Adds a point to the chain that begins at `from`, without what it cuts off. */
-function extendChain(hull: Point2[], from: number, point: Point2): void {
+function extendChain(
+  points: readonly Point2[],
+  chain: number[],
+  from: number,
+  index: number,
+): void {
+  const point = points[index]!;
   while (
-    hull.length - from >= 2 &&
-    turn(hull[hull.length - 2]!, hull[hull.length - 1]!, point) <= 1e-12
+    chain.length - from >= 2 &&
+    turn(points[chain[chain.length - 2]!]!, points[chain[chain.length - 1]!]!, point) <= 1e-12
   ) {
-    hull.pop();
+    chain.pop();
   }
-  hull.push(point);
+  chain.push(index);
 }
 
 /**
  * Distances from a point to the edges of a convex hull: positive inside, negative outside
  * (measured to the edge's line).
  *
- * @param hull anticlockwise, its corners taken from `points`
+ * @param corners of the hull by their index, anticlockwise
  * @returns one for each of `points`: to the edge that starts there, Infinity where none does
  */
 export function distancesInside(
   points: readonly Point2[],
-  hull: readonly Point2[],
+  corners: readonly number[],
   point: Point2,
 ): number[] {
   const distances = new Array<number>(points.length).fill(Infinity);
-  let a = hull[hull.length - 1]!;
-  for (const b of hull) {
+  let from = corners[corners.length - 1]!;
+  for (const to of corners) {
+    const a = points[from]!;
+    const b = points[to]!;
     // Not Math.hypot: its care for huge numbers takes most of the time here.
     const edge = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
-    distances[points.indexOf(a)] = turn(a, b, point) / edge;
-    a = b;
+    distances[from] = turn(a, b, point) / edge;
+    from = to;
   }
   return distances;
 }

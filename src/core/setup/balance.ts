@@ -1,7 +1,7 @@
 import type { Point2 } from '../geometry/polygon.ts';
 import type { Side } from '../measures/protocol.ts';
 import { calcWeightInside } from '../solver/quantities.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
+import { findBase, type Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import type { BalanceMargins } from './setUp.ts';
 
@@ -26,7 +26,8 @@ function findExits(base: readonly Point2[], at: Point2, axis: 0 | 1): readonly [
  * @param side the real side of the front leg: left in front is the mirror
  */
 export function calcMargins(skeleton: Skeleton, side: Side): BalanceMargins {
-  const { base, centreOfMass } = skeleton;
+  const { centreOfMass } = skeleton;
+  const base = findBase(skeleton);
   const at: Point2 = [centreOfMass[0], centreOfMass[1]];
   const [behind, ahead] = findExits(base, at, 0);
   const [low, high] = findExits(base, at, 1);

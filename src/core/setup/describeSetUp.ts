@@ -9,7 +9,7 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import { soleOutline } from '../solver/foot.ts';
 import { calcWeightInside, getQuantity } from '../solver/quantities.ts';
 import { calcWishOff, toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
+import { findBase, type Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
 import { calcMargins } from './balance.ts';
 import type { BuiltTask } from './buildTask.ts';
@@ -264,7 +264,7 @@ export function describeSolved(
     landmarks: calcLandmarks(figure, skeleton, side, origin),
     joints,
     limiting: findLimiting(joints),
-    balance: { base: flat(skeleton.base), ...calcMargins(skeleton, side) },
+    balance: { base: flat(findBase(skeleton)), ...calcMargins(skeleton, side) },
     loads: calcLoads(skeleton, side, request.record.person.bodyMassKg),
     mat: { lengthCm: mat.lengthCm, widthCm: mat.widthCm, fits: mat.fits },
     footprints: {

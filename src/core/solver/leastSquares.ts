@@ -10,6 +10,8 @@ export interface LeastSquaresTask<State> {
    * keep their length and order whatever the state.
    */
   readonly calcResiduals: (state: State, into: Residuals) => void;
+  /** Writes how each residual of the state that was calculated last changes with each unknown. */
+  readonly calcSlopes: (state: State, into: Slopes) => void;
 }
 
 export interface Residuals {
@@ -19,10 +21,15 @@ export interface Residuals {
   readonly oneSided: number[];
 }
 
+/** Rows of as many numbers as there are unknowns, one row a residual. */
+export interface Slopes {
+  readonly twoSided: Float64Array;
+  readonly oneSided: Float64Array;
+}
+
 const MOST_ITERATIONS = 60;
 const MOST_INNER_ITERATIONS = 40;
 const MOST_TRIES = 40;
-const DIFFERENCE_STEP = 1e-7;
 const FIRST_DAMPING = 1e-4;
 const SMALLEST_DAMPING = 1e-9;
 /** A run begins with this share of the damping that the run before it ended with. */
@@ -71,14 +78,10 @@ function solveCholesky(a: Float64Array, b: Float64Array, n: number): boolean {
   return true;
 }
 
-/**
- * Residuals and their slopes at one state. Slopes are rows of n, one a residual, in one
- * block of memory: many small arrays would cost more than the sums.
- */
+/** Residuals and their slopes at one state. */
 class LinearModel {
   oneSided: readonly number[] = [];
-  readonly oneSidedSlopes: Float64Array;
-  readonly twoSidedSlopes: Float64Array;
+  readonly slopes: Slopes;
   /** One-sided residuals that a step can change at all, by their index. */
   readonly moving: Int32Array;
   movingCount = 0;
@@ -90,8 +93,10 @@ class LinearModel {
     readonly n: number,
     like: Residuals,
   ) {
-    this.oneSidedSlopes = new Float64Array(like.oneSided.length * n);
-    this.twoSidedSlopes = new Float64Array(like.twoSided.length * n);
+    this.slopes = {
+      twoSided: new Float64Array(like.twoSided.length * n),
+      oneSided: new Float64Array(like.oneSided.length * n),
+    };
     this.moving = new Int32Array(like.oneSided.length);
     this.normal = new Float64Array(n * n);
     this.gradient = new Float64Array(n);
@@ -107,11 +112,9 @@ const copy = ({ twoSided, oneSided }: Residuals): Residuals => ({
 export class Room {
   model: LinearModel;
   nextModel: LinearModel;
-  /** At the state so far, at the one that is tried, and at a probe beside it. */
+  /** At the state so far, and at the one that is tried. */
   residuals: Residuals;
   nextResiduals: Residuals;
-  readonly probed: Residuals;
-  readonly probe: Float64Array;
   /** The inner model's step, and the one that it would go to next. */
   step: Float64Array;
   target: Float64Array;
@@ -127,8 +130,6 @@ export class Room {
     this.nextModel = new LinearModel(n, like);
     this.residuals = copy(like);
     this.nextResiduals = copy(like);
-    this.probed = copy(like);
-    this.probe = new Float64Array(n);
     this.step = new Float64Array(n);
     this.target = new Float64Array(n);
     this.normal = new Float64Array(n * n);
@@ -176,32 +177,21 @@ function linearise<State>(
   state: State,
   at: Residuals,
   into: LinearModel,
-  { probe, probed }: Room,
 ): void {
-  const { n, normal, gradient, oneSidedSlopes, twoSidedSlopes, moving } = into;
-  const { twoSided, oneSided } = probed;
+  const { n, normal, gradient, slopes, moving } = into;
+  const { twoSided, oneSided } = slopes;
   into.oneSided = at.oneSided;
-  for (let j = 0; j < n; j += 1) {
-    probe.fill(0);
-    probe[j] = DIFFERENCE_STEP;
-    task.calcResiduals(task.move(state, probe), probed);
-    for (let i = 0; i < twoSided.length; i += 1) {
-      twoSidedSlopes[i * n + j] = (twoSided[i]! - at.twoSided[i]!) / DIFFERENCE_STEP;
-    }
-    for (let i = 0; i < oneSided.length; i += 1) {
-      oneSidedSlopes[i * n + j] = (oneSided[i]! - at.oneSided[i]!) / DIFFERENCE_STEP;
-    }
-  }
+  task.calcSlopes(state, slopes);
   normal.fill(0);
   gradient.fill(0);
   for (let i = 0; i < at.twoSided.length; i += 1) {
-    addOuter(normal, twoSidedSlopes, i * n, n);
-    addRow(gradient, twoSidedSlopes, i * n, at.twoSided[i]!);
+    addOuter(normal, twoSided, i * n, n);
+    addRow(gradient, twoSided, i * n, at.twoSided[i]!);
   }
   into.movingCount = 0;
   for (let i = 0; i < at.oneSided.length; i += 1) {
     for (let j = 0; j < n; j += 1) {
-      if (oneSidedSlopes[i * n + j] === 0) continue;
+      if (oneSided[i * n + j] === 0) continue;
       moving[into.movingCount] = i;
       into.movingCount += 1;
       break;
@@ -211,10 +201,10 @@ function linearise<State>(
 
 /** Values of a model's moving one-sided residuals after a step, in their order. */
 function calcValues(model: LinearModel, step: Float64Array, values: Float64Array): void {
-  const { n, oneSided, oneSidedSlopes, moving, movingCount } = model;
+  const { n, oneSided, slopes, moving, movingCount } = model;
   for (let m = 0; m < movingCount; m += 1) {
     const i = moving[m]!;
-    values[m] = oneSided[i]! + dotRow(oneSidedSlopes, i * n, step);
+    values[m] = oneSided[i]! + dotRow(slopes.oneSided, i * n, step);
   }
 }
 
@@ -291,8 +281,8 @@ function solveModel(model: LinearModel, damping: number, room: Room): boolean {
     for (let m = 0; m < movingCount; m += 1) {
       const i = moving[m]!;
       if (on[i] === 0) continue;
-      addOuter(normal, model.oneSidedSlopes, i * n, n);
-      addRow(target, model.oneSidedSlopes, i * n, -model.oneSided[i]!);
+      addOuter(normal, model.slopes.oneSided, i * n, n);
+      addRow(target, model.slopes.oneSided, i * n, -model.oneSided[i]!);
     }
     if (!solveCholesky(normal, target, n)) return false;
     calcValues(model, target, room.targetValues);
@@ -328,13 +318,14 @@ function areOn(
 }
 
 /** Slopes of the halved cost: every residual's slope times the residual, one-sided ones while on. */
-function calcSlopesTimes(slopes: LinearModel, residuals: Residuals, sum: Float64Array): void {
-  const { n, twoSidedSlopes, oneSidedSlopes } = slopes;
+function calcSlopesTimes(model: LinearModel, residuals: Residuals, sum: Float64Array): void {
+  const { n } = model;
   const { twoSided, oneSided } = residuals;
   sum.fill(0);
-  for (let i = 0; i < twoSided.length; i += 1) addRow(sum, twoSidedSlopes, i * n, twoSided[i]!);
+  for (let i = 0; i < twoSided.length; i += 1)
+    addRow(sum, model.slopes.twoSided, i * n, twoSided[i]!);
   for (let i = 0; i < oneSided.length; i += 1) {
-    if (oneSided[i]! > 0) addRow(sum, oneSidedSlopes, i * n, oneSided[i]!);
+    if (oneSided[i]! > 0) addRow(sum, model.slopes.oneSided, i * n, oneSided[i]!);
   }
 }
 
@@ -390,9 +381,9 @@ export class Bending {
 }
 
 /**
- * Damped Newton on a sum of squares: Gauss–Newton's curvature by forward differences,
- * plus the learnt bending of the residuals; the inner model keeps one-sided residuals
- * one-sided. Deterministic. Meant for about a dozen unknowns.
+ * Damped Newton on a sum of squares: Gauss–Newton's curvature, plus the learnt bending of
+ * the residuals; the inner model keeps one-sided residuals one-sided. Deterministic. Meant
+ * for about a dozen unknowns.
  *
  * @param smallestGain stop when a step lowers the cost by less than this
  * @param bending learnt from a like task before; it goes on learning
@@ -410,7 +401,7 @@ export function minimise<State>(
   task.calcResiduals(state, room.residuals);
   let cost = calcCost(room.residuals);
   let damping = Math.max(FIRST_DAMPING, bending.damping * CARRIED_DAMPING);
-  linearise(task, state, room.residuals, room.model, room);
+  linearise(task, state, room.residuals, room.model);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
     addBending(room.model, bending);
     let gain = 0;
@@ -429,10 +420,11 @@ export function minimise<State>(
     if (!(gain > 0)) break;
     // The last step needs no new slopes: nothing follows it.
     const isLast =
-      gain <= smallestGain || room.step.every((each) => Math.abs(each) < SMALLEST_STEP);
+      gain <= smallestGain ||
+      room.step.every((each) => Math.abs(each) < SMALLEST_STEP);
     state = next;
     if (isLast) break;
-    linearise(task, next, room.nextResiduals, room.nextModel, room);
+    linearise(task, next, room.nextResiduals, room.nextModel);
     bending.learn(room.step, room);
     room.advance();
     cost -= gain;

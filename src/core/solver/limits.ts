@@ -1,5 +1,11 @@
 import { type Place, PLACES } from '../poses/poseDefinition.ts';
-import type { LegPose } from './leg.ts';
+import {
+  findLegReading,
+  findTrunkReading,
+  Readings,
+  type LegReading,
+  type TrunkReading,
+} from './readings.ts';
 import type { Skeleton } from './skeleton.ts';
 
 /**
@@ -61,28 +67,56 @@ export interface Demand {
 
 type DemandName = Pick<Demand, 'joint' | 'place' | 'motion'>;
 
-const LEG_DEMANDS = [
-  ['hip', 'flexion'],
-  ['hip', 'extension'],
-  ['hip', 'abduction'],
-  ['hip', 'adduction'],
-  ['knee', 'flexion'],
-  ['ankle', 'dorsiflexion'],
-  ['ankle', 'inversion'],
-  ['hip', 'external-rotation'],
-  ['hip', 'internal-rotation'],
-] as const;
+/** A demand: of which reading, in which direction of it, and which other one its limit runs with. */
+interface DemandRule extends DemandName {
+  readonly reading: number;
+  readonly sign: 1 | -1;
+  /** null = its limit is level. */
+  readonly along: number | null;
+}
+
+const LEG_DEMANDS: readonly (readonly [Joint, Motion, LegReading, 1 | -1, LegReading | null])[] = [
+  ['hip', 'flexion', 'hipFlexion', 1, 'kneeFlexion'],
+  ['hip', 'extension', 'hipFlexion', -1, 'kneeFlexion'],
+  ['hip', 'abduction', 'hipAbduction', 1, 'hipFlexion'],
+  ['hip', 'adduction', 'hipAbduction', -1, null],
+  ['knee', 'flexion', 'kneeFlexion', 1, null],
+  ['ankle', 'dorsiflexion', 'ankleDorsiflexion', 1, 'kneeFlexion'],
+  ['ankle', 'inversion', 'ankleInversion', 1, null],
+  ['hip', 'external-rotation', 'hipExternalRotation', 1, null],
+  ['hip', 'internal-rotation', 'hipExternalRotation', -1, null],
+];
+
+const TRUNK_DEMANDS: readonly (readonly [Joint, Place | null, Motion, TrunkReading, 1 | -1])[] = [
+  ['toes', 'back', 'extension', 'backHeelLift', 1],
+  ['spine', null, 'flexion', 'spineFlexion', 1],
+  ['spine', null, 'extension', 'spineFlexion', -1],
+  ['spine', 'back', 'side-bend', 'spineSideBend', 1],
+  ['spine', 'front', 'side-bend', 'spineSideBend', -1],
+  ['spine', 'back', 'axial-rotation', 'spineRotation', 1],
+  ['spine', 'front', 'axial-rotation', 'spineRotation', -1],
+];
 
 /** Every motion in both directions, in the one order in which a {@link DemandSheet} lists them. */
-const DEMANDS: readonly DemandName[] = [
-  ...PLACES.flatMap((place) => LEG_DEMANDS.map(([joint, motion]) => ({ joint, place, motion }))),
-  { joint: 'toes', place: 'back', motion: 'extension' },
-  { joint: 'spine', place: null, motion: 'flexion' },
-  { joint: 'spine', place: null, motion: 'extension' },
-  { joint: 'spine', place: 'back', motion: 'side-bend' },
-  { joint: 'spine', place: 'front', motion: 'side-bend' },
-  { joint: 'spine', place: 'back', motion: 'axial-rotation' },
-  { joint: 'spine', place: 'front', motion: 'axial-rotation' },
+export const DEMANDS: readonly DemandRule[] = [
+  ...PLACES.flatMap((place) =>
+    LEG_DEMANDS.map(([joint, motion, reading, sign, along]) => ({
+      joint,
+      place,
+      motion,
+      reading: findLegReading(place, reading),
+      sign,
+      along: along === null ? null : findLegReading(place, along),
+    })),
+  ),
+  ...TRUNK_DEMANDS.map(([joint, place, motion, reading, sign]) => ({
+    joint,
+    place,
+    motion,
+    reading: findTrunkReading(reading),
+    sign,
+    along: null,
+  })),
 ];
 
 const RIGHT_ANGLE = Math.PI / 2;
@@ -95,126 +129,125 @@ const END_SHARE = 0.1;
 /** Stands for what is not known in a sheet: a list of numbers alone is quick to fill. */
 const UNKNOWN = NaN;
 
-/** The sloping piece of a limit that runs linearly from one to another as `share` goes from 0 to 1. */
-function slope(from: number, to: number, share: number): number {
-  if (!Number.isNaN(from + to)) {
-    const within = to >= from ? Math.max(0, share) : Math.min(1, share);
-    return from + (to - from) * within;
-  }
-  if (share <= END_SHARE) return from;
-  return share >= 1 - END_SHARE ? to : UNKNOWN;
-}
-
 /**
  * What a posture asks of every motion and what the person has, filled anew for every
- * posture that a solver tries. A limit that depends on another joint comes as two smooth
- * pieces of which the smaller holds: the solver keeps each for itself, so that a kink,
- * where answers like to sit, costs it nothing. Radians; NaN = not known, or no limit.
+ * posture that a solver tries. A limit that depends on another joint comes as two pieces,
+ * each straight, of which the smaller holds: the solver keeps each for itself, so that a
+ * kink, where answers like to sit, costs it nothing. Radians; NaN = not known, or no limit.
  */
 export class DemandSheet {
-  static readonly length = DEMANDS.length;
   readonly asked = new Float64Array(DEMANDS.length);
   readonly has = new Float64Array(DEMANDS.length);
+  /** How `has` rises with the reading that it runs along. */
+  readonly rise = new Float64Array(DEMANDS.length);
   /** The level piece, where there are two. */
   readonly alsoHas = new Float64Array(DEMANDS.length).fill(UNKNOWN);
   private count = 0;
-  /** That are written here already: postures that differ in the spine share their legs. */
-  private legs: Skeleton['legs'] | null = null;
 
-  constructor(private readonly limits: Limits) {}
+  /** @param bears whether each leg's ankle carries weight */
+  constructor(
+    private readonly limits: Limits,
+    private readonly bears: Readonly<Record<Place, boolean>>,
+  ) {}
 
-  fill({ legs, posture }: Skeleton): void {
+  /** @param readings of a posture, see {@link Readings} */
+  fill(readings: Float64Array): void {
     const { limits } = this;
-    this.count = 0;
-    if (legs !== this.legs) {
-      this.addLeg(legs.front, limits.front);
-      this.addLeg(legs.back, limits.back);
-      this.legs = legs;
+    for (let i = 0; i < DEMANDS.length; i += 1) {
+      const { reading, sign } = DEMANDS[i]!;
+      this.asked[i] = sign * readings[reading]!;
     }
-    this.count = PLACES.length * LEG_DEMANDS.length;
-    const { spineFlexion, spineSideBend, spineRotation, backHeelLift } = posture;
+    this.count = 0;
+    this.addLeg('front', readings);
+    this.addLeg('back', readings);
     const { trunk } = limits;
-    this.add(backHeelLift, limits.back.toeExtension ?? UNKNOWN);
-    this.add(spineFlexion, trunk.flexion ?? UNKNOWN);
-    this.add(-spineFlexion, trunk.extension ?? UNKNOWN);
-    this.add(spineSideBend, trunk.sideBendToBack ?? UNKNOWN);
-    this.add(-spineSideBend, trunk.sideBendToFront ?? UNKNOWN);
-    this.add(spineRotation, trunk.rotationToBack ?? UNKNOWN);
-    this.add(-spineRotation, trunk.rotationToFront ?? UNKNOWN);
+    this.add(limits.back.toeExtension);
+    this.add(trunk.flexion);
+    this.add(trunk.extension);
+    this.add(trunk.sideBendToBack);
+    this.add(trunk.sideBendToFront);
+    this.add(trunk.rotationToBack);
+    this.add(trunk.rotationToFront);
   }
 
-  private add(asked: number, has: number): void {
-    this.asked[this.count] = asked;
-    this.has[this.count] = has;
+  private add(has: number | null): void {
+    this.has[this.count] = has ?? UNKNOWN;
     this.count += 1;
   }
 
-  /** No limit exceeds the larger of the ends it runs between. */
-  private addBlend(asked: number, has: number, from: number, to: number): void {
+  /**
+   * A limit that runs linearly from one value to another as the reading it runs along goes
+   * from `start` on by `length`. No limit exceeds the larger of its ends.
+   */
+  private addBlend(from: number, to: number, at: number, start: number, length: number): void {
+    const share = (at - start) / length;
+    const isWithin = to >= from ? share > 0 : share < 1;
+    const end = to >= from ? 0 : 1;
+    this.rise[this.count] = isWithin ? (to - from) / length : 0;
     this.alsoHas[this.count] = Math.max(from, to);
-    this.add(asked, has);
+    if (!Number.isNaN(from + to)) this.add(from + (to - from) * (isWithin ? share : end));
+    else if (share <= END_SHARE) this.addLevel(from);
+    else this.addLevel(share >= 1 - END_SHARE ? to : UNKNOWN);
   }
 
-  private addLeg(leg: LegPose, limits: LegLimits): void {
-    const { flexion, abduction } = leg.hipAngles;
-    const { dorsiflexion, inversion } = leg.ankleAngles;
-    const knee = leg.kneeFlexion;
+  /** The sloping piece where only one end is known, and that one counts. */
+  private addLevel(has: number): void {
+    this.rise[this.count] = 0;
+    this.add(has);
+  }
+
+  private addLeg(place: Place, readings: Float64Array): void {
+    const limits = this.limits[place];
+    const knee = readings[findLegReading(place, 'kneeFlexion')]!;
+    const flexion = readings[findLegReading(place, 'hipFlexion')]!;
+    const bent = limits.flexion ?? UNKNOWN;
     // Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond.
-    const raise = limits.straightLegRaise ?? UNKNOWN;
-    const bentFlexion = limits.flexion ?? UNKNOWN;
-    this.addBlend(flexion, slope(raise, bentFlexion, knee / RIGHT_ANGLE), raise, bentFlexion);
-    this.addExtension(-flexion, limits, knee);
+    this.addBlend(limits.straightLegRaise ?? UNKNOWN, bent, knee, 0, RIGHT_ANGLE);
+    this.addExtension(limits, knee);
     // Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond.
-    const straight = limits.abduction ?? UNKNOWN;
     const opening = limits.opening ?? UNKNOWN;
-    this.addBlend(abduction, slope(straight, opening, flexion / SIXTY), straight, opening);
-    this.add(-abduction, limits.adduction ?? UNKNOWN);
-    this.add(knee, limits.kneeFlexion ?? UNKNOWN);
+    this.addBlend(limits.abduction ?? UNKNOWN, opening, flexion, 0, SIXTY);
+    this.add(limits.adduction);
+    this.add(limits.kneeFlexion);
     // Straight value below knee 20°, bent value from 40°, linear between.
-    const bears = leg.ankleBears;
+    const bears = this.bears[place];
     const ankleStraight = bears ? (limits.dorsiflexionStraight ?? UNKNOWN) : UNKNOWN;
     const ankleBent = bears ? (limits.dorsiflexionBent ?? UNKNOWN) : UNKNOWN;
-    const ankle = slope(ankleStraight, ankleBent, (knee - TWENTY) / TWENTY);
-    this.addBlend(dorsiflexion, ankle, ankleStraight, ankleBent);
+    this.addBlend(ankleStraight, ankleBent, knee, TWENTY, TWENTY);
     // Weight and midfoot take inversion up in practice: reported, never a limit.
-    this.add(inversion, UNKNOWN);
-    const turn = leg.hipAngles.externalRotation ?? UNKNOWN;
-    this.add(turn, limits.externalRotation ?? UNKNOWN);
-    this.add(-turn, limits.internalRotation ?? UNKNOWN);
+    this.add(null);
+    this.add(limits.externalRotation);
+    this.add(limits.internalRotation);
   }
 
   /** Straight value at knee 0°, bent value at 90°, then falling to 0 at the measured knee flexion. */
-  private addExtension(asked: number, limits: LegLimits, knee: number): void {
+  private addExtension(limits: LegLimits, knee: number): void {
     const straight = limits.extension ?? UNKNOWN;
     const bent = limits.extensionBentKnee ?? UNKNOWN;
     const most = limits.kneeFlexion ?? UNKNOWN;
-    if (knee <= RIGHT_ANGLE || Number.isNaN(most)) {
-      const share = Math.min(1, knee / RIGHT_ANGLE);
-      this.addBlend(asked, slope(straight, bent, share), straight, bent);
+    if (knee <= RIGHT_ANGLE) {
+      this.addBlend(straight, bent, knee, 0, RIGHT_ANGLE);
       return;
     }
-    const share = (knee - RIGHT_ANGLE) / Math.max(1e-6, most - RIGHT_ANGLE);
-    this.addBlend(asked, slope(bent, 0, share), bent, bent);
+    const falls = Number.isNaN(most) ? bent : 0;
+    this.addBlend(bent, falls, knee, RIGHT_ANGLE, Math.max(1e-6, (most || Infinity) - RIGHT_ANGLE));
+    this.alsoHas[this.count - 1] = bent;
   }
 }
-
-/** Whether a demand's limit comes in two pieces, in the order of {@link DEMANDS}. */
-export const HAS_TWO_PIECES: readonly boolean[] = DEMANDS.map(
-  ({ joint, motion }) =>
-    (joint === 'hip' &&
-      (motion === 'flexion' || motion === 'extension' || motion === 'abduction')) ||
-    (joint === 'ankle' && motion === 'dorsiflexion'),
-);
 
 const orNull = (value: number): number | null => (Number.isNaN(value) ? null : value);
 
 /** Every motion of a posture in both directions, each with the limit that holds. */
 export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
-  const sheet = new DemandSheet(limits);
-  sheet.fill(skeleton);
-  return DEMANDS.map((name, i) => {
+  const { front, back } = skeleton.legs;
+  const sheet = new DemandSheet(limits, { front: front.ankleBears, back: back.ankleBears });
+  const readings = new Readings();
+  const values = new Float64Array(readings.length);
+  readings.read(skeleton, values);
+  sheet.fill(values);
+  return DEMANDS.map(({ joint, place, motion }, i) => {
     const [sloping, level] = [orNull(sheet.has[i]!), orNull(sheet.alsoHas[i]!)];
     const has = sloping === null || level === null ? (sloping ?? level) : Math.min(sloping, level);
-    return { ...name, asked: orNull(sheet.asked[i]!), has };
+    return { joint, place, motion, asked: orNull(sheet.asked[i]!), has };
   });
 }

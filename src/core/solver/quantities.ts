@@ -8,7 +8,7 @@ import type { Skeleton } from './skeleton.ts';
  * The measurable things of a posture that a pose's conditions speak about.
  * Angles in radians, lengths in metres, shares of body weight in hundredths.
  */
-interface Quantity {
+export interface Quantity {
   readonly kind: 'angle' | 'length' | 'percent';
   /** How it is called in a sentence. */
   readonly words: string;

@@ -1,10 +1,11 @@
+import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
-import type { Residuals } from './leastSquares.ts';
-import { DemandSheet, HAS_TWO_PIECES } from './limits.ts';
+import type { Residuals, Slopes } from './leastSquares.ts';
+import { DEMANDS, DemandSheet } from './limits.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
-import { QuantitySheet, type Reading } from './quantitySheet.ts';
+import { findLegReading, Readings } from './readings.ts';
 import type { Skeleton } from './skeleton.ts';
 
 /** How a run of the solver is steered. */
@@ -55,154 +56,189 @@ export interface Pressure {
   readonly weight: number;
 }
 
-interface PiecesMust {
-  readonly pieces: (skeleton: Skeleton) => readonly number[];
-  readonly atLeast: number;
-  readonly unit: number;
+/** A condition on one reading: (reading − goal) · perUnit, in degrees, centimetres or tolerances. */
+interface Condition {
+  readonly at: number;
+  readonly goal: number;
+  readonly perUnit: number;
 }
 
-/** One task's conditions under one aim. */
-export class Conditions {
-  private readonly equal: Reading[] = [];
-  private readonly below: Reading[] = [];
-  /** Lower ends of what is the least of several pieces: a must for each piece. */
-  private readonly pieces: PiecesMust[] = [];
-  private readonly stretched: readonly { readonly wish: Reading; readonly most: number }[];
-  private readonly preferences: readonly Reading[];
-  private readonly demands: DemandSheet;
-  private readonly quantities = new QuantitySheet();
+const valueOf = ({ at, goal, perUnit }: Condition, readings: Float64Array): number =>
+  (readings[at]! - goal) * perUnit;
 
+/** One task's conditions under one aim: each straight in what is read off a posture. */
+export class Conditions {
+  readonly readings = new Readings();
+  private readonly equal: Condition[] = [];
+  private readonly below: Condition[] = [];
+  private readonly preferences: readonly Condition[];
+  private readonly demands: DemandSheet;
+
+  /** @param like any skeleton of the task */
   constructor(
     task: PoseTask,
     private readonly aim: Aim,
+    like: Skeleton,
   ) {
-    const { toward, wishesWithin } = aim;
-    const { quantities } = this;
-    this.demands = new DemandSheet(task.limits);
+    const { front, back } = like.legs;
+    const { equal, below, readings } = this;
+    this.demands = new DemandSheet(task.limits, {
+      front: front.ankleBears,
+      back: back.ankleBears,
+    });
+    for (const place of PLACES) {
+      const overreach = { at: findLegReading(place, 'overreach'), goal: 0, perUnit: CM_PER_METRE };
+      (like.legs[place].closure === 'must-close' ? equal : below).push(overreach);
+    }
+    const prepare = (quantity: QuantityId, goal: number, perUnit: number): Condition => ({
+      at: readings.prepare(quantity),
+      goal,
+      perUnit,
+    });
     for (const { quantity, atLeast, atMost } of task.musts) {
       const unit = toScaled(quantity, 1);
+      const { pieces } = getQuantity(quantity);
       if (atLeast !== null && atLeast === atMost) {
-        this.equal.push(quantities.prepare(quantity, atLeast, unit));
+        equal.push(prepare(quantity, atLeast, unit));
         continue;
       }
-      const { pieces } = getQuantity(quantity);
-      if (atLeast !== null && pieces !== undefined) this.pieces.push({ pieces, atLeast, unit });
-      else if (atLeast !== null) this.below.push(quantities.prepare(quantity, atLeast, -unit));
-      if (atMost !== null) this.below.push(quantities.prepare(quantity, atMost, unit));
+      // What is the least of several pieces is a must for each piece.
+      if (atLeast !== null && pieces !== undefined) {
+        const places = readings.preparePieces(pieces, like);
+        below.push(...places.map((at) => ({ at, goal: atLeast, perUnit: -unit })));
+      } else if (atLeast !== null) below.push(prepare(quantity, atLeast, -unit));
+      if (atMost !== null) below.push(prepare(quantity, atMost, unit));
     }
+    const { toward, wishesWithin } = aim;
     const direction = toward?.how === 'down' ? -1 : 1;
     if (toward !== null) {
       const { quantity, value, how } = toward;
-      const beyond = quantities.prepare(quantity, value, direction * toScaled(quantity, 1));
-      (how === 'hold' ? this.equal : this.below).push(beyond);
+      const beyond = prepare(quantity, value, direction * toScaled(quantity, 1));
+      (how === 'hold' ? equal : below).push(beyond);
     }
-    this.stretched =
-      wishesWithin === null
-        ? []
-        : task.wishes.map(({ quantity, goal, sigma }) => {
-            const unit = toScaled(quantity, 1);
-            const wish = quantities.prepare(quantity, goal, unit);
-            return { wish, most: wishesWithin * sigma * unit };
-          });
+    for (const { quantity, goal, sigma } of wishesWithin === null ? [] : task.wishes) {
+      const most = (wishesWithin ?? 0) * sigma;
+      const unit = toScaled(quantity, 1);
+      below.push(prepare(quantity, goal + most, unit), prepare(quantity, goal - most, -unit));
+    }
     const pull = toward?.how === 'hold' ? null : toward;
     const weight = pull === null ? 1 : WISH_WEIGHT_IN_PULL;
     const preferences = [...task.wishes, ...task.eases].map(({ quantity, goal, sigma }) =>
-      quantities.prepare(quantity, goal, weight / sigma),
+      prepare(quantity, goal, weight / sigma),
     );
     if (pull !== null) {
       const unit = toScaled(pull.quantity, 1);
       const beyond = pull.value + (direction * PULL_BEYOND) / unit;
-      preferences.push(quantities.prepare(pull.quantity, beyond, -unit / PULL_SCALE));
+      preferences.push(prepare(pull.quantity, beyond, -unit / PULL_SCALE));
     }
     this.preferences = preferences;
   }
 
   /** Every must at a posture; both lists keep their length and order whatever the posture. */
-  calcMusts(skeleton: Skeleton): Musts {
+  calcMusts(readings: Float64Array): Musts {
     const musts: Musts = { equal: [], below: [] };
-    this.look(skeleton);
-    this.writeMusts(skeleton, musts);
+    this.writeMusts(readings, musts);
     return musts;
+  }
+
+  /** Wishes, eases and the pull, in tolerances. */
+  calcPreferences(readings: Float64Array): number[] {
+    return this.preferences.map((each) => valueOf(each, readings));
   }
 
   /**
    * Writes all that a run weighs over the residuals of another posture: musts under
    * pressure, then wishes, eases and the pull, in tolerances.
    */
-  writeResiduals(skeleton: Skeleton, { shift, weight }: Pressure, into: Residuals): void {
+  writeResiduals(readings: Float64Array, { shift, weight }: Pressure, into: Residuals): void {
     const { twoSided, oneSided } = into;
-    this.look(skeleton);
-    const equalCount = this.writeMusts(skeleton, { equal: twoSided, below: oneSided });
-    for (let i = 0; i < equalCount; i += 1) {
+    this.writeMusts(readings, { equal: twoSided, below: oneSided });
+    const { preferences, equal } = this;
+    for (let i = 0; i < equal.length; i += 1) {
       twoSided[i] = weight * (twoSided[i]! + shift.equal[i]!);
     }
     for (let i = 0; i < oneSided.length; i += 1) {
       oneSided[i] = weight * (oneSided[i]! + shift.below[i]!);
     }
-    const { preferences, quantities } = this;
     for (let i = 0; i < preferences.length; i += 1) {
-      twoSided[equalCount + i] = quantities.read(preferences[i]!);
+      twoSided[equal.length + i] = valueOf(preferences[i]!, readings);
     }
-  }
-
-  /** Fills both sheets, which everything is read off. */
-  private look(skeleton: Skeleton): void {
-    this.demands.fill(skeleton);
-    this.quantities.fill(skeleton);
   }
 
   /** Writes every must over those of another posture, by place: to grow a list costs more than the sums. */
-  private writeMusts(skeleton: Skeleton, { equal, below }: Musts): number {
-    let equalCount = 0;
-    let belowCount = 0;
-    const { demands, quantities } = this;
+  private writeMusts(readings: Float64Array, { equal, below }: Musts): void {
+    const { demands } = this;
     const { toSpare } = this.aim;
-    for (let i = 0; i < DemandSheet.length; i += 1) {
+    demands.fill(readings);
+    let count = 0;
+    for (let i = 0; i < DEMANDS.length; i += 1) {
       const needed = demands.asked[i]! + toSpare;
-      below[belowCount] = orFree((needed - demands.has[i]!) * DEGREES_PER_RADIAN);
-      belowCount += 1;
-      if (!HAS_TWO_PIECES[i]!) continue;
-      below[belowCount] = orFree((needed - demands.alsoHas[i]!) * DEGREES_PER_RADIAN);
-      belowCount += 1;
-    }
-    const { legs } = skeleton;
-    for (const { overreach, closure } of [legs.front, legs.back]) {
-      if (closure === 'must-close') {
-        equal[equalCount] = overreach * CM_PER_METRE;
-        equalCount += 1;
-      } else {
-        below[belowCount] = overreach * CM_PER_METRE;
-        belowCount += 1;
-      }
-    }
-    for (const each of this.equal) {
-      equal[equalCount] = quantities.read(each);
-      equalCount += 1;
+      below[count] = orFree((needed - demands.has[i]!) * DEGREES_PER_RADIAN);
+      count += 1;
+      if (DEMANDS[i]!.along === null) continue;
+      below[count] = orFree((needed - demands.alsoHas[i]!) * DEGREES_PER_RADIAN);
+      count += 1;
     }
     for (const each of this.below) {
-      below[belowCount] = quantities.read(each);
-      belowCount += 1;
+      const value = valueOf(each, readings);
+      below[count] = Number.isFinite(value) ? value : FREE;
+      count += 1;
     }
-    for (const { pieces, atLeast, unit } of this.pieces) {
-      for (const piece of pieces(skeleton)) {
-        below[belowCount] = piece === Infinity ? FREE : (atLeast - piece) * unit;
-        belowCount += 1;
-      }
-    }
-    for (const { wish, most } of this.stretched) {
-      const off = quantities.read(wish);
-      below[belowCount] = off - most;
-      below[belowCount + 1] = -off - most;
-      belowCount += 2;
-    }
-    return equalCount;
+    for (let i = 0; i < this.equal.length; i += 1) equal[i] = valueOf(this.equal[i]!, readings);
   }
 
-  /** Wishes, eases and the pull, in tolerances. */
-  calcPreferences(skeleton: Skeleton): number[] {
-    const { preferences, quantities } = this;
-    quantities.fill(skeleton);
-    return preferences.map((each) => quantities.read(each));
+  /**
+   * Writes how everything that {@link writeResiduals} writes changes with each unknown.
+   *
+   * @param changes of each reading with each unknown: rows, one a reading
+   * @param weight of the musts
+   */
+  writeSlopes(
+    readings: Float64Array,
+    changes: Float64Array,
+    weight: number,
+    { twoSided, oneSided }: Slopes,
+  ): void {
+    const { demands, equal, below, preferences } = this;
+    demands.fill(readings);
+    const n = changes.length / this.readings.length;
+    /** A row of slopes that is `by` times a reading's, + `rise` times that of another one. */
+    const write = (
+      to: Float64Array,
+      row: number,
+      at: number,
+      by: number,
+      along = at,
+      rise = 0,
+    ): void => {
+      for (let j = 0; j < n; j += 1) {
+        to[row * n + j] = by * changes[at * n + j]! + rise * changes[along * n + j]!;
+      }
+    };
+    const perRadian = weight * DEGREES_PER_RADIAN;
+    let row = 0;
+    for (let i = 0; i < DEMANDS.length; i += 1) {
+      const { reading, sign, along } = DEMANDS[i]!;
+      const has = demands.has[i]!;
+      const by = Number.isNaN(has) ? 0 : sign * perRadian;
+      if (along === null) write(oneSided, row, reading, by);
+      else {
+        write(oneSided, row, reading, by, along, -demands.rise[i]! * perRadian);
+        row += 1;
+        write(oneSided, row, reading, Number.isNaN(demands.alsoHas[i]!) ? 0 : sign * perRadian);
+      }
+      row += 1;
+    }
+    for (const { at, perUnit } of below) {
+      write(oneSided, row, at, weight * perUnit);
+      row += 1;
+    }
+    for (let i = 0; i < equal.length; i += 1) {
+      write(twoSided, i, equal[i]!.at, weight * equal[i]!.perUnit);
+    }
+    for (let i = 0; i < preferences.length; i += 1) {
+      write(twoSided, equal.length + i, preferences[i]!.at, preferences[i]!.perUnit);
+    }
   }
 }
 

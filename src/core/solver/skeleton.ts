@@ -5,7 +5,7 @@ import {
   HIP_CENTRE,
   NECK_ABOVE_SHOULDER_PER_STATURE,
 } from '../body/proportions.ts';
-import { convexHull, distancesInside, type Point2 } from '../geometry/polygon.ts';
+import { distancesInside, findCorners, type Point2 } from '../geometry/polygon.ts';
 import {
   aboutForward,
   aboutLeft,
@@ -56,13 +56,8 @@ type BackEnd =
 interface FeetPose {
   readonly front: FootPose;
   readonly back: BackEnd;
-  /** Of all that bears: its points in one order whatever the posture, and those at its edge. */
-  readonly outline: Outline;
-}
-
-interface Outline {
-  readonly points: readonly Point2[];
-  readonly hull: readonly Point2[];
+  /** Of all that bears: its points in one order whatever the posture. */
+  readonly outline: readonly Point2[];
 }
 
 export interface Skeleton {
@@ -76,7 +71,9 @@ export interface Skeleton {
   /** Ear canal. */
   readonly head: Vec3;
   readonly centreOfMass: Vec3;
-  readonly base: readonly Point2[];
+  /** All that bears on the mat, seen from above, and those of its points that are corners of the base. */
+  readonly outline: readonly Point2[];
+  readonly corners: readonly number[];
   /** Distances of the weight point inside each edge of the base, in one order; Infinity = no edge. */
   readonly insideEdges: readonly number[];
 }
@@ -107,8 +104,8 @@ export function planFeet(
     }
     const across = width(posture.backFootYaw) + posture.widening;
     const back = placeBackEnd(figure, contact, posture, [-posture.stance, across]);
-    const points = [...front.sole, ...outlineOfEnd(figure, back)];
-    const feet = { front: front.foot, back, outline: { points, hull: convexHull(points) } };
+    const outline = [...front.sole, ...outlineOfEnd(figure, back)];
+    const feet = { front: front.foot, back, outline };
     last = { at: posture, feet };
     return feet;
   };
@@ -188,16 +185,16 @@ function poseLegs(
   contacts: ContactPlan,
   posture: Posture,
   feet: FeetPose,
-  like: Skeleton | null,
+  beside: Skeleton | null,
 ): Skeleton['legs'] {
-  if (like !== null && haveSameLegs(like.posture, posture)) return like.legs;
+  if (beside !== null && haveSameLegs(beside.posture, posture)) return beside.legs;
   const { pelvis, pelvisCentre } = posture;
   const { straightKnee } = contacts;
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
   const front =
-    like !== null && haveSameFrontLeg(like.posture, posture)
-      ? like.legs.front
+    beside !== null && haveSameFrontLeg(beside.posture, posture)
+      ? beside.legs.front
       : poseLeg(
           figure,
           'front',
@@ -212,32 +209,37 @@ function poseLegs(
 }
 
 /** The outline of the feet with that of the hands that bear on the floor or a prop. */
-function addHands(feet: Outline, plans: ContactPlan['arms'], arms: Skeleton['arms']): Outline {
+function addHands(
+  feet: readonly Point2[],
+  plans: ContactPlan['arms'],
+  arms: Skeleton['arms'],
+): readonly Point2[] {
   if (!plans.front.bears && !plans.back.bears) return feet;
-  const palms = [
+  return [
+    ...feet,
     ...(plans.front.bears ? palmOutline(arms.front.palm) : []),
     ...(plans.back.bears ? palmOutline(arms.back.palm) : []),
   ];
-  return { points: [...feet.points, ...palms], hull: convexHull([...feet.hull, ...palms]) };
 }
 
 /**
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
- * @param like a skeleton built before, whose parts are taken over where nothing that moves them differs
+ * @param beside the skeleton of a posture that differs by next to nothing: what nothing moves
+ *   is taken over from it, and so are the corners of its base
  */
 export function buildSkeleton(
   figure: Figure,
   contacts: ContactPlan,
   posture: Posture,
-  like: Skeleton | null = null,
+  beside: Skeleton | null = null,
 ): Skeleton {
   const { pelvisCentre } = posture;
   const plans = contacts.arms;
   const feet = contacts.feet(posture);
-  const legs = poseLegs(figure, contacts, posture, feet, like);
+  const legs = poseLegs(figure, contacts, posture, feet, beside);
   const spine =
-    like !== null && haveSameSpine(like.posture, posture) ? like.spine : bendSpine(posture);
+    beside !== null && haveSameSpine(beside.posture, posture) ? beside.spine : bendSpine(posture);
   const chest = compose(posture.pelvis, spine);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
@@ -249,6 +251,7 @@ export function buildSkeleton(
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
   const outline = addHands(feet.outline, plans, arms);
+  const corners = beside?.corners ?? findCorners(outline);
   return {
     posture,
     legs,
@@ -258,10 +261,15 @@ export function buildSkeleton(
     chestCentre,
     head,
     centreOfMass,
-    base: outline.hull,
-    insideEdges: distancesInside(outline.points, outline.hull, [centreOfMass[0], centreOfMass[1]]),
+    outline,
+    corners,
+    insideEdges: distancesInside(outline, corners, [centreOfMass[0], centreOfMass[1]]),
   };
 }
+
+/** Where the base has its corners, seen from above, anticlockwise. */
+export const findBase = ({ outline, corners }: Skeleton): Point2[] =>
+  corners.map((i) => outline[i]!);
 
 /** Bony points that are reported but play no part in a solve. */
 export interface BonyPoints {

@@ -2,6 +2,7 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import { Bending, minimise, Room, type Residuals } from './leastSquares.ts';
 import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
+import { PostureReader } from './postureReader.ts';
 import {
   countUnknowns,
   measureApart,
@@ -93,6 +94,7 @@ const sumBreaches = ({ equal, below }: Musts): number =>
  */
 class Run {
   private readonly conditions: Conditions;
+  private readonly reader: PostureReader;
   private readonly noShift: Musts;
   private readonly room: Room;
 
@@ -101,21 +103,23 @@ class Run {
     aim: Aim,
   ) {
     const start = task.starts[0]!;
-    this.conditions = new Conditions(task, aim);
+    const { figure, contacts, free } = task;
+    this.conditions = new Conditions(task, aim, buildSkeleton(figure, contacts, start));
+    this.reader = new PostureReader(task, this.conditions.readings);
     const { equal, below } = this.calcMusts(start);
     this.noShift = { equal: equal.map(() => 0), below: below.map(() => 0) };
     const like: Residuals = { twoSided: [], oneSided: [] };
     const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
-    this.conditions.writeResiduals(this.build(start), pressure, like);
-    this.room = new Room(countUnknowns(task.free), like);
+    this.conditions.writeResiduals(this.reader.read(start), pressure, like);
+    this.room = new Room(countUnknowns(free), like);
   }
 
   draft(start: Posture): Draft {
     const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
     const posture = this.minimise(start, pressure, SMALLEST_GAIN.first);
-    const skeleton = this.build(posture);
-    const breach = MUST_WEIGHT ** 2 * sumBreaches(this.conditions.calcMusts(skeleton));
-    const preferences = sumSquares(this.conditions.calcPreferences(skeleton));
+    const readings = this.reader.read(posture);
+    const breach = MUST_WEIGHT ** 2 * sumBreaches(this.conditions.calcMusts(readings));
+    const preferences = sumSquares(this.conditions.calcPreferences(readings));
     return { posture, cost: breach + preferences };
   }
 
@@ -156,25 +160,12 @@ class Run {
       }
       excess = left;
     }
-    const skeleton = this.build(posture);
+    const skeleton = this.reader.build(posture);
     return { skeleton, pressure: { shift, weight }, excess: left, kept: left <= KEPT_WITHIN };
   }
 
-  /** The skeleton that small probes start from: those that move only the spine share its legs. */
-  private anchor: Skeleton | null = null;
-
-  private build(posture: Posture): Skeleton {
-    const { figure, contacts } = this.task;
-    const skeleton = buildSkeleton(figure, contacts, posture, this.anchor);
-    const at = this.anchor?.posture;
-    if (at?.pelvis !== posture.pelvis && at?.pelvisCentre !== posture.pelvisCentre) {
-      this.anchor = skeleton;
-    }
-    return skeleton;
-  }
-
   private calcMusts(posture: Posture): Musts {
-    return this.conditions.calcMusts(this.build(posture));
+    return this.conditions.calcMusts(this.reader.read(posture));
   }
 
   private minimise(
@@ -183,15 +174,19 @@ class Run {
     smallestGain: number,
     bending?: Bending,
   ): Posture {
+    const { conditions, reader } = this;
     const { free } = this.task;
-    const calcResiduals = (at: Posture, into: Residuals): void => {
-      this.conditions.writeResiduals(this.build(at), pressure, into);
-    };
     return minimise<Posture>(
       {
         unknowns: countUnknowns(free),
         move: (from, step) => stepPosture(from, step, free),
-        calcResiduals,
+        calcResiduals: (at, into) => {
+          conditions.writeResiduals(reader.read(at), pressure, into);
+        },
+        calcSlopes: (at, into) => {
+          const changes = reader.readChanges(at);
+          conditions.writeSlopes(reader.read(at), changes, pressure.weight, into);
+        },
       },
       start,
       smallestGain,

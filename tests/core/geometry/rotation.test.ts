@@ -1,6 +1,11 @@
 import { Euler, Matrix4, Quaternion, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { convexHull, distancesInside, type Point2 } from '../../../src/core/geometry/polygon.ts';
+import {
+  convexHull,
+  distancesInside,
+  findCorners,
+  type Point2,
+} from '../../../src/core/geometry/polygon.ts';
 import {
   compose,
   fromRotationVector,
@@ -71,8 +76,8 @@ describe('base polygon', () => {
 
   it('measures inside every edge as positive and outside as negative, by the corner it starts from', () => {
     const points: readonly Point2[] = [[2, 1], ...square];
-    const hull = convexHull(points);
-    expect(distancesInside(points, hull, [1, 1.5])).toEqual([Infinity, 1.5, 3, 0.5, 1]);
-    expect(distancesInside(points, hull, [5, 1])).toEqual([Infinity, 1, -1, 1, 5]);
+    const corners = findCorners(points);
+    expect(distancesInside(points, corners, [1, 1.5])).toEqual([Infinity, 1.5, 3, 0.5, 1]);
+    expect(distancesInside(points, corners, [5, 1])).toEqual([Infinity, 1, -1, 1, 5]);
   });
 });

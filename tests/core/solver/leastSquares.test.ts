@@ -1,21 +1,43 @@
 import { describe, expect, it } from 'vitest';
-import { minimise, Room, type Residuals } from '../../../src/core/solver/leastSquares.ts';
+import {
+  minimise,
+  Room,
+  type LeastSquaresTask,
+  type Residuals,
+} from '../../../src/core/solver/leastSquares.ts';
 
-const move = (from: readonly number[], step: Float64Array): readonly number[] =>
-  from.map((each, i) => each + step[i]!);
+type Point = readonly number[];
+const STEP = 1e-7;
 
-const solve = (
-  start: readonly number[],
-  residuals: (x: readonly number[]) => Residuals,
-): readonly number[] => {
-  const unknowns = start.length;
-  const calcResiduals = (x: readonly number[], { twoSided, oneSided }: Residuals): void => {
-    const now = residuals(x);
-    twoSided.splice(0, twoSided.length, ...now.twoSided);
-    oneSided.splice(0, oneSided.length, ...now.oneSided);
+/** A task told by its residuals alone, its slopes by forward differences. */
+function taskOf(unknowns: number, residuals: (x: Point) => Residuals): LeastSquaresTask<Point> {
+  const write = (rows: Float64Array, j: number, from: readonly number[], to: readonly number[]) => {
+    from.forEach((each, i) => {
+      rows[i * unknowns + j] = (to[i]! - each) / STEP;
+    });
   };
-  const room = new Room(unknowns, residuals(start));
-  return minimise({ unknowns, move, calcResiduals }, start, 1e-16, room);
+  return {
+    unknowns,
+    move: (from, step) => from.map((each, i) => each + step[i]!),
+    calcResiduals: (x, { twoSided, oneSided }) => {
+      const now = residuals(x);
+      twoSided.splice(0, twoSided.length, ...now.twoSided);
+      oneSided.splice(0, oneSided.length, ...now.oneSided);
+    },
+    calcSlopes: (x, { twoSided, oneSided }) => {
+      const now = residuals(x);
+      for (let j = 0; j < unknowns; j += 1) {
+        const probed = residuals(x.map((each, i) => (i === j ? each + STEP : each)));
+        write(twoSided, j, now.twoSided, probed.twoSided);
+        write(oneSided, j, now.oneSided, probed.oneSided);
+      }
+    },
+  };
+}
+
+const solve = (start: Point, residuals: (x: Point) => Residuals): Point => {
+  const room = new Room(start.length, residuals(start));
+  return minimise(taskOf(start.length, residuals), start, 1e-16, room);
 };
 
 describe('least squares with one-sided residuals', () => {
@@ -58,12 +80,11 @@ describe('least squares with one-sided residuals', () => {
     // Between walls at 1 and 2: pulled to the one, then to the other, then back again.
     const room = new Room(1, { twoSided: [0], oneSided: [0, 0] });
     const pullTo = (goal: number): number => {
-      const calcResiduals = (x: readonly number[], { twoSided, oneSided }: Residuals): void => {
-        twoSided[0] = x[0]! - goal;
-        oneSided[0] = 1e3 * (x[0]! - 2);
-        oneSided[1] = 1e3 * (1 - x[0]!);
-      };
-      return minimise({ unknowns: 1, move, calcResiduals }, [1.5], 1e-16, room)[0]!;
+      const task = taskOf(1, ([x]) => ({
+        twoSided: [x! - goal],
+        oneSided: [1e3 * (x! - 2), 1e3 * (1 - x!)],
+      }));
+      return minimise(task, [1.5], 1e-16, room)[0]!;
     };
     expect(pullTo(9)).toBeCloseTo(2, 4);
     expect(pullTo(-9)).toBeCloseTo(1, 4);

@@ -1,0 +1,65 @@
+import type { PoseTask } from './poseTask.ts';
+import { countUnknowns, stepPosture, type Posture } from './posture.ts';
+import type { Readings } from './readings.ts';
+import { buildSkeleton, type Skeleton } from './skeleton.ts';
+
+/** Of forward differences, metres or radians. */
+const DIFFERENCE_STEP = 1e-7;
+const PER_STEP = 1 / DIFFERENCE_STEP;
+
+/** Reads one task's postures, and how what is read changes beside them. */
+export class PostureReader {
+  private readonly unknowns: number;
+  private readonly values: Float64Array;
+  private readonly probed: Float64Array;
+  private readonly probe: Float64Array;
+  private readonly changes: Float64Array;
+  private last: Skeleton | null = null;
+
+  constructor(
+    private readonly task: PoseTask,
+    private readonly readings: Readings,
+  ) {
+    this.unknowns = countUnknowns(task.free);
+    this.values = new Float64Array(readings.length);
+    this.probed = new Float64Array(readings.length);
+    this.probe = new Float64Array(this.unknowns);
+    this.changes = new Float64Array(readings.length * this.unknowns);
+  }
+
+  build(posture: Posture, beside: Skeleton | null = null): Skeleton {
+    const { figure, contacts } = this.task;
+    return buildSkeleton(figure, contacts, posture, beside);
+  }
+
+  /** @returns every reading; written over by the next call */
+  read(posture: Posture): Float64Array {
+    if (this.last?.posture === posture) return this.values;
+    this.last = this.build(posture);
+    this.readings.read(this.last, this.values);
+    return this.values;
+  }
+
+  /**
+   * How every reading changes with every unknown at a posture, by forward differences. A
+   * reading that leaps or is not defined beside it counts as unchanged.
+   *
+   * @returns rows of as many numbers as there are unknowns, one row a reading; written over
+   *   by the next call
+   */
+  readChanges(posture: Posture): Float64Array {
+    const { unknowns, probe, probed, changes, readings } = this;
+    const values = this.read(posture);
+    const at = this.last;
+    for (let j = 0; j < unknowns; j += 1) {
+      probe.fill(0);
+      probe[j] = DIFFERENCE_STEP;
+      readings.read(this.build(stepPosture(posture, probe, this.task.free), at), probed);
+      for (let i = 0; i < values.length; i += 1) {
+        const change = (probed[i]! - values[i]!) * PER_STEP;
+        changes[i * unknowns + j] = Number.isFinite(change) ? change : 0;
+      }
+    }
+    return changes;
+  }
+}
