@@ -1,5 +1,5 @@
 import type { Rotation } from '../geometry/rotation.ts';
-import { dot, scale, type Vec3 } from '../geometry/vector.ts';
+import { dot, type Vec3 } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
 
 /** Radians; negative flexion is extension, and so on for each pair. */
@@ -17,9 +17,9 @@ export interface AnkleAngles {
 
 const SINGULAR_WITHIN_RAD = (2 * Math.PI) / 180;
 
-/** The direction away from the body's midline on this side. */
-const lateralOf = (frame: Rotation, side: Side): Vec3 =>
-  side === 'left' ? frame.left : scale(frame.left, -1);
+/** How far a direction points away from the body's midline on this side. */
+const calcLateral = (direction: Vec3, frame: Rotation, side: Side): number =>
+  side === 'left' ? dot(direction, frame.left) : -dot(direction, frame.left);
 
 /**
  * Thigh against pelvis: flexion about the pelvis's side axis, then abduction about
@@ -37,11 +37,10 @@ export function calcHipAngles(
   kneeForward: Vec3,
   side: Side,
 ): HipAngles {
-  const lateral = lateralOf(pelvis, side);
   const ahead = dot(thighDown, pelvis.forward);
   const down = -dot(thighDown, pelvis.up);
   const flexion = Math.atan2(ahead, down);
-  const abduction = Math.asin(Math.max(-1, Math.min(1, dot(thighDown, lateral))));
+  const abduction = Math.asin(Math.max(-1, Math.min(1, calcLateral(thighDown, pelvis, side))));
   if (Math.PI / 2 - Math.abs(abduction) < SINGULAR_WITHIN_RAD) {
     return { flexion, abduction, externalRotation: null };
   }
@@ -52,7 +51,7 @@ export function calcHipAngles(
   return {
     flexion,
     abduction,
-    externalRotation: Math.atan2(dot(kneeForward, lateral), kneeAhead),
+    externalRotation: Math.atan2(calcLateral(kneeForward, pelvis, side), kneeAhead),
   };
 }
 
@@ -64,7 +63,7 @@ export function calcHipAngles(
  * @param shankUp unit vector from ankle centre to knee centre
  */
 export function calcAnkleAngles(foot: Rotation, shankUp: Vec3, side: Side): AnkleAngles {
-  const medial = -dot(shankUp, lateralOf(foot, side));
+  const medial = -calcLateral(shankUp, foot, side);
   return {
     dorsiflexion: Math.atan2(dot(shankUp, foot.forward), dot(shankUp, foot.up)),
     inversion: Math.asin(Math.max(-1, Math.min(1, medial))),

@@ -10,6 +10,12 @@ export const addScaled = (a: Vec3, b: Vec3, by: number): Vec3 => [
   a[1] + by * b[1],
   a[2] + by * b[2],
 ];
+/** byA · a + byB · b. */
+export const combine = (a: Vec3, byA: number, b: Vec3, byB: number): Vec3 => [
+  byA * a[0] + byB * b[0],
+  byA * a[1] + byB * b[1],
+  byA * a[2] + byB * b[2],
+];
 /** From a (share 0) to b (share 1). */
 export const lerp = (a: Vec3, b: Vec3, share: number): Vec3 => addScaled(a, subtract(b, a), share);
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
@@ -19,7 +25,10 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[0] * b[1] - a[1] * b[0],
 ];
 export const length = (a: Vec3): number => Math.sqrt(dot(a, a));
-export const distance = (a: Vec3, b: Vec3): number => length(subtract(a, b));
+export const distance = (a: Vec3, b: Vec3): number => {
+  const [x, y, z] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+  return Math.sqrt(x * x + y * y + z * z);
+};
 
 /** Unit vector along a; the zero vector stays zero, so that a solver's bad start cannot make NaN. */
 export function normalise(a: Vec3): Vec3 {

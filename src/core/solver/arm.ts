@@ -61,6 +61,9 @@ function findHandPlace(
   return [x, y + moved];
 }
 
+/** An elbow less than a thousandth of a millimetre out of line is none, square metres. */
+const STRAIGHT = 1e-12;
+
 /** Elbow of a bent arm, by the law of cosines. */
 function findElbow(
   shoulder: Vec3,
@@ -71,7 +74,9 @@ function findElbow(
 ): Vec3 {
   const span = distance(shoulder, wrist);
   const along = (upper * upper - lower * lower + span * span) / (2 * span);
-  const bulge = Math.sqrt(Math.max(0, upper * upper - along * along));
+  const square = upper * upper - along * along;
+  // Of an arm as good as straight only the rounding is left.
+  const bulge = square < STRAIGHT ? 0 : Math.sqrt(square);
   const down = normalise(subtract(wrist, shoulder));
   const outward = normalise(rejectFrom(pointing, down));
   return addScaled(addScaled(shoulder, down, along), outward, bulge);

@@ -420,8 +420,7 @@ export function minimise<State>(
     if (!(gain > 0)) break;
     // The last step needs no new slopes: nothing follows it.
     const isLast =
-      gain <= smallestGain ||
-      room.step.every((each) => Math.abs(each) < SMALLEST_STEP);
+      gain <= smallestGain || room.step.every((each) => Math.abs(each) < SMALLEST_STEP);
     state = next;
     if (isLast) break;
     linearise(task, next, room.nextResiduals, room.nextModel);

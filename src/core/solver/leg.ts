@@ -11,6 +11,7 @@ import { FOOT } from '../body/proportions.ts';
 import { toWorld, type Rotation } from '../geometry/rotation.ts';
 import {
   addScaled,
+  combine,
   dot,
   length,
   normalise,
@@ -108,13 +109,16 @@ function bendLeg(
   const bulgeDirection = normalise(rejectFrom(facing(legDown, kneeFlexion), legDown));
 
   const along = (thigh * thigh - shank * shank + reach * reach) / (2 * reach);
-  const bulge = Math.sqrt(Math.max(0, thigh * thigh - along * along));
-  const knee = addScaled(addScaled(hip, legDown, along), bulgeDirection, bulge);
-
+  // Both are one height of one triangle; of the first, a straight leg leaves only the rounding.
+  const bulge =
+    heldKnee === null
+      ? Math.sqrt(Math.max(0, thigh * thigh - along * along))
+      : (thigh * shank * Math.sin(heldKnee)) / reach;
   // Along the thigh and at right angles to it, both in the leg's plane.
   const size = Math.sqrt(along * along + bulge * bulge);
-  const thighDown = addScaled(scale(legDown, along / size), bulgeDirection, bulge / size);
-  const kneeForward = addScaled(scale(legDown, -bulge / size), bulgeDirection, along / size);
+  const thighDown = combine(legDown, along / size, bulgeDirection, bulge / size);
+  const kneeForward = combine(legDown, -bulge / size, bulgeDirection, along / size);
+  const knee = addScaled(hip, thighDown, size);
   return {
     foot,
     hip,
@@ -140,7 +144,7 @@ function findThigh(
   const down = toWorld(pelvis, [ca * sf, sign * sa, -ca * cf]);
   const floating = toWorld(pelvis, [cf, 0, sf]);
   const lateral = toWorld(pelvis, [-sa * sf, sign * ca, sa * cf]);
-  const kneeForward = addScaled(scale(floating, Math.cos(rotation)), lateral, Math.sin(rotation));
+  const kneeForward = combine(floating, Math.cos(rotation), lateral, Math.sin(rotation));
   return { down, kneeForward };
 }
 
@@ -164,8 +168,8 @@ export function poseLiftedLeg(
   const { down, kneeForward } = findThigh(pelvis, canonicalSide(place), angles);
   const knee = addScaled(hip, down, thigh);
   const [c, s] = [Math.cos(heldKnee), Math.sin(heldKnee)];
-  const shankDown = addScaled(scale(down, c), kneeForward, -s);
-  const toesTo = addScaled(scale(kneeForward, c), down, s);
+  const shankDown = combine(down, c, kneeForward, -s);
+  const toesTo = combine(kneeForward, c, down, s);
   const ankle = addScaled(knee, shankDown, shank);
   return {
     foot: hangFoot(figure, ankle, toesTo, scale(shankDown, -1)),

@@ -31,17 +31,8 @@ const calcPelvisTurn = ({ posture: { pelvis } }: Skeleton): number =>
   Math.atan2(-pelvis.left[0], pelvis.left[1]);
 
 /** Lean of the pelvis about its own hip line, + front rim down. Free of the lock at 90°. */
-function calcPelvisTilt({ posture: { pelvis } }: Skeleton): number {
-  const [x, y] = pelvis.left;
-  const across = Math.sqrt(x * x + y * y) || 1;
-  const normal: Vec3 = [y / across, -x / across, 0];
-  const uprightSide: Vec3 = [
-    (-pelvis.left[2] * x) / across,
-    (-pelvis.left[2] * y) / across,
-    across,
-  ];
-  return Math.atan2(dot(pelvis.up, normal), dot(pelvis.up, uprightSide));
-}
+const calcPelvisTilt = ({ posture: { pelvis } }: Skeleton): number =>
+  Math.atan2(-pelvis.forward[2], pelvis.up[2]);
 
 /**
  * Roll about a leaning trunk's own length: 0 = facing the floor, + = opened away from

@@ -78,7 +78,10 @@ export class Readings {
     into[TRUNK_AT + 2] = posture.spineSideBend;
     into[TRUNK_AT + 3] = posture.spineRotation;
     for (const { at, calc } of this.quantities) into[at] = calc(skeleton);
-    for (const { at, calc } of this.pieces) into.set(calc(skeleton), at);
+    for (const { at, calc } of this.pieces) {
+      const pieces = calc(skeleton);
+      for (let i = 0; i < pieces.length; i += 1) into[at + i] = pieces[i]!;
+    }
   }
 }
 

@@ -6,14 +6,7 @@ import {
   NECK_ABOVE_SHOULDER_PER_STATURE,
 } from '../body/proportions.ts';
 import { distancesInside, findCorners, type Point2 } from '../geometry/polygon.ts';
-import {
-  aboutForward,
-  aboutLeft,
-  aboutUp,
-  compose,
-  toWorld,
-  type Rotation,
-} from '../geometry/rotation.ts';
+import { compose, toWorld, type Rotation } from '../geometry/rotation.ts';
 import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
 import { poseArm, type ArmPlan, type ArmPose } from './arm.ts';
 import { calcCentreOfMass } from './centreOfMass.ts';
@@ -175,9 +168,16 @@ function poseBackLeg(
  * Chest against pelvis: flexion about the side axis (+ forward), side bend about the
  * floating forward axis (+ to the left), rotation about the trunk (+ to the left).
  */
-function bendSpine(posture: Posture): Rotation {
-  const bent = compose(aboutLeft(posture.spineFlexion), aboutForward(-posture.spineSideBend));
-  return compose(bent, aboutUp(posture.spineRotation));
+function bendSpine({ spineFlexion, spineSideBend, spineRotation }: Posture): Rotation {
+  const [cf, sf] = [Math.cos(spineFlexion), Math.sin(spineFlexion)];
+  const [cb, sb] = [Math.cos(spineSideBend), Math.sin(spineSideBend)];
+  const [cr, sr] = [Math.cos(spineRotation), Math.sin(spineRotation)];
+  // The three turns multiplied out.
+  return {
+    forward: [cf * cr - sf * sb * sr, cb * sr, -sf * cr - cf * sb * sr],
+    left: [-cf * sr - sf * sb * cr, cb * cr, sf * sr - cf * sb * cr],
+    up: [sf * cb, sb, cf * cb],
+  };
 }
 
 function poseLegs(
