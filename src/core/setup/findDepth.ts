@@ -100,7 +100,7 @@ export function findDepth(
     spareDeg,
     bound.aim.wishesWithin === null,
     EASE_INSIDE_SPARING,
-    hints?.sparing ?? deepest.skeleton.posture,
+    hints?.sparing ?? hintOf(deepest),
   );
   const { answer: sparing, aim } = reached;
   if (!reached.isHeld) {

@@ -30,14 +30,15 @@ export interface Slopes {
 const MOST_ITERATIONS = 60;
 const MOST_INNER_ITERATIONS = 40;
 const MOST_TRIES = 40;
-const FIRST_DAMPING = 1e-4;
+const FIRST_DAMPING = 0.1;
 const SMALLEST_DAMPING = 1e-9;
 /** A run begins with this share of the damping that the run before it ended with. */
 const CARRIED_DAMPING = 0.01;
+/** After a step that was right at once, and after one that had to be damped more first. */
 const LESS_DAMPING = 0.03;
+const A_LITTLE_LESS_DAMPING = 0.3;
 const MORE_DAMPING = 8;
-/** A model that bends the wrong way needs damping of its curvature's own size. */
-const LEAST_DAMPING_OF_A_BENT_MODEL = 30;
+const LEAST_DAMPING_UNBENT = 1;
 const LARGEST_DAMPING = 1e8;
 /** Stop when a step moves nothing by more than this (metres or radians). */
 const SMALLEST_STEP = 1e-9;
@@ -403,19 +404,27 @@ export function minimise<State>(
   let damping = Math.max(FIRST_DAMPING, bending.damping * CARRIED_DAMPING);
   linearise(task, state, room.residuals, room.model);
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
-    addBending(room.model, bending);
+    addBending(room.model, bending, 1);
+    let isBent = true;
+    let isFirstTry = true;
     let gain = 0;
     let next = state;
     while (damping <= LARGEST_DAMPING) {
-      const isSolved = solveModel(room.model, damping, room);
-      if (isSolved) {
+      if (solveModel(room.model, damping, room)) {
         next = task.move(state, room.step);
         task.calcResiduals(next, room.nextResiduals);
         gain = cost - calcCost(room.nextResiduals);
         if (gain > 0) break;
+        isFirstTry = false;
+      } else if (isBent) {
+        // What was learnt bends the wrong way here: damping that makes up for it would hold
+        // back every direction. Gauss–Newton's own curvature never does, but leaps.
+        addBending(room.model, bending, -1);
+        isBent = false;
+        damping = Math.max(LEAST_DAMPING_UNBENT, damping);
+        continue;
       }
       damping *= MORE_DAMPING;
-      if (!isSolved) damping = Math.max(LEAST_DAMPING_OF_A_BENT_MODEL, damping * MORE_DAMPING);
     }
     if (!(gain > 0)) break;
     // The last step needs no new slopes: nothing follows it.
@@ -427,13 +436,14 @@ export function minimise<State>(
     bending.learn(room.step, room);
     room.advance();
     cost -= gain;
-    damping = Math.max(SMALLEST_DAMPING, damping * LESS_DAMPING);
+    damping *= isFirstTry ? LESS_DAMPING : A_LITTLE_LESS_DAMPING;
+    damping = Math.max(SMALLEST_DAMPING, damping);
   }
   bending.damping = damping;
   return state;
 }
 
-/** Adds what is learnt of the bending to a model's own curvature. */
-function addBending({ normal }: LinearModel, { matrix }: Bending): void {
-  for (let i = 0; i < normal.length; i += 1) normal[i]! += matrix[i]!;
+/** Adds what is learnt of the bending to a model's own curvature, or takes it away again. */
+function addBending({ normal }: LinearModel, { matrix }: Bending, sign: 1 | -1): void {
+  for (let i = 0; i < normal.length; i += 1) normal[i]! += sign * matrix[i]!;
 }
