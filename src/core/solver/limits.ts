@@ -229,8 +229,8 @@ export class DemandSheet {
       this.addBlend(straight, bent, knee, 0, RIGHT_ANGLE);
       return;
     }
-    const falls = Number.isNaN(most) ? bent : 0;
-    this.addBlend(bent, falls, knee, RIGHT_ANGLE, Math.max(1e-6, (most || Infinity) - RIGHT_ANGLE));
+    if (Number.isNaN(most)) this.addBlend(bent, bent, knee, RIGHT_ANGLE, RIGHT_ANGLE);
+    else this.addBlend(bent, 0, knee, RIGHT_ANGLE, Math.max(1e-6, most - RIGHT_ANGLE));
     this.alsoHas[this.count - 1] = bent;
   }
 }

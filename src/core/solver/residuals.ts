@@ -116,8 +116,9 @@ export class Conditions {
       const beyond = prepare(quantity, value, direction * toScaled(quantity, 1));
       (how === 'hold' ? equal : below).push(beyond);
     }
-    for (const { quantity, goal, sigma } of wishesWithin === null ? [] : task.wishes) {
-      const most = (wishesWithin ?? 0) * sigma;
+    for (const { quantity, goal, sigma } of task.wishes) {
+      if (wishesWithin === null) break;
+      const most = wishesWithin * sigma;
       const unit = toScaled(quantity, 1);
       below.push(prepare(quantity, goal + most, unit), prepare(quantity, goal - most, -unit));
     }
