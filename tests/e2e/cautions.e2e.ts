@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, openDemo } from './support.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -46,6 +46,8 @@ test('what cannot be right about a person is said at its field and not saved', a
   await expect(page.getByLabel('Born in')).toHaveValue('1984');
   await page.getByLabel('Born in').fill('1985');
   await page.getByLabel('Born in').blur();
+  // Nothing on the page tells when it is kept, and a page that goes sooner takes it along.
+  await expect.poll(() => readKeptBirthYear(page)).toBe(1985);
   await page.reload();
   await expect(page.getByLabel('Born in')).toHaveValue('1985');
 });
@@ -103,3 +105,22 @@ test('a re-check names the readings worth repeating and leads through them', asy
   await page.getByRole('button', { name: 'Measure these again' }).click();
   await expect(page.getByText(/^1 of [1-6], /)).toBeVisible();
 });
+
+/** What the browser keeps of the demo's Marit Sollen. */
+const readKeptBirthYear = (page: Page): Promise<unknown> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve, reject) => {
+        const open = indexedDB.open('stillwater');
+        open.onerror = () => {
+          reject(new Error('The database cannot be opened'));
+        };
+        open.onsuccess = () => {
+          const get = open.result.transaction('people').objectStore('people').get('marit-sollen');
+          get.onsuccess = () => {
+            open.result.close();
+            resolve((get.result as { person: { birthYear: unknown } }).person.birthYear);
+          };
+        };
+      }),
+  );
