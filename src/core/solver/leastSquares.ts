@@ -10,7 +10,7 @@ export interface LeastSquaresTask<State> {
    * keep their length and order whatever the state.
    */
   readonly calcResiduals: (state: State, into: Residuals) => void;
-  /** Writes how each residual of the state that was calculated last changes with each unknown. */
+  /** Writes how each residual of a state changes with each unknown, over those of another one. */
   readonly calcSlopes: (state: State, into: Slopes) => void;
 }
 

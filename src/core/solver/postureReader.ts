@@ -27,9 +27,9 @@ export class PostureReader {
     this.changes = new Float64Array(readings.length * this.unknowns);
   }
 
-  build(posture: Posture, beside: Skeleton | null = null): Skeleton {
+  build(posture: Posture): Skeleton {
     const { figure, contacts } = this.task;
-    return buildSkeleton(figure, contacts, posture, beside);
+    return buildSkeleton(figure, contacts, posture);
   }
 
   /** @returns every reading; written over by the next call */
@@ -49,12 +49,14 @@ export class PostureReader {
    */
   readChanges(posture: Posture): Float64Array {
     const { unknowns, probe, probed, changes, readings } = this;
+    const { figure, contacts, free } = this.task;
     const values = this.read(posture);
     const at = this.last;
     for (let j = 0; j < unknowns; j += 1) {
       probe.fill(0);
       probe[j] = DIFFERENCE_STEP;
-      readings.read(this.build(stepPosture(posture, probe, this.task.free), at), probed);
+      const beside = stepPosture(posture, probe, free);
+      readings.read(buildSkeleton(figure, contacts, beside, at), probed);
       for (let i = 0; i < values.length; i += 1) {
         const change = (probed[i]! - values[i]!) * PER_STEP;
         changes[i * unknowns + j] = Number.isFinite(change) ? change : 0;
