@@ -14,7 +14,20 @@ import { planPose, planSetUp, type Planned } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
 import { planSession } from '../core/sessions/planSession.ts';
 import type { Result } from '../core/problems/problem.ts';
+import type { PersonRecord } from '../core/person/person.ts';
 import type { AsFound } from '../core/rules/houseRules.ts';
+
+/**
+ * The person who was asked about last. Every question brings its own copy; taken for the
+ * same one, what was worked out of the readings serves all poses.
+ */
+let last: { readonly text: string; readonly record: PersonRecord } | null = null;
+
+function recall(record: PersonRecord): PersonRecord {
+  const text = JSON.stringify(record);
+  if (last?.text !== text) last = { text, record };
+  return last.record;
+}
 
 /** The plan that is being moved; planned once, moved many times. */
 let open: { readonly key: string; readonly plan: Planned } | null = null;
@@ -38,9 +51,13 @@ function heelLines(key: string, backFootDeg: number): Result<readonly HeelLineMa
   return { ok: true, value };
 }
 
+type Tail<List extends readonly unknown[]> = List extends [unknown, ...infer Rest] ? Rest : never;
+
 const api = {
-  planSetUp,
-  planInFull,
+  planSetUp: (record: PersonRecord, ...asked: Tail<Parameters<typeof planSetUp>>) =>
+    planSetUp(recall(record), ...asked),
+  planInFull: (record: PersonRecord, ...asked: Tail<Parameters<typeof planInFull>>) =>
+    planInFull(recall(record), ...asked),
   planBands,
   planRecheck,
   compareSchools,

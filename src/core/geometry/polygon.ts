@@ -52,22 +52,24 @@ function extendChain(
  * (measured to the edge's line).
  *
  * @param corners of the hull by their index, anticlockwise
- * @returns one for each of `points`: to the edge that starts there, Infinity where none does
+ * @param into takes one for each of `points`, from place `at` on: to the edge that starts
+ *   there, Infinity where none does
  */
-export function distancesInside(
+export function writeDistancesInside(
   points: readonly Point2[],
   corners: readonly number[],
   point: Point2,
-): number[] {
-  const distances = new Array<number>(points.length).fill(Infinity);
+  into: Float64Array,
+  at: number,
+): void {
+  for (let i = 0; i < points.length; i += 1) into[at + i] = Infinity;
   let from = corners[corners.length - 1]!;
   for (const to of corners) {
     const a = points[from]!;
     const b = points[to]!;
     // Not Math.hypot: its care for huge numbers takes most of the time here.
     const edge = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
-    distances[from] = turn(a, b, point) / edge;
+    into[at + from] = turn(a, b, point) / edge;
     from = to;
   }
-  return distances;
 }

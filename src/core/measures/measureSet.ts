@@ -1,7 +1,7 @@
 import { PROTOCOLS, type MeasureId } from './protocols/index.ts';
 import { SIDES, type Side } from './protocol.ts';
 import { calcSittingValue, type MeasureValue } from './measureValue.ts';
-import { calcOwnWithin } from './ownWithin.ts';
+import { poolWithin } from './ownWithin.ts';
 import type { Reading } from './reading.ts';
 import { splitSittings } from './sittings.ts';
 
@@ -27,9 +27,10 @@ export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
 }
 
 function makeMeasureSet(readings: readonly Reading[]): MeasureSet {
-  const own = calcOwnWithin(readings);
+  const sittings = splitSittings(readings);
+  const own = poolWithin(sittings);
   const latest = new Map<string, readonly Reading[]>();
-  for (const sitting of splitSittings(readings)) {
+  for (const sitting of sittings) {
     const { measure, side } = sitting[0]!;
     const key = keyOf(measure, side);
     if (!latest.has(key)) latest.set(key, sitting);

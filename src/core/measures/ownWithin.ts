@@ -26,9 +26,13 @@ export type OwnWithin = Readonly<Record<ErrorKind, WithinTerm>>;
  * @param readings all of one person
  * @returns a term for every kind, in its own unit
  */
-export function calcOwnWithin(readings: readonly Reading[]): OwnWithin {
+export const calcOwnWithin = (readings: readonly Reading[]): OwnWithin =>
+  poolWithin(splitSittings(readings));
+
+/** The same of readings that are split already. */
+export function poolWithin(sittings: ReturnType<typeof splitSittings>): OwnWithin {
   const sums = new Map<ErrorKind, { squares: number; repeats: number }>();
-  for (const sitting of splitSittings(readings)) {
+  for (const sitting of sittings) {
     const { measure } = sitting[0]!;
     if (sitting.length < 2 || !isMeasureId(measure)) continue;
     const { errorKind } = getProtocol(measure);

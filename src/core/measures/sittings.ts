@@ -9,18 +9,21 @@ const MS_PER_HOUR = 3_600_000;
 export const findPosture = ({ posture, measure }: Reading): string | null =>
   posture ?? (isMeasureId(measure) ? getProtocol(measure).posture : null);
 
-/** What two readings must share to be repeats of one another, but for the time. */
-const kindOf = (reading: Reading): string =>
-  [
-    reading.measure,
-    reading.side ?? '',
-    reading.state ?? '',
-    findPosture(reading) ?? '',
-    reading.takenBy ?? '',
-  ].join('|');
+/** Whether two readings of one measure are repeats of one another, but for the time. */
+const areRepeats = (a: Reading, b: Reading): boolean =>
+  a.side === b.side &&
+  (a.state ?? null) === (b.state ?? null) &&
+  (a.takenBy ?? null) === (b.takenBy ?? null) &&
+  findPosture(a) === findPosture(b);
 
 /** Of times and ids, whose letters need no language. */
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+interface OpenSitting {
+  sitting: Reading[];
+  /** Of its newest reading. */
+  hour: number;
+}
 
 /**
  * The readings that may be pooled with one another: of one measure, side, state, posture
@@ -33,18 +36,23 @@ export function splitSittings(readings: readonly Reading[]): readonly (readonly 
   const newestFirst = readings
     .filter(isCounted)
     .sort((a, b) => compare(b.takenAt, a.takenAt) || compare(a.id, b.id));
-  const open = new Map<string, { readonly sitting: Reading[]; readonly hour: number }>();
+  const ofMeasure = new Map<string, OpenSitting[]>();
   const sittings: Reading[][] = [];
   for (const reading of newestFirst) {
-    const kind = kindOf(reading);
-    const begun = open.get(kind);
+    const open = ofMeasure.get(reading.measure) ?? [];
+    if (open.length === 0) ofMeasure.set(reading.measure, open);
     const hour = Date.parse(reading.takenAt) / MS_PER_HOUR;
+    const begun = open.find(({ sitting }) => areRepeats(sitting[0]!, reading));
     if (begun !== undefined && begun.hour - hour <= SITTING_HOURS) {
       begun.sitting.push(reading);
-    } else {
-      const sitting = [reading];
-      open.set(kind, { sitting, hour });
-      sittings.push(sitting);
+      continue;
+    }
+    const sitting = [reading];
+    sittings.push(sitting);
+    if (begun === undefined) open.push({ sitting, hour });
+    else {
+      begun.sitting = sitting;
+      begun.hour = hour;
     }
   }
   return sittings;

@@ -1,7 +1,6 @@
-import { calcBody, type Body } from '../body/body.ts';
 import { adapt } from '../cautions/adapt.ts';
 import { findStopSigns } from '../cautions/stopSigns.ts';
-import { calcMeasureSet, type MeasureSet } from '../measures/measureSet.ts';
+import { calcMeasureSet } from '../measures/measureSet.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose, POSES } from '../poses/catalogue/index.ts';
@@ -17,19 +16,13 @@ import {
   describeStopped,
   describeUnsolved,
 } from './describeSetUp.ts';
-import { calcPlanningRanges, findMissingMeasures, type PlanningRanges } from './planningLimits.ts';
+import { calcNumbers, type Numbers } from './numbers.ts';
+import { findMissingMeasures } from './planningLimits.ts';
 import { planLying } from './planLying.ts';
 import type { Request } from './request.ts';
 import { getReserve } from './reserve.ts';
 import type { SetUp } from './setUp.ts';
 import { solvePose, type PoseAnswer, type PoseRequest } from './solvePose.ts';
-
-/** A person's numbers as a plan takes them. */
-export interface Numbers {
-  readonly set: MeasureSet;
-  readonly body: Body;
-  readonly ranges: PlanningRanges;
-}
 
 /** A set-up with all that it was made from, for those who solve on from there. */
 export interface Plan {
@@ -75,15 +68,6 @@ function makeRequest(
   };
 }
 
-/** A measure set as numbers to plan with; problems when lengths do not make a body. */
-export function calcNumbers(set: MeasureSet, request: Request): Result<Numbers> {
-  const body = calcBody(set);
-  if (!body.ok) return body;
-  const { rules, reserve, adapted } = request;
-  const ranges = calcPlanningRanges(set, rules, reserve, adapted);
-  return { ok: true, value: { set, body: body.value, ranges } };
-}
-
 /** The whole plan of one pose; see {@link planSetUp} for its arguments. */
 export function planPose(
   record: PersonRecord,
@@ -108,10 +92,9 @@ export function planPose(
   return { kind: 'planned', request, numbers: numbers.value, poseRequest, answer, setUp };
 }
 
-export const toPoseRequest = (request: Request, { body, ranges }: Numbers): PoseRequest => ({
+export const toPoseRequest = (request: Request, numbers: Numbers): PoseRequest => ({
   pose: request.pose,
-  body,
-  ranges,
+  numbers,
   side: request.side,
   rules: request.rules,
   experience: request.record.person.experience,

@@ -1,6 +1,5 @@
-import type { Body } from '../body/body.ts';
 import type { Side } from '../measures/protocol.ts';
-import { getPose } from '../poses/catalogue/index.ts';
+import { getPose, POSES } from '../poses/catalogue/index.ts';
 import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { withLevel } from '../poses/level.ts';
 import type { Experience } from '../person/person.ts';
@@ -22,14 +21,14 @@ import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
 import { findDepth, findSetUpWithoutDepth, type DepthAnswer, type HeldDepth } from './findDepth.ts';
 import type { DepthHints } from './depthSearch.ts';
-import type { PlanningRanges } from './planningLimits.ts';
+import type { Numbers } from './numbers.ts';
 import type { Force } from './pushed.ts';
+import { Remembered } from './remembered.ts';
 
 /** All that a solve needs to know of a person and of the teacher's choices. */
 export interface PoseRequest {
   readonly pose: PoseDefinition;
-  readonly body: Body;
-  readonly ranges: PlanningRanges;
+  readonly numbers: Numbers;
   readonly side: Side;
   readonly rules: HouseRules;
   readonly experience: Experience;
@@ -88,7 +87,7 @@ const SHORTEST_SHARE = 0.5;
 
 /** Some stances are as long as can be, up to a rule: found once, then held. */
 function findHeldStance(
-  { pose, body, ranges, side, rules }: PoseRequest,
+  { pose, numbers: { body, ranges }, side, rules }: PoseRequest,
   hint: Hint | null,
 ): { readonly held: HeldLegs; readonly longest: Hint | null } {
   const { definition, metres } = findStance(pose, body, side, rules);
@@ -117,12 +116,28 @@ function holdLegs({ posture, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
   };
 }
 
+/** Poses that others stand on as they are in the catalogue: solved once for all of those. */
+const LEG_GIVERS: ReadonlySet<PoseDefinition> = new Set(
+  POSES.flatMap(({ restsOn }) =>
+    restsOn === undefined || restsOn.level !== undefined ? [] : [getPose(restsOn.pose)],
+  ),
+);
+
+const legsBefore = new Remembered<Numbers, PoseAnswer>();
+
 /**
  * Solves a pose: first the pose that it rests on, then a stance that is found once, then
  * one depth after the other, each held while the next one grows. What comes first gives
  * way when nothing is left for what comes last.
  */
 export function solvePose(request: PoseRequest, hints: PoseHints | null = null): PoseAnswer {
+  const { pose, numbers, side, rules, experience } = request;
+  if (hints !== null || !LEG_GIVERS.has(pose)) return solveAnew(request, hints);
+  const key = JSON.stringify([pose.id, side, rules, experience]);
+  return legsBefore.find(numbers, key, () => solveAnew(request, null));
+}
+
+function solveAnew(request: PoseRequest, hints: PoseHints | null): PoseAnswer {
   const { restsOn } = request.pose;
   if (restsOn === undefined) {
     const { held, longest } = findHeldStance(request, hints?.longest ?? null);
@@ -187,7 +202,12 @@ function solveOn(
   hints: PoseHints | null,
   isTrial = false,
 ): PoseAnswer {
-  const { pose, body, ranges, side, rules } = request;
+  const {
+    pose,
+    numbers: { body, ranges },
+    side,
+    rules,
+  } = request;
   const built = buildTask(pose, body, ranges, side, rules, held, near);
   const common = { longest: null, legsFrom: null, legs: null, keptShare: 1 };
   if (pose.firstDepth === null) {
@@ -228,7 +248,12 @@ export function solveMoved(
   const { posture } = before.found.answer.skeleton;
   const held = holdMoved(before, force.parts, posture);
   const near = { ...posture, ...held.parts };
-  const { pose, body, ranges, side, rules } = request;
+  const {
+    pose,
+    numbers: { body, ranges },
+    side,
+    rules,
+  } = request;
   if (force.quantities.length === 0) {
     const answer = solveOn(request, held, near, hintsOf(before));
     return answer.found.kind === 'held' ? { answer, found: answer.found } : null;

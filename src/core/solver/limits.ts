@@ -129,6 +129,15 @@ const END_SHARE = 0.1;
 /** Stands for what is not known in a sheet: a list of numbers alone is quick to fill. */
 const UNKNOWN = NaN;
 
+/** Where the readings stand that limits run along. */
+const BLEND_READINGS = {
+  front: {
+    knee: findLegReading('front', 'kneeFlexion'),
+    hip: findLegReading('front', 'hipFlexion'),
+  },
+  back: { knee: findLegReading('back', 'kneeFlexion'), hip: findLegReading('back', 'hipFlexion') },
+} as const;
+
 /**
  * What a posture asks of every motion and what the person has, filled anew for every
  * posture that a solver tries. A limit that depends on another joint comes as two pieces,
@@ -198,8 +207,9 @@ export class DemandSheet {
 
   private addLeg(place: Place, readings: Float64Array): void {
     const limits = this.limits[place];
-    const knee = readings[findLegReading(place, 'kneeFlexion')]!;
-    const flexion = readings[findLegReading(place, 'hipFlexion')]!;
+    const at = BLEND_READINGS[place];
+    const knee = readings[at.knee]!;
+    const flexion = readings[at.hip]!;
     const bent = limits.flexion ?? UNKNOWN;
     // Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond.
     this.addBlend(limits.straightLegRaise ?? UNKNOWN, bent, knee, 0, RIGHT_ANGLE);

@@ -13,18 +13,18 @@ export class PostureReader {
   private readonly values: Float64Array;
   private readonly probed: Float64Array;
   private readonly probe: Float64Array;
-  private readonly changes: Float64Array;
-  private last: Skeleton | null = null;
 
+  /** @param last a skeleton of the task, to begin with */
   constructor(
     private readonly task: PoseTask,
     private readonly readings: Readings,
+    private last: Skeleton,
   ) {
     this.unknowns = countUnknowns(task.free);
     this.values = new Float64Array(readings.length);
     this.probed = new Float64Array(readings.length);
     this.probe = new Float64Array(this.unknowns);
-    this.changes = new Float64Array(readings.length * this.unknowns);
+    readings.read(last, this.values);
   }
 
   build(posture: Posture): Skeleton {
@@ -34,21 +34,20 @@ export class PostureReader {
 
   /** @returns every reading; written over by the next call */
   read(posture: Posture): Float64Array {
-    if (this.last?.posture === posture) return this.values;
+    if (this.last.posture === posture) return this.values;
     this.last = this.build(posture);
     this.readings.read(this.last, this.values);
     return this.values;
   }
 
   /**
-   * How every reading changes with every unknown at a posture, by forward differences. A
-   * reading that leaps or is not defined beside it counts as unchanged.
+   * Writes how every reading changes with every unknown at a posture, by forward
+   * differences. A reading that leaps or is not defined beside it counts as unchanged.
    *
-   * @returns rows of as many numbers as there are unknowns, one row a reading; written over
-   *   by the next call
+   * @param changes rows of as many numbers as there are unknowns, one row a reading
    */
-  readChanges(posture: Posture): Float64Array {
-    const { unknowns, probe, probed, changes, readings } = this;
+  readChanges(posture: Posture, changes: Float64Array): void {
+    const { unknowns, probe, probed, readings } = this;
     const { figure, contacts, free } = this.task;
     const values = this.read(posture);
     const at = this.last;
@@ -62,6 +61,5 @@ export class PostureReader {
         changes[i * unknowns + j] = Number.isFinite(change) ? change : 0;
       }
     }
-    return changes;
   }
 }

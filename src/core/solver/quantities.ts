@@ -1,5 +1,6 @@
 import type { Rotation } from '../geometry/rotation.ts';
 import { FOOT } from '../body/proportions.ts';
+import { writeDistancesInside } from '../geometry/polygon.ts';
 import { cross, distance, dot, normalise, subtract, type Vec3 } from '../geometry/vector.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { Skeleton } from './skeleton.ts';
@@ -14,7 +15,13 @@ export interface Quantity {
   readonly words: string;
   readonly calc: (skeleton: Skeleton) => number;
   /** Where it is the least of several smooth things: those, in one order whatever the posture. */
-  readonly pieces?: (skeleton: Skeleton) => readonly number[];
+  readonly pieces?: Pieces;
+}
+
+/** Infinity where there is none. */
+export interface Pieces {
+  readonly count: (skeleton: Skeleton) => number;
+  readonly write: (skeleton: Skeleton, into: Float64Array, at: number) => void;
 }
 
 const angle = (words: string, calc: Quantity['calc']): Quantity => ({ kind: 'angle', words, calc });
@@ -64,8 +71,20 @@ const calcMidFoot = ({ legs: { front } }: Skeleton): number =>
   front.foot.heel[0] + (front.foot.toe[0] - front.foot.heel[0]) * MID_FOOT_FROM_HEEL_CENTRE;
 const MID_FOOT_FROM_HEEL_CENTRE = (MID_FOOT - FOOT.heelCentre) / (FOOT.toe - FOOT.heelCentre);
 
+/** Distances of the weight point inside each edge of the base. */
+const INSIDE_EDGES: Pieces = {
+  count: ({ outline }) => outline.length,
+  write: ({ outline, corners, centreOfMass: [x, y] }, into, at) => {
+    writeDistancesInside(outline, corners, [x, y], into, at);
+  },
+};
+
 /** Distance of the weight point inside the base's nearest edge, metres; negative outside. */
-export const calcWeightInside = ({ insideEdges }: Skeleton): number => Math.min(...insideEdges);
+export function calcWeightInside(skeleton: Skeleton): number {
+  const edges = new Float64Array(INSIDE_EDGES.count(skeleton));
+  INSIDE_EDGES.write(skeleton, edges, 0);
+  return Math.min(...edges);
+}
 
 /** The heart lies this far from the pelvis to the middle of the shoulders. Our modelling choice. */
 const HEART_SHARE = 0.75;
@@ -187,7 +206,7 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   ),
   'weight-inside-base': {
     ...lengthOf('the weight point inside the base', calcWeightInside),
-    pieces: (s) => s.insideEdges,
+    pieces: INSIDE_EDGES,
   },
   'hand-height': lengthOf('the hand above the mat', (s) =>
     Math.min(s.arms.front.palm[2], s.arms.back.palm[2]),

@@ -1,7 +1,7 @@
 import { PLACES, type Place } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { LegPose } from './leg.ts';
-import { getQuantity, type Quantity } from './quantities.ts';
+import { getQuantity, type Pieces, type Quantity } from './quantities.ts';
 import type { Skeleton } from './skeleton.ts';
 
 const LEG = [
@@ -17,8 +17,6 @@ const TRUNK = ['backHeelLift', 'spineFlexion', 'spineSideBend', 'spineRotation']
 
 export type LegReading = (typeof LEG)[number];
 export type TrunkReading = (typeof TRUNK)[number];
-
-type Pieces = NonNullable<Quantity['pieces']>;
 
 const TRUNK_AT = PLACES.length * LEG.length;
 
@@ -40,7 +38,7 @@ export class Readings {
     readonly at: number;
     readonly calc: Quantity['calc'];
   }[] = [];
-  private readonly pieces: { readonly at: number; readonly calc: Pieces }[] = [];
+  private readonly pieces: { readonly at: number; readonly write: Pieces['write'] }[] = [];
   private count = TRUNK_AT + TRUNK.length;
 
   get length(): number {
@@ -60,10 +58,10 @@ export class Readings {
    * @param like any skeleton of the task: they all have as many pieces
    * @returns where each piece is read
    */
-  preparePieces(calc: Pieces, like: Skeleton): number[] {
+  preparePieces({ count, write }: Pieces, like: Skeleton): number[] {
     const at = this.count;
-    this.pieces.push({ at, calc });
-    const places = calc(like).map((_, i) => at + i);
+    this.pieces.push({ at, write });
+    const places = Array.from({ length: count(like) }, (_, i) => at + i);
     this.count += places.length;
     return places;
   }
@@ -78,10 +76,7 @@ export class Readings {
     into[TRUNK_AT + 2] = posture.spineSideBend;
     into[TRUNK_AT + 3] = posture.spineRotation;
     for (const { at, calc } of this.quantities) into[at] = calc(skeleton);
-    for (const { at, calc } of this.pieces) {
-      const pieces = calc(skeleton);
-      for (let i = 0; i < pieces.length; i += 1) into[at + i] = pieces[i]!;
-    }
+    for (const { at, write } of this.pieces) write(skeleton, into, at);
   }
 }
 

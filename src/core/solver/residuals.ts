@@ -1,7 +1,7 @@
 import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
-import type { Residuals, Slopes } from './leastSquares.ts';
+import type { Residuals, ResidualShape, Slopes } from './linearModel.ts';
 import { DEMANDS, DemandSheet } from './limits.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
@@ -46,8 +46,8 @@ const orFree = (excess: number): number => (Number.isNaN(excess) ? FREE : excess
 
 /** Musts in degrees or centimetres: `equal` should be 0, `below` at most 0. */
 export interface Musts {
-  readonly equal: number[];
-  readonly below: number[];
+  readonly equal: Float64Array;
+  readonly below: Float64Array;
 }
 
 /** How the musts press on a run: how heavily, and shifted by how much. */
@@ -66,6 +66,14 @@ interface Condition {
 const valueOf = ({ at, goal, perUnit }: Condition, readings: Float64Array): number =>
   (readings[at]! - goal) * perUnit;
 
+/** The reading of each demand's piece, and the one that its limit runs along, or its own again. */
+const DEMAND_READINGS = DEMANDS.flatMap(({ reading, along }) =>
+  along === null ? [reading] : [reading, reading],
+);
+const DEMAND_ALONG = DEMANDS.flatMap(({ reading, along }) =>
+  along === null ? [reading] : [along, reading],
+);
+
 /** One task's conditions under one aim: each straight in what is read off a posture. */
 export class Conditions {
   readonly readings = new Readings();
@@ -73,6 +81,7 @@ export class Conditions {
   private readonly below: Condition[] = [];
   private readonly preferences: readonly Condition[];
   private readonly demands: DemandSheet;
+  private readonly musts: Musts;
 
   /** @param like any skeleton of the task */
   constructor(
@@ -133,18 +142,49 @@ export class Conditions {
       preferences.push(prepare(pull.quantity, beyond, -unit / PULL_SCALE));
     }
     this.preferences = preferences;
+    this.musts = this.makeMusts();
   }
 
-  /** Every must at a posture; both lists keep their length and order whatever the posture. */
+  /** @param unknowns of a posture of the task */
+  shapeOf(unknowns: number): ResidualShape {
+    const { equal, below, preferences, readings } = this;
+    const [oneSided, oneSidedAlong] = [[...DEMAND_READINGS], [...DEMAND_ALONG]];
+    for (const { at } of below) {
+      oneSided.push(at);
+      oneSidedAlong.push(at);
+    }
+    return {
+      unknowns,
+      readings: readings.length,
+      twoSided: Int32Array.from([...equal, ...preferences], ({ at }) => at),
+      oneSided: Int32Array.from(oneSided),
+      oneSidedAlong: Int32Array.from(oneSidedAlong),
+    };
+  }
+
+  /** Room for every must, all of them 0. */
+  makeMusts(): Musts {
+    return {
+      equal: new Float64Array(this.equal.length),
+      below: new Float64Array(DEMAND_READINGS.length + this.below.length),
+    };
+  }
+
+  /**
+   * Every must at a posture; both lists keep their length and order whatever the posture.
+   *
+   * @returns written over by the next call
+   */
   calcMusts(readings: Float64Array): Musts {
-    const musts: Musts = { equal: [], below: [] };
-    this.writeMusts(readings, musts);
-    return musts;
+    this.writeMusts(readings, this.musts);
+    return this.musts;
   }
 
-  /** Wishes, eases and the pull, in tolerances. */
-  calcPreferences(readings: Float64Array): number[] {
-    return this.preferences.map((each) => valueOf(each, readings));
+  /** What wishes, eases and the pull cost, in squared tolerances. */
+  calcPreferenceCost(readings: Float64Array): number {
+    let sum = 0;
+    for (const each of this.preferences) sum += valueOf(each, readings) ** 2;
+    return sum;
   }
 
   /**
@@ -166,7 +206,7 @@ export class Conditions {
     }
   }
 
-  /** Writes every must over those of another posture, by place: to grow a list costs more than the sums. */
+  /** Writes every must over those of another posture. */
   private writeMusts(readings: Float64Array, { equal, below }: Musts): void {
     const { demands } = this;
     const { toSpare } = this.aim;
@@ -189,56 +229,38 @@ export class Conditions {
   }
 
   /**
-   * Writes how everything that {@link writeResiduals} writes changes with each unknown.
+   * Writes how everything that {@link writeResiduals} writes changes with its reading.
    *
-   * @param changes of each reading with each unknown: rows, one a reading
    * @param weight of the musts
    */
   writeSlopes(
     readings: Float64Array,
-    changes: Float64Array,
     weight: number,
-    { twoSided, oneSided }: Slopes,
+    { twoSided, oneSided, oneSidedAlong }: Omit<Slopes, 'changes'>,
   ): void {
     const { demands, equal, below, preferences } = this;
     demands.fill(readings);
-    const n = changes.length / this.readings.length;
-    /** A row of slopes that is `by` times a reading's, + `rise` times that of another one. */
-    const write = (
-      to: Float64Array,
-      row: number,
-      at: number,
-      by: number,
-      along = at,
-      rise = 0,
-    ): void => {
-      for (let j = 0; j < n; j += 1) {
-        to[row * n + j] = by * changes[at * n + j]! + rise * changes[along * n + j]!;
-      }
-    };
     const perRadian = weight * DEGREES_PER_RADIAN;
-    let row = 0;
+    const unlessFree = (has: number, slope: number): number => (Number.isNaN(has) ? 0 : slope);
+    let count = 0;
     for (let i = 0; i < DEMANDS.length; i += 1) {
-      const { reading, sign, along } = DEMANDS[i]!;
+      const { sign, along } = DEMANDS[i]!;
       const has = demands.has[i]!;
-      const by = Number.isNaN(has) ? 0 : sign * perRadian;
-      if (along === null) write(oneSided, row, reading, by);
-      else {
-        write(oneSided, row, reading, by, along, -demands.rise[i]! * perRadian);
-        row += 1;
-        write(oneSided, row, reading, Number.isNaN(demands.alsoHas[i]!) ? 0 : sign * perRadian);
-      }
-      row += 1;
+      oneSided[count] = unlessFree(has, sign * perRadian);
+      oneSidedAlong[count] = along === null ? 0 : unlessFree(has, -demands.rise[i]! * perRadian);
+      count += 1;
+      if (along === null) continue;
+      oneSided[count] = unlessFree(demands.alsoHas[i]!, sign * perRadian);
+      oneSidedAlong[count] = 0;
+      count += 1;
     }
-    for (const { at, perUnit } of below) {
-      write(oneSided, row, at, weight * perUnit);
-      row += 1;
+    for (let i = 0; i < below.length; i += 1) {
+      oneSided[count + i] = weight * below[i]!.perUnit;
+      oneSidedAlong[count + i] = 0;
     }
-    for (let i = 0; i < equal.length; i += 1) {
-      write(twoSided, i, equal[i]!.at, weight * equal[i]!.perUnit);
-    }
+    for (let i = 0; i < equal.length; i += 1) twoSided[i] = weight * equal[i]!.perUnit;
     for (let i = 0; i < preferences.length; i += 1) {
-      write(twoSided, equal.length + i, preferences[i]!.at, preferences[i]!.perUnit);
+      twoSided[equal.length + i] = preferences[i]!.perUnit;
     }
   }
 }

@@ -5,7 +5,7 @@ import {
   HIP_CENTRE,
   NECK_ABOVE_SHOULDER_PER_STATURE,
 } from '../body/proportions.ts';
-import { distancesInside, findCorners, type Point2 } from '../geometry/polygon.ts';
+import { findCorners, type Point2 } from '../geometry/polygon.ts';
 import { compose, toWorld, type Rotation } from '../geometry/rotation.ts';
 import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
 import { poseArm, type ArmPlan, type ArmPose } from './arm.ts';
@@ -67,8 +67,6 @@ export interface Skeleton {
   /** All that bears on the mat, seen from above, and those of its points that are corners of the base. */
   readonly outline: readonly Point2[];
   readonly corners: readonly number[];
-  /** Distances of the weight point inside each edge of the base, in one order; Infinity = no edge. */
-  readonly insideEdges: readonly number[];
 }
 
 /**
@@ -263,7 +261,6 @@ export function buildSkeleton(
     centreOfMass,
     outline,
     corners,
-    insideEdges: distancesInside(outline, corners, [centreOfMass[0], centreOfMass[1]]),
   };
 }
 

@@ -1,5 +1,7 @@
 import type { QuantityId } from '../poses/quantityId.ts';
-import { Bending, minimise, Room, type Residuals } from './leastSquares.ts';
+import { Learnt } from './learnt.ts';
+import { minimise } from './leastSquares.ts';
+import type { ResidualShape } from './linearModel.ts';
 import { getQuantity } from './quantities.ts';
 import type { PoseTask } from './poseTask.ts';
 import { PostureReader } from './postureReader.ts';
@@ -81,11 +83,12 @@ const addBreach = (shift: Musts, musts: Musts): Musts => ({
   below: musts.below.map((each, i) => Math.max(0, each + shift.below[i]!)),
 });
 
-const sumSquares = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value * value, 0);
-
-const sumBreaches = ({ equal, below }: Musts): number =>
-  sumSquares(equal) + sumSquares(below.map((value) => Math.max(0, value)));
+function sumBreaches({ equal, below }: Musts): number {
+  let sum = 0;
+  for (const each of equal) sum += each * each;
+  for (const each of below) if (each > 0) sum += each * each;
+  return sum;
+}
 
 /**
  * One task with one aim. Musts are kept by the method of multipliers: each is shifted
@@ -96,30 +99,31 @@ class Run {
   private readonly conditions: Conditions;
   private readonly reader: PostureReader;
   private readonly noShift: Musts;
-  private readonly room: Room;
+  private readonly shape: ResidualShape;
+  private readonly learnt: Learnt;
 
+  /** @param first the posture that it is to begin at */
   constructor(
     private readonly task: PoseTask,
     aim: Aim,
+    first: Posture,
   ) {
-    const start = task.starts[0]!;
     const { figure, contacts, free } = task;
-    this.conditions = new Conditions(task, aim, buildSkeleton(figure, contacts, start));
-    this.reader = new PostureReader(task, this.conditions.readings);
-    const { equal, below } = this.calcMusts(start);
-    this.noShift = { equal: equal.map(() => 0), below: below.map(() => 0) };
-    const like: Residuals = { twoSided: [], oneSided: [] };
-    const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
-    this.conditions.writeResiduals(this.reader.read(start), pressure, like);
-    this.room = new Room(countUnknowns(free), like);
+    const like = buildSkeleton(figure, contacts, first);
+    this.conditions = new Conditions(task, aim, like);
+    this.reader = new PostureReader(task, this.conditions.readings, like);
+    this.noShift = this.conditions.makeMusts();
+    this.shape = this.conditions.shapeOf(countUnknowns(free));
+    this.learnt = new Learnt(this.shape);
   }
 
   draft(start: Posture): Draft {
     const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
+    this.learnt.forgetBending();
     const posture = this.minimise(start, pressure, SMALLEST_GAIN.first);
     const readings = this.reader.read(posture);
     const breach = MUST_WEIGHT ** 2 * sumBreaches(this.conditions.calcMusts(readings));
-    const preferences = sumSquares(this.conditions.calcPreferences(readings));
+    const preferences = this.conditions.calcPreferenceCost(readings);
     return { posture, cost: breach + preferences };
   }
 
@@ -142,9 +146,9 @@ class Run {
     let excess = excessBefore;
     let left = excessBefore;
     // One correction's curvature is nearly the next one's.
-    const bending = new Bending(countUnknowns(this.task.free));
+    this.learnt.forgetBending();
     for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
-      posture = this.minimise(posture, { shift, weight }, SMALLEST_GAIN.corrected, bending);
+      posture = this.minimise(posture, { shift, weight }, SMALLEST_GAIN.corrected);
       const musts = this.calcMusts(posture);
       left = findLargestExcess(musts);
       if (left <= CORRECTED_WITHIN) break;
@@ -168,30 +172,24 @@ class Run {
     return this.conditions.calcMusts(this.reader.read(posture));
   }
 
-  private minimise(
-    start: Posture,
-    pressure: Pressure,
-    smallestGain: number,
-    bending?: Bending,
-  ): Posture {
-    const { conditions, reader } = this;
+  private minimise(start: Posture, pressure: Pressure, smallestGain: number): Posture {
+    const { conditions, reader, shape, learnt } = this;
     const { free } = this.task;
     return minimise<Posture>(
       {
-        unknowns: countUnknowns(free),
+        shape,
         move: (from, step) => stepPosture(from, step, free),
         calcResiduals: (at, into) => {
           conditions.writeResiduals(reader.read(at), pressure, into);
         },
         calcSlopes: (at, into) => {
-          const changes = reader.readChanges(at);
-          conditions.writeSlopes(reader.read(at), changes, pressure.weight, into);
+          reader.readChanges(at, into.changes);
+          conditions.writeSlopes(reader.read(at), pressure.weight, into);
         },
       },
       start,
       smallestGain,
-      this.room,
-      bending,
+      learnt,
     );
   }
 }
@@ -216,7 +214,9 @@ function findShort({ toward }: Aim, { skeleton }: Answer): number {
  * @returns the farthest answer that keeps every must; the least broken one if none does
  */
 function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
-  const run = new Run(task, aim);
+  const [first] = starts;
+  if (first === undefined) throw new Error('A pose needs at least one start');
+  const run = new Run(task, aim, first);
   const drafts: Draft[] = [];
   for (const start of starts) {
     const draft = run.draft(start);
@@ -233,8 +233,7 @@ function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
     if (farthest === null || short < findShort(aim, farthest) - FARTHER) farthest = answer;
     if (short < AT_THE_END) break;
   }
-  if (least === null) throw new Error('A pose needs at least one start');
-  return farthest ?? least;
+  return farthest ?? least!;
 }
 
 /** How far a quantity is to be taken: from where it is easy to where it ends, radians or metres. */
@@ -380,6 +379,6 @@ function runNear(task: PoseTask, aim: Aim, near: Posture | null): Answer {
 /** The answer to a like task is as good as a draft, once it stands where this one has to. */
 function runFromHint(task: PoseTask, aim: Aim, hint: Hint): Answer {
   const posture = takeFixedParts(hint.posture, task.starts.at(-1)!, task.free);
-  const answer = new Run(task, aim).correctHint({ ...hint, posture });
+  const answer = new Run(task, aim, posture).correctHint({ ...hint, posture });
   return answer.kept ? answer : runNear(task, aim, posture);
 }

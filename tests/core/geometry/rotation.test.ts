@@ -2,7 +2,7 @@ import { Euler, Matrix4, Quaternion, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import {
   convexHull,
-  distancesInside,
+  writeDistancesInside,
   findCorners,
   type Point2,
 } from '../../../src/core/geometry/polygon.ts';
@@ -77,7 +77,12 @@ describe('base polygon', () => {
   it('measures inside every edge as positive and outside as negative, by the corner it starts from', () => {
     const points: readonly Point2[] = [[2, 1], ...square];
     const corners = findCorners(points);
-    expect(distancesInside(points, corners, [1, 1.5])).toEqual([Infinity, 1.5, 3, 0.5, 1]);
-    expect(distancesInside(points, corners, [5, 1])).toEqual([Infinity, 1, -1, 1, 5]);
+    const distances = (point: Point2): number[] => {
+      const into = new Float64Array(points.length + 1);
+      writeDistancesInside(points, corners, point, into, 1);
+      return [...into.slice(1)];
+    };
+    expect(distances([1, 1.5])).toEqual([Infinity, 1.5, 3, 0.5, 1]);
+    expect(distances([5, 1])).toEqual([Infinity, 1, -1, 1, 5]);
   });
 });

@@ -1,44 +1,59 @@
 import { describe, expect, it } from 'vitest';
-import {
-  minimise,
-  Room,
-  type LeastSquaresTask,
-  type Residuals,
-} from '../../../src/core/solver/leastSquares.ts';
+import { Learnt } from '../../../src/core/solver/learnt.ts';
+import { minimise, type LeastSquaresTask } from '../../../src/core/solver/leastSquares.ts';
+import type { ResidualShape } from '../../../src/core/solver/linearModel.ts';
 
 type Point = readonly number[];
+interface Values {
+  readonly twoSided: readonly number[];
+  readonly oneSided: readonly number[];
+}
 const STEP = 1e-7;
 
-/** A task told by its residuals alone, its slopes by forward differences. */
-function taskOf(unknowns: number, residuals: (x: Point) => Residuals): LeastSquaresTask<Point> {
-  const write = (rows: Float64Array, j: number, from: readonly number[], to: readonly number[]) => {
-    from.forEach((each, i) => {
-      rows[i * unknowns + j] = (to[i]! - each) / STEP;
-    });
-  };
+/** A task told by its residuals alone: each is a reading of its own, changing as by forward differences. */
+function taskOf(shape: ResidualShape, residuals: (x: Point) => Values): LeastSquaresTask<Point> {
   return {
-    unknowns,
+    shape,
     move: (from, step) => from.map((each, i) => each + step[i]!),
     calcResiduals: (x, { twoSided, oneSided }) => {
       const now = residuals(x);
-      twoSided.splice(0, twoSided.length, ...now.twoSided);
-      oneSided.splice(0, oneSided.length, ...now.oneSided);
+      twoSided.set(now.twoSided);
+      oneSided.set(now.oneSided);
     },
-    calcSlopes: (x, { twoSided, oneSided }) => {
-      const now = residuals(x);
-      for (let j = 0; j < unknowns; j += 1) {
-        const probed = residuals(x.map((each, i) => (i === j ? each + STEP : each)));
-        write(twoSided, j, now.twoSided, probed.twoSided);
-        write(oneSided, j, now.oneSided, probed.oneSided);
-      }
+    calcSlopes: (x, { changes, twoSided, oneSided }) => {
+      const list = (at: Point): readonly number[] => {
+        const { twoSided: two, oneSided: one } = residuals(at);
+        return [...two, ...one];
+      };
+      const now = list(x);
+      x.forEach((_, j) => {
+        const probed = list(x.map((each, i) => (i === j ? each + STEP : each)));
+        now.forEach((each, i) => {
+          changes[i * x.length + j] = (probed[i]! - each) / STEP;
+        });
+      });
+      twoSided.fill(1);
+      oneSided.fill(1);
     },
   };
 }
 
-const solve = (start: Point, residuals: (x: Point) => Residuals): Point => {
-  const room = new Room(start.length, residuals(start));
-  return minimise(taskOf(start.length, residuals), start, 1e-16, room);
-};
+function shapeOf(unknowns: number, twoSided: number, oneSided: number): ResidualShape {
+  const own = Int32Array.from({ length: oneSided }, (_, i) => twoSided + i);
+  return {
+    unknowns,
+    readings: twoSided + oneSided,
+    twoSided: Int32Array.from({ length: twoSided }, (_, i) => i),
+    oneSided: own,
+    oneSidedAlong: own,
+  };
+}
+
+function solve(start: Point, residuals: (x: Point) => Values): Point {
+  const { twoSided, oneSided } = residuals(start);
+  const shape = shapeOf(start.length, twoSided.length, oneSided.length);
+  return minimise(taskOf(shape, residuals), start, 1e-16, new Learnt(shape));
+}
 
 describe('least squares with one-sided residuals', () => {
   it('finds the bottom of Rosenbrock’s valley, (1, 1)', () => {
@@ -76,15 +91,16 @@ describe('least squares with one-sided residuals', () => {
     expect(x).toBeCloseTo(2, 6);
   });
 
-  it('gives the same answer whatever a run before it in the same room ended with', () => {
+  it('gives the same answer whatever a run before it has learnt', () => {
     // Between walls at 1 and 2: pulled to the one, then to the other, then back again.
-    const room = new Room(1, { twoSided: [0], oneSided: [0, 0] });
+    const shape = shapeOf(1, 1, 2);
+    const learnt = new Learnt(shape);
     const pullTo = (goal: number): number => {
-      const task = taskOf(1, ([x]) => ({
+      const task = taskOf(shape, ([x]) => ({
         twoSided: [x! - goal],
         oneSided: [1e3 * (x! - 2), 1e3 * (1 - x!)],
       }));
-      return minimise(task, [1.5], 1e-16, room)[0]!;
+      return minimise(task, [1.5], 1e-16, learnt)[0]!;
     };
     expect(pullTo(9)).toBeCloseTo(2, 4);
     expect(pullTo(-9)).toBeCloseTo(1, 4);

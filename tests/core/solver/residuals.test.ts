@@ -5,7 +5,7 @@
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
-import type { Residuals } from '../../../src/core/solver/leastSquares.ts';
+import { LinearModel, type Residuals } from '../../../src/core/solver/linearModel.ts';
 import type { PoseTask } from '../../../src/core/solver/poseTask.ts';
 import { countUnknowns, stepPosture, type Posture } from '../../../src/core/solver/posture.ts';
 import { PostureReader } from '../../../src/core/solver/postureReader.ts';
@@ -22,27 +22,33 @@ const MOST_KINKS = 0.02;
 function compare(task: PoseTask, posture: Posture): { told: number; kinks: number; off: number } {
   const { figure, contacts, free } = task;
   const aim = { toSpare: 0.05, wishesWithin: 2, toward: null };
-  const conditions = new Conditions(task, aim, buildSkeleton(figure, contacts, posture));
-  const reader = new PostureReader(task, conditions.readings);
+  const skeleton = buildSkeleton(figure, contacts, posture);
+  const conditions = new Conditions(task, aim, skeleton);
+  const reader = new PostureReader(task, conditions.readings, skeleton);
   const musts = conditions.calcMusts(reader.read(posture));
-  const still = (values: readonly number[]): number[] => values.map(() => 0);
   const pressure: Pressure = {
-    shift: { equal: still(musts.equal), below: still(musts.below) },
+    shift: { equal: musts.equal.map(() => 0), below: musts.below.map(() => 0) },
     weight: 3,
   };
+  const n = countUnknowns(free);
+  const shape = conditions.shapeOf(n);
   const residualsAt = (at: Posture): Residuals => {
-    const residuals: Residuals = { twoSided: [], oneSided: [] };
+    const residuals = {
+      twoSided: new Float64Array(shape.twoSided.length),
+      oneSided: new Float64Array(shape.oneSided.length),
+    };
     conditions.writeResiduals(reader.read(at), pressure, residuals);
     return residuals;
   };
   const now = residualsAt(posture);
-  const n = countUnknowns(free);
-  const slopes = {
-    twoSided: new Float64Array(now.twoSided.length * n),
-    oneSided: new Float64Array(now.oneSided.length * n),
+  const { slopes } = new LinearModel(shape);
+  reader.readChanges(posture, slopes.changes);
+  conditions.writeSlopes(reader.read(posture), pressure.weight, slopes);
+  const slopeOf = (list: keyof Residuals, i: number, j: number): number => {
+    const own = slopes[list][i]! * slopes.changes[shape[list][i]! * n + j]!;
+    if (list === 'twoSided') return own;
+    return own + slopes.oneSidedAlong[i]! * slopes.changes[shape.oneSidedAlong[i]! * n + j]!;
   };
-  const changes = reader.readChanges(posture);
-  conditions.writeSlopes(reader.read(posture), changes, pressure.weight, slopes);
   const result = { told: 0, kinks: 0, off: 0 };
   for (let j = 0; j < n; j += 1) {
     const beside = (by: number): Residuals => {
@@ -58,7 +64,7 @@ function compare(task: PoseTask, posture: Posture): { told: number; kinks: numbe
         result.told += 1;
         if (Math.abs(left - right) > AGREES_WITHIN) result.kinks += 1;
         else {
-          const off = Math.abs(slopes[list][i * n + j]! - (left + right) / 2);
+          const off = Math.abs(slopeOf(list, i, j) - (left + right) / 2);
           result.off = Math.max(result.off, off);
         }
       });

@@ -1,0 +1,71 @@
+import { dotRow, type LinearModel, type Residuals, type ResidualShape } from './linearModel.ts';
+
+/** One end of a step: the model there and the residuals it was made at. */
+interface End {
+  readonly model: LinearModel;
+  readonly residuals: Residuals;
+}
+
+/**
+ * What like runs learn from one another. First of all what Gauss–Newton leaves out of the
+ * curvature: the bending of the residuals themselves. Limits bend while a pose is pulled
+ * along them, and without this a step can only creep. Learnt from step to step by the
+ * secant update of Dennis, Gay and Welsch (1981, "An adaptive nonlinear least-squares
+ * algorithm"; from memory).
+ */
+export class Learnt {
+  readonly bending: Float64Array;
+  /** That the last run ended with. */
+  damping = 0;
+  /** 1 for every one-sided residual that was on where the last inner model ended: the next one's first guess. */
+  readonly on: Uint8Array;
+  /** Slopes of the halved cost where a step ended. */
+  private readonly slopes: Float64Array;
+  /** How far they rose along the step, and how much of that is not known yet. */
+  private readonly rise: Float64Array;
+  private readonly miss: Float64Array;
+  private readonly known: Float64Array;
+  private readonly byReading: Float64Array;
+
+  constructor({ unknowns: n, readings, oneSided }: ResidualShape) {
+    this.on = new Uint8Array(oneSided.length);
+    this.bending = new Float64Array(n * n);
+    this.slopes = new Float64Array(n);
+    this.rise = new Float64Array(n);
+    this.miss = new Float64Array(n);
+    this.known = new Float64Array(n);
+    this.byReading = new Float64Array(readings);
+  }
+
+  /** Begins with another curvature; what was on is only a guess, and stays. */
+  forgetBending(): void {
+    this.bending.fill(0);
+    this.damping = 0;
+  }
+
+  learn(step: Float64Array, from: End, to: End): void {
+    const { bending, slopes, rise, miss, known, byReading } = this;
+    const n = slopes.length;
+    to.model.calcSlopesTimes(to.residuals, byReading, slopes);
+    from.model.calcSlopesTimes(to.residuals, byReading, miss);
+    from.model.calcSlopesTimes(from.residuals, byReading, rise);
+    for (let j = 0; j < n; j += 1) {
+      known[j] = dotRow(bending, j * n, step);
+      miss[j] = slopes[j]! - miss[j]!;
+      rise[j] = slopes[j]! - rise[j]!;
+    }
+    const along = dotRow(rise, 0, step);
+    if (along <= 1e-12) return;
+    const knownAlong = dotRow(known, 0, step);
+    const size = knownAlong === 0 ? 1 : Math.min(1, Math.abs(dotRow(miss, 0, step) / knownAlong));
+    for (let j = 0; j < n; j += 1) miss[j]! -= size * known[j]!;
+    const missAlong = dotRow(miss, 0, step);
+    for (let j = 0; j < n; j += 1) {
+      for (let k = 0; k < n; k += 1) {
+        const cross = (miss[j]! * rise[k]! + rise[j]! * miss[k]!) / along;
+        const own = (missAlong * rise[j]! * rise[k]!) / along ** 2;
+        bending[j * n + k] = size * bending[j * n + k]! + cross - own;
+      }
+    }
+  }
+}
