@@ -1,6 +1,7 @@
 import type { Side } from '../measures/protocol.ts';
 import { sideOfPlace } from '../solver/figure.ts';
-import { calcDemands, type Demand, type Limits, type Motion } from '../solver/limits.ts';
+import { calcDemands, type Demand } from '../solver/demands.ts';
+import type { Limits, Motion } from '../solver/limits.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { degreesFromRadians } from '../units/brands.ts';
 import type { JointReport, SetUp } from './setUp.ts';

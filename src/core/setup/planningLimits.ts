@@ -197,16 +197,17 @@ export function findMissingMeasures(
   const needs = rules.provisional ? PROVISIONAL_NEEDS : pose.needs;
   return needs.flatMap((measure) => {
     const protocol = getProtocol(measure);
-    const poses = allPoses
-      .filter((each) => each === pose || each.needs.includes(measure))
-      .map((each) => each.name);
+    const namePoses = (): readonly string[] =>
+      allPoses
+        .filter((each) => each === pose || each.needs.includes(measure))
+        .map((each) => each.name);
     return (protocol.sided ? SIDES : [null])
       .filter((side) => findValue(set, measure, side) === null)
       .map((side) =>
         problem('missing-measure', side === null ? measure : `${measure} ${side}`, {
           measure: protocol.name,
           side: side === null ? '' : `, ${side},`,
-          poses,
+          poses: namePoses(),
         }),
       );
   });

@@ -1,4 +1,5 @@
-import { dotRow, type LinearModel, type Residuals, type ResidualShape } from './linearModel.ts';
+import type { LinearModel, Residuals, ResidualShape } from './linearModel.ts';
+import { dotRow } from './rows.ts';
 
 /** One end of a step: the model there and the residuals it was made at. */
 interface End {

@@ -1,11 +1,6 @@
 import type { Learnt } from './learnt.ts';
-import {
-  LinearModel,
-  ModelSolver,
-  type Residuals,
-  type ResidualShape,
-  type Slopes,
-} from './linearModel.ts';
+import { LinearModel, type Residuals, type ResidualShape, type Slopes } from './linearModel.ts';
+import { ModelSolver } from './modelSolver.ts';
 
 /**
  * A least-squares task with one-sided residuals, on a state that is moved by steps

@@ -50,15 +50,15 @@ export class PostureReader {
     const { unknowns, probe, probed, readings } = this;
     const { figure, contacts, free } = this.task;
     const values = this.read(posture);
-    const at = this.last;
+    const here = this.last;
     for (let j = 0; j < unknowns; j += 1) {
       probe.fill(0);
       probe[j] = DIFFERENCE_STEP;
       const beside = stepPosture(posture, probe, free);
-      readings.read(buildSkeleton(figure, contacts, beside, at), probed);
-      for (let i = 0; i < values.length; i += 1) {
+      readings.read(buildSkeleton(figure, contacts, beside, here), probed);
+      for (let i = 0, at = j; i < values.length; i += 1, at += unknowns) {
         const change = (probed[i]! - values[i]!) * PER_STEP;
-        changes[i * unknowns + j] = Number.isFinite(change) ? change : 0;
+        changes[at] = Number.isFinite(change) ? change : 0;
       }
     }
   }

@@ -2,7 +2,8 @@ import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
 import type { Residuals, ResidualShape, Slopes } from './linearModel.ts';
-import { DEMANDS, DemandSheet } from './limits.ts';
+import { PIECE_ALONG, PIECE_READINGS, PIECE_SIGNS } from './demandPieces.ts';
+import { DemandSheet } from './demandSheet.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
 import { findLegReading, Readings } from './readings.ts';
@@ -65,14 +66,6 @@ interface Condition {
 
 const valueOf = ({ at, goal, perUnit }: Condition, readings: Float64Array): number =>
   (readings[at]! - goal) * perUnit;
-
-/** The reading of each demand's piece, and the one that its limit runs along, or its own again. */
-const DEMAND_READINGS = DEMANDS.flatMap(({ reading, along }) =>
-  along === null ? [reading] : [reading, reading],
-);
-const DEMAND_ALONG = DEMANDS.flatMap(({ reading, along }) =>
-  along === null ? [reading] : [along, reading],
-);
 
 /** One task's conditions under one aim: each straight in what is read off a posture. */
 export class Conditions {
@@ -148,25 +141,28 @@ export class Conditions {
   /** @param unknowns of a posture of the task */
   shapeOf(unknowns: number): ResidualShape {
     const { equal, below, preferences, readings } = this;
-    const [oneSided, oneSidedAlong] = [[...DEMAND_READINGS], [...DEMAND_ALONG]];
-    for (const { at } of below) {
-      oneSided.push(at);
-      oneSidedAlong.push(at);
+    const pieces = PIECE_READINGS.length;
+    const oneSided = new Int32Array(pieces + below.length);
+    const oneSidedAlong = new Int32Array(oneSided.length);
+    oneSided.set(PIECE_READINGS);
+    oneSidedAlong.set(PIECE_ALONG);
+    for (let i = 0; i < below.length; i += 1) {
+      oneSided[pieces + i] = below[i]!.at;
+      oneSidedAlong[pieces + i] = below[i]!.at;
     }
-    return {
-      unknowns,
-      readings: readings.length,
-      twoSided: Int32Array.from([...equal, ...preferences], ({ at }) => at),
-      oneSided: Int32Array.from(oneSided),
-      oneSidedAlong: Int32Array.from(oneSidedAlong),
-    };
+    const twoSided = new Int32Array(equal.length + preferences.length);
+    for (let i = 0; i < equal.length; i += 1) twoSided[i] = equal[i]!.at;
+    for (let i = 0; i < preferences.length; i += 1) {
+      twoSided[equal.length + i] = preferences[i]!.at;
+    }
+    return { unknowns, readings: readings.length, twoSided, oneSided, oneSidedAlong };
   }
 
   /** Room for every must, all of them 0. */
   makeMusts(): Musts {
     return {
       equal: new Float64Array(this.equal.length),
-      below: new Float64Array(DEMAND_READINGS.length + this.below.length),
+      below: new Float64Array(PIECE_READINGS.length + this.below.length),
     };
   }
 
@@ -211,19 +207,13 @@ export class Conditions {
     const { demands } = this;
     const { toSpare } = this.aim;
     demands.fill(readings);
-    let count = 0;
-    for (let i = 0; i < DEMANDS.length; i += 1) {
-      const needed = demands.asked[i]! + toSpare;
-      below[count] = orFree((needed - demands.has[i]!) * DEGREES_PER_RADIAN);
-      count += 1;
-      if (DEMANDS[i]!.along === null) continue;
-      below[count] = orFree((needed - demands.alsoHas[i]!) * DEGREES_PER_RADIAN);
-      count += 1;
+    const { asked, has } = demands;
+    for (let i = 0; i < has.length; i += 1) {
+      below[i] = orFree((asked[i]! + toSpare - has[i]!) * DEGREES_PER_RADIAN);
     }
-    for (const each of this.below) {
-      const value = valueOf(each, readings);
-      below[count] = Number.isFinite(value) ? value : FREE;
-      count += 1;
+    for (let i = 0; i < this.below.length; i += 1) {
+      const value = valueOf(this.below[i]!, readings);
+      below[PIECE_READINGS.length + i] = Number.isFinite(value) ? value : FREE;
     }
     for (let i = 0; i < this.equal.length; i += 1) equal[i] = valueOf(this.equal[i]!, readings);
   }
@@ -241,22 +231,15 @@ export class Conditions {
     const { demands, equal, below, preferences } = this;
     demands.fill(readings);
     const perRadian = weight * DEGREES_PER_RADIAN;
-    const unlessFree = (has: number, slope: number): number => (Number.isNaN(has) ? 0 : slope);
-    let count = 0;
-    for (let i = 0; i < DEMANDS.length; i += 1) {
-      const { sign, along } = DEMANDS[i]!;
-      const has = demands.has[i]!;
-      oneSided[count] = unlessFree(has, sign * perRadian);
-      oneSidedAlong[count] = along === null ? 0 : unlessFree(has, -demands.rise[i]! * perRadian);
-      count += 1;
-      if (along === null) continue;
-      oneSided[count] = unlessFree(demands.alsoHas[i]!, sign * perRadian);
-      oneSidedAlong[count] = 0;
-      count += 1;
+    const { has, rise } = demands;
+    for (let i = 0; i < has.length; i += 1) {
+      const isFree = Number.isNaN(has[i]!);
+      oneSided[i] = isFree ? 0 : PIECE_SIGNS[i]! * perRadian;
+      oneSidedAlong[i] = isFree ? 0 : -rise[i]! * perRadian;
     }
     for (let i = 0; i < below.length; i += 1) {
-      oneSided[count + i] = weight * below[i]!.perUnit;
-      oneSidedAlong[count + i] = 0;
+      oneSided[PIECE_READINGS.length + i] = weight * below[i]!.perUnit;
+      oneSidedAlong[PIECE_READINGS.length + i] = 0;
     }
     for (let i = 0; i < equal.length; i += 1) twoSided[i] = weight * equal[i]!.perUnit;
     for (let i = 0; i < preferences.length; i += 1) {

@@ -1,20 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { calcBody } from '../../../src/core/body/body.ts';
-import { calcMeasureSet } from '../../../src/core/measures/measureSet.ts';
-import { findPose } from '../../../src/core/poses/catalogue/index.ts';
-import { recordOf, REFERENCE, type Measures } from '../../support/people.ts';
-import { planPlain, settingOf } from '../../support/plan.ts';
+import { REFERENCE, type Measures } from '../../support/people.ts';
+import { planPlain } from '../../support/plan.ts';
 import { makeRandom } from '../../support/random.ts';
 import { searchSlowly } from '../../support/slowSearch.ts';
+import { makeSlowTask, SEARCHED_POSES } from '../../support/slowTask.ts';
 
-const POSES_TRIED = [
-  'warrior-two',
-  'warrior-one',
-  'high-lunge',
-  'triangle',
-  'pyramid',
-  'wide-fold',
-];
 const BODIES = 50;
 
 /** Made-up bodies, both sides alike, from stiff to supple. */
@@ -40,35 +30,14 @@ function makeBodies(): Measures[] {
 }
 
 describe('the depth found, against a slow search that shares only body and pose data', () => {
-  it.each(POSES_TRIED)(
+  it.each(SEARCHED_POSES)(
     '%s: not beaten by more than 2° on any of 50 bodies',
     (id) => {
-      const pose = findPose(id)!;
       const random = makeRandom(2024);
       let came = 0;
       for (const measures of makeBodies()) {
         const setUp = planPlain(measures, id);
-        const body = calcBody(calcMeasureSet(recordOf(measures).readings));
-        if (!body.ok) throw new Error(body.problems[0]?.message);
-        const { footLength, hipCentreDistance, fistWidth } = body.value;
-        const free = !pose.straightLegs.includes('front');
-        const slow = searchSlowly(
-          {
-            pose,
-            body: body.value,
-            ranges: measures,
-            stance:
-              free || setUp.status === 'failed' ? null : settingOf(setUp, 'stance-length') / 100,
-            width: (yaw) =>
-              ({
-                'heel-to-arch': -0.4 * footLength * Math.sin((yaw * Math.PI) / 180),
-                'heel-to-heel': 0,
-                'hip-rails': hipCentreDistance,
-                'two-fist-rails': 2 * fistWidth,
-              })[pose.heelLine],
-          },
-          random,
-        );
+        const slow = searchSlowly(makeSlowTask(measures, id, setUp), random);
         const ours = setUp.depth?.deepest ?? null;
         if (slow === null) continue;
         expect(ours, `${id}: the slow search found ${slow.toFixed(1)}°`).not.toBeNull();

@@ -1,0 +1,62 @@
+/** Sums over rows of numbers that lie one after the other in one list, each as long as a step. */
+
+export function addRow(sum: Float64Array, rows: Float64Array, at: number, by: number): void {
+  const n = sum.length;
+  for (let j = 0; j < n; j += 1) sum[j]! += by * rows[at + j]!;
+}
+
+export function dotRow(rows: Float64Array, at: number, step: Float64Array): number {
+  const n = step.length;
+  let sum = 0;
+  for (let j = 0; j < n; j += 1) sum += rows[at + j]! * step[j]!;
+  return sum;
+}
+
+/** Writes each of some rows times a step, four at a time: so short a loop costs more than its sums. */
+export function multiplyRows(
+  rows: Float64Array,
+  which: Int32Array,
+  count: number,
+  step: Float64Array,
+  into: Float64Array,
+): void {
+  const n = step.length;
+  let i = 0;
+  for (; i + 3 < count; i += 4) {
+    const [p, q, r, s] = [which[i]!, which[i + 1]!, which[i + 2]!, which[i + 3]!];
+    let [sumP, sumQ, sumR, sumS] = [0, 0, 0, 0];
+    for (let j = 0; j < n; j += 1) {
+      const by = step[j]!;
+      sumP += rows[p * n + j]! * by;
+      sumQ += rows[q * n + j]! * by;
+      sumR += rows[r * n + j]! * by;
+      sumS += rows[s * n + j]! * by;
+    }
+    into[p] = sumP;
+    into[q] = sumQ;
+    into[r] = sumR;
+    into[s] = sumS;
+  }
+  for (; i < count; i += 1) into[which[i]!] = dotRow(rows, which[i]! * n, step);
+}
+
+/** Adds a row's outer product with itself to the lower half of a normal matrix. */
+export function addOuter(
+  normal: Float64Array,
+  rows: Float64Array,
+  at: number,
+  n: number,
+  by: number,
+): void {
+  for (let j = 0; j < n; j += 1) {
+    const left = by * rows[at + j]!;
+    if (left === 0) continue;
+    const row = j * n;
+    for (let k = 0; k <= j; k += 1) normal[row + k]! += left * rows[at + k]!;
+  }
+}
+
+export function isStill(rows: Float64Array, at: number, n: number): boolean {
+  for (let j = 0; j < n; j += 1) if (rows[at + j] !== 0) return false;
+  return true;
+}
