@@ -7,19 +7,34 @@ interface End {
   readonly residuals: Residuals;
 }
 
-/**
- * What like runs learn from one another. First of all what Gauss–Newton leaves out of the
- * curvature: the bending of the residuals themselves. Limits bend while a pose is pulled
- * along them, and without this a step can only creep. Learnt from step to step by the
- * secant update of Dennis, Gay and Welsch (1981, "An adaptive nonlinear least-squares
- * algorithm"; from memory).
- */
+/** What like runs learn from one another. */
 export class Learnt {
+  /** What Gauss–Newton leaves out of the curvature, see {@link Learner}. */
   readonly bending: Float64Array;
   /** That the last run ended with. */
   damping = 0;
   /** 1 for every one-sided residual that was on where the last inner model ended: the next one's first guess. */
   readonly on: Uint8Array;
+
+  constructor({ unknowns, oneSided }: ResidualShape) {
+    this.bending = new Float64Array(unknowns * unknowns);
+    this.on = new Uint8Array(oneSided.length);
+  }
+
+  /** Begins with another curvature; what was on is only a guess, and stays. */
+  forgetBending(): void {
+    this.bending.fill(0);
+    this.damping = 0;
+  }
+}
+
+/**
+ * Learns the bending of the residuals themselves from step to step, by the secant update of
+ * Dennis, Gay and Welsch (1981, "An adaptive nonlinear least-squares algorithm"; from
+ * memory). Limits bend while a pose is pulled along them, and without this a step can only
+ * creep.
+ */
+export class Learner {
   /** Slopes of the halved cost where a step ended. */
   private readonly slopes: Float64Array;
   /** How far they rose along the step, and how much of that is not known yet. */
@@ -28,24 +43,16 @@ export class Learnt {
   private readonly known: Float64Array;
   private readonly byReading: Float64Array;
 
-  constructor({ unknowns: n, readings, oneSided }: ResidualShape) {
-    this.on = new Uint8Array(oneSided.length);
-    this.bending = new Float64Array(n * n);
-    this.slopes = new Float64Array(n);
-    this.rise = new Float64Array(n);
-    this.miss = new Float64Array(n);
-    this.known = new Float64Array(n);
+  constructor({ unknowns, readings }: ResidualShape) {
+    this.slopes = new Float64Array(unknowns);
+    this.rise = new Float64Array(unknowns);
+    this.miss = new Float64Array(unknowns);
+    this.known = new Float64Array(unknowns);
     this.byReading = new Float64Array(readings);
   }
 
-  /** Begins with another curvature; what was on is only a guess, and stays. */
-  forgetBending(): void {
-    this.bending.fill(0);
-    this.damping = 0;
-  }
-
-  learn(step: Float64Array, from: End, to: End): void {
-    const { bending, slopes, rise, miss, known, byReading } = this;
+  learn({ bending }: Learnt, step: Float64Array, from: End, to: End): void {
+    const { slopes, rise, miss, known, byReading } = this;
     const n = slopes.length;
     to.model.calcSlopesTimes(to.residuals, byReading, slopes);
     from.model.calcSlopesTimes(to.residuals, byReading, miss);

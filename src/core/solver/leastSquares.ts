@@ -1,4 +1,4 @@
-import type { Learnt } from './learnt.ts';
+import { Learner, type Learnt } from './learnt.ts';
 import { LinearModel, type Residuals, type ResidualShape, type Slopes } from './linearModel.ts';
 import { ModelSolver } from './modelSolver.ts';
 
@@ -61,11 +61,13 @@ class Room {
   here: Place;
   next: Place;
   readonly solver: ModelSolver;
+  readonly learner: Learner;
 
   constructor(shape: ResidualShape) {
     this.here = new Place(shape);
     this.next = new Place(shape);
     this.solver = new ModelSolver(shape);
+    this.learner = new Learner(shape);
   }
 
   /** What was next is now. */
@@ -107,7 +109,7 @@ export function minimise<State>(
   learnt: Learnt,
 ): State {
   const room = takeRoom(task.shape);
-  const { solver } = room;
+  const { solver, learner } = room;
   let state = start;
   task.calcResiduals(state, room.here.residuals);
   let cost = calcCost(room.here.residuals);
@@ -144,7 +146,7 @@ export function minimise<State>(
     state = tried;
     if (isLast) break;
     next.linearise(task, state);
-    learnt.learn(solver.step, here, next);
+    learner.learn(learnt, solver.step, here, next);
     room.advance();
     cost -= gain;
     damping *= isFirstTry ? LESS_DAMPING : A_LITTLE_LESS_DAMPING;
