@@ -39,7 +39,7 @@ const HEAVIEST = 100;
 /** A must broken by one degree or centimetre costs this many tolerances of a wish, at first. */
 const MUST_WEIGHT = 3;
 /** A run stops when a step lowers the cost by less than this, in squared tolerances. */
-const SMALLEST_GAIN = { first: 0.1, corrected: 2e-4 } as const;
+const SMALLEST_GAIN = { first: 0.1, corrected: 1e-4 } as const;
 
 export interface Answer {
   readonly skeleton: Skeleton;
