@@ -133,22 +133,6 @@ const RANGE_MEASURES: readonly MeasureId[] = [
   'trunk-extension',
 ];
 
-/** Which measure sets each limit of a leg, so that a limit can be traced back. */
-const LEG_LIMIT_MEASURES: Readonly<Record<Exclude<keyof LegLimits, 'toeExtension'>, MeasureId>> = {
-  straightLegRaise: 'straight-leg-raise',
-  flexion: 'hip-flexion',
-  extension: 'hip-extension',
-  extensionBentKnee: 'hip-extension-bent-knee',
-  abduction: 'hip-abduction',
-  opening: 'hip-opening',
-  adduction: 'hip-adduction',
-  externalRotation: 'hip-external-rotation',
-  internalRotation: 'hip-internal-rotation',
-  dorsiflexionStraight: 'ankle-dorsiflexion-straight',
-  dorsiflexionBent: 'ankle-dorsiflexion-bent',
-  kneeFlexion: 'knee-flexion',
-};
-
 /**
  * The limits as the solver takes them: by front and back, radians.
  *
@@ -165,12 +149,21 @@ export function toSolverLimits(
   };
   const leg = (place: Place): LegLimits => {
     const side = sideOfPlace(place, frontSide);
-    const entries = Object.entries(LEG_LIMIT_MEASURES).map(([name, measure]) => [
-      name,
-      limit(measure, side),
-    ]);
-    const measured = Object.fromEntries(entries) as Omit<LegLimits, 'toeExtension'>;
-    return { ...measured, toeExtension: radiansFromDegrees(TOE_EXTENSION_DEG) };
+    return {
+      straightLegRaise: limit('straight-leg-raise', side),
+      flexion: limit('hip-flexion', side),
+      extension: limit('hip-extension', side),
+      extensionBentKnee: limit('hip-extension-bent-knee', side),
+      abduction: limit('hip-abduction', side),
+      opening: limit('hip-opening', side),
+      adduction: limit('hip-adduction', side),
+      externalRotation: limit('hip-external-rotation', side),
+      internalRotation: limit('hip-internal-rotation', side),
+      dorsiflexionStraight: limit('ankle-dorsiflexion-straight', side),
+      dorsiflexionBent: limit('ankle-dorsiflexion-bent', side),
+      kneeFlexion: limit('knee-flexion', side),
+      toeExtension: radiansFromDegrees(TOE_EXTENSION_DEG),
+    };
   };
   const part = (whole: number | null, share = 1): number | null =>
     whole === null ? null : whole * share;

@@ -35,8 +35,11 @@ export class Learnt {
  * creep.
  */
 export class Learner {
-  /** Slopes of the halved cost where a step ended. */
-  private readonly slopes: Float64Array;
+  /** Slopes of the halved cost where a step ended, and where it began. */
+  private slopes: Float64Array;
+  private slopesBefore: Float64Array;
+  /** Where the last step ended. */
+  private last: End | null = null;
   /** How far they rose along the step, and how much of that is not known yet. */
   private readonly rise: Float64Array;
   private readonly miss: Float64Array;
@@ -45,22 +48,31 @@ export class Learner {
 
   constructor({ unknowns, readings }: ResidualShape) {
     this.slopes = new Float64Array(unknowns);
+    this.slopesBefore = new Float64Array(unknowns);
     this.rise = new Float64Array(unknowns);
     this.miss = new Float64Array(unknowns);
     this.known = new Float64Array(unknowns);
     this.byReading = new Float64Array(readings);
   }
 
+  /** Begins another run, whose first step begins anywhere. */
+  begin(): void {
+    this.last = null;
+  }
+
   learn({ bending }: Learnt, step: Float64Array, from: End, to: End): void {
-    const { slopes, rise, miss, known, byReading } = this;
+    const { rise, miss, known, byReading } = this;
+    [this.slopes, this.slopesBefore] = [this.slopesBefore, this.slopes];
+    const { slopes, slopesBefore } = this;
     const n = slopes.length;
+    if (this.last !== from) from.model.calcSlopesTimes(from.residuals, byReading, slopesBefore);
+    this.last = to;
     to.model.calcSlopesTimes(to.residuals, byReading, slopes);
     from.model.calcSlopesTimes(to.residuals, byReading, miss);
-    from.model.calcSlopesTimes(from.residuals, byReading, rise);
     for (let j = 0; j < n; j += 1) {
       known[j] = dotRow(bending, j * n, step);
       miss[j] = slopes[j]! - miss[j]!;
-      rise[j] = slopes[j]! - rise[j]!;
+      rise[j] = slopes[j]! - slopesBefore[j]!;
     }
     const along = dotRow(rise, 0, step);
     if (along <= 1e-12) return;

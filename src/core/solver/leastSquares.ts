@@ -115,6 +115,7 @@ export function minimise<State>(
   let cost = calcCost(room.here.residuals);
   let damping = Math.max(FIRST_DAMPING, learnt.damping * CARRIED_DAMPING);
   room.here.linearise(task, state);
+  learner.begin();
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
     const { here, next } = room;
     addBending(here.model, learnt, 1);

@@ -83,7 +83,7 @@ const INSIDE_EDGES: Pieces = {
 export function calcWeightInside(skeleton: Skeleton): number {
   const edges = new Float64Array(INSIDE_EDGES.count(skeleton));
   INSIDE_EDGES.write(skeleton, edges, 0);
-  return Math.min(...edges);
+  return edges.reduce((least, each) => Math.min(least, each), Infinity);
 }
 
 /** The heart lies this far from the pelvis to the middle of the shoulders. Our modelling choice. */

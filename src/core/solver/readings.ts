@@ -56,14 +56,17 @@ export class Readings {
 
   /**
    * @param like any skeleton of the task: they all have as many pieces
-   * @returns where each piece is read
+   * @returns where the first piece is read, and how many follow it
    */
-  preparePieces({ count, write }: Pieces, like: Skeleton): number[] {
-    const at = this.count;
-    this.pieces.push({ at, write });
-    const places = Array.from({ length: count(like) }, (_, i) => at + i);
-    this.count += places.length;
-    return places;
+  preparePieces(
+    { count, write }: Pieces,
+    like: Skeleton,
+  ): { readonly from: number; readonly count: number } {
+    const from = this.count;
+    const pieces = count(like);
+    this.pieces.push({ at: from, write });
+    this.count += pieces;
+    return { from, count: pieces };
   }
 
   /** Reads a skeleton into a list as long as this one. */

@@ -106,8 +106,10 @@ export class Conditions {
       }
       // What is the least of several pieces is a must for each piece.
       if (atLeast !== null && pieces !== undefined) {
-        const places = readings.preparePieces(pieces, like);
-        below.push(...places.map((at) => ({ at, goal: atLeast, perUnit: -unit })));
+        const { from, count } = readings.preparePieces(pieces, like);
+        for (let i = 0; i < count; i += 1) {
+          below.push({ at: from + i, goal: atLeast, perUnit: -unit });
+        }
       } else if (atLeast !== null) below.push(prepare(quantity, atLeast, -unit));
       if (atMost !== null) below.push(prepare(quantity, atMost, unit));
     }
