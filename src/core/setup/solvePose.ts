@@ -194,6 +194,12 @@ function giveWay(
   return null;
 }
 
+const build = (
+  { pose, numbers: { body, ranges }, side, rules }: PoseRequest,
+  held: HeldLegs,
+  near: Posture | null,
+): BuiltTask => buildTask(pose, body, ranges, side, rules, held, near);
+
 /** Solves on legs that are held, or on a pose's own. */
 function solveOn(
   request: PoseRequest,
@@ -202,13 +208,8 @@ function solveOn(
   hints: PoseHints | null,
   isTrial = false,
 ): PoseAnswer {
-  const {
-    pose,
-    numbers: { body, ranges },
-    side,
-    rules,
-  } = request;
-  const built = buildTask(pose, body, ranges, side, rules, held, near);
+  const { pose } = request;
+  const built = build(request, held, near);
   const common = { longest: null, legsFrom: null, legs: null, keptShare: 1 };
   if (pose.firstDepth === null) {
     const found = findStage(request, built.task, pose.depth, hints?.last ?? null, isTrial);
@@ -248,17 +249,11 @@ export function solveMoved(
   const { posture } = before.found.answer.skeleton;
   const held = holdMoved(before, force.parts, posture);
   const near = { ...posture, ...held.parts };
-  const {
-    pose,
-    numbers: { body, ranges },
-    side,
-    rules,
-  } = request;
   if (force.quantities.length === 0) {
     const answer = solveOn(request, held, near, hintsOf(before));
     return answer.found.kind === 'held' ? { answer, found: answer.found } : null;
   }
-  const built = buildTask(pose, body, ranges, side, rules, held, near);
+  const built = build(request, held, near);
   const forced = force.quantities.map(({ quantity, value }) => ({
     quantity,
     atLeast: value - HELD_WITHIN / toScaled(quantity, 1),
