@@ -80,11 +80,15 @@ export class Learner {
     const size = knownAlong === 0 ? 1 : Math.min(1, Math.abs(dotRow(miss, 0, step) / knownAlong));
     for (let j = 0; j < n; j += 1) miss[j]! -= size * known[j]!;
     const missAlong = dotRow(miss, 0, step);
+    const perAlong = 1 / along;
+    const own = missAlong * perAlong;
     for (let j = 0; j < n; j += 1) {
-      for (let k = 0; k < n; k += 1) {
-        const cross = (miss[j]! * rise[k]! + rise[j]! * miss[k]!) / along;
-        const own = (missAlong * rise[j]! * rise[k]!) / along ** 2;
-        bending[j * n + k] = size * bending[j * n + k]! + cross - own;
+      const [missJ, riseJ] = [miss[j]! * perAlong, rise[j]! * perAlong];
+      for (let k = 0; k <= j; k += 1) {
+        const added = missJ * rise[k]! + riseJ * (miss[k]! - own * rise[k]!);
+        const value = size * bending[j * n + k]! + added;
+        bending[j * n + k] = value;
+        bending[k * n + j] = value;
       }
     }
   }

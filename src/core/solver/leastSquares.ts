@@ -66,7 +66,7 @@ class Room {
   constructor(shape: ResidualShape) {
     this.here = new Place(shape);
     this.next = new Place(shape);
-    this.solver = new ModelSolver(shape);
+    this.solver = new ModelSolver(this.here.model);
     this.learner = new Learner(shape);
   }
 
@@ -118,13 +118,13 @@ export function minimise<State>(
   learner.begin();
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
     const { here, next } = room;
-    addBending(here.model, learnt, 1);
+    solver.begin(here.model, learnt.bending);
     let isBent = true;
     let isFirstTry = true;
     let gain = 0;
     let tried = state;
     while (damping <= LARGEST_DAMPING) {
-      if (solver.solve(here.model, damping, learnt.on)) {
+      if (solver.solve(damping, learnt.on)) {
         tried = task.move(state, solver.step);
         task.calcResiduals(tried, next.residuals);
         gain = cost - calcCost(next.residuals);
@@ -133,7 +133,7 @@ export function minimise<State>(
       } else if (isBent) {
         // What was learnt bends the wrong way here: damping that makes up for it would hold
         // back every direction. Gauss–Newton's own curvature never does, but leaps.
-        addBending(here.model, learnt, -1);
+        solver.begin(here.model, null);
         isBent = false;
         damping = Math.max(LEAST_DAMPING_UNBENT, damping);
         continue;
@@ -155,9 +155,4 @@ export function minimise<State>(
   }
   learnt.damping = damping;
   return state;
-}
-
-/** Adds what is learnt of the bending to a model's own curvature, or takes it away again. */
-function addBending({ normal }: LinearModel, { bending }: Learnt, sign: 1 | -1): void {
-  for (let i = 0; i < normal.length; i += 1) normal[i]! += sign * bending[i]!;
 }

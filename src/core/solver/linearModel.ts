@@ -31,14 +31,25 @@ export interface Slopes {
   readonly oneSidedAlong: Float64Array;
 }
 
+/** Some one-sided residuals, one after the other: an inner model asks for nothing else of them. */
+interface Moving {
+  count: number;
+  /** Their index among all. */
+  readonly index: Int32Array;
+  /** At the state. */
+  readonly value: Float64Array;
+  /** Their readings, and how they change with them. */
+  readonly own: Int32Array;
+  readonly along: Int32Array;
+  readonly byOwn: Float64Array;
+  readonly byAlong: Float64Array;
+}
+
 /** Residuals and their slopes at one state. */
 export class LinearModel {
   readonly slopes: Slopes;
-  /** One-sided residuals at the state. */
-  oneSided: Float64Array;
-  /** Those that a step can change at all, by their index. */
-  readonly moving: Int32Array;
-  movingCount = 0;
+  /** The one-sided residuals that a step can change at all. */
+  readonly moving: Moving;
   /** Readings that those are told from. */
   readonly needed: Int32Array;
   neededCount = 0;
@@ -57,8 +68,15 @@ export class LinearModel {
       oneSided: new Float64Array(oneSided.length),
       oneSidedAlong: new Float64Array(oneSided.length),
     };
-    this.oneSided = new Float64Array(0);
-    this.moving = new Int32Array(oneSided.length);
+    this.moving = {
+      count: 0,
+      index: new Int32Array(oneSided.length),
+      value: new Float64Array(oneSided.length),
+      own: new Int32Array(oneSided.length),
+      along: new Int32Array(oneSided.length),
+      byOwn: new Float64Array(oneSided.length),
+      byAlong: new Float64Array(oneSided.length),
+    };
     this.needed = new Int32Array(readings);
     this.normal = new Float64Array(unknowns * unknowns);
     this.gradient = new Float64Array(unknowns);
@@ -71,7 +89,6 @@ export class LinearModel {
     const { shape, normal, gradient, isStill: still, isNeeded } = this;
     const { changes, twoSided } = this.slopes;
     const n = shape.unknowns;
-    this.oneSided = at.oneSided;
     for (let r = 0; r < shape.readings; r += 1) still[r] = isStill(changes, r * n, n) ? 1 : 0;
     normal.fill(0);
     gradient.fill(0);
@@ -83,9 +100,9 @@ export class LinearModel {
       addRow(gradient, changes, reading * n, by * at.twoSided[i]!);
     }
     isNeeded.fill(0);
-    this.movingCount = 0;
+    this.moving.count = 0;
     this.neededCount = 0;
-    for (let i = 0; i < shape.oneSided.length; i += 1) this.addMoving(i);
+    for (let i = 0; i < shape.oneSided.length; i += 1) this.addMoving(i, at.oneSided[i]!);
     for (let r = 0; r < shape.readings; r += 1) {
       if (isNeeded[r] === 0) continue;
       this.needed[this.neededCount] = r;
@@ -93,16 +110,23 @@ export class LinearModel {
     }
   }
 
-  private addMoving(i: number): void {
-    const { shape, slopes, isStill: still, isNeeded } = this;
+  private addMoving(i: number, value: number): void {
+    const { shape, slopes, moving, isStill: still, isNeeded } = this;
     const [own, along] = [shape.oneSided[i]!, shape.oneSidedAlong[i]!];
-    const isByOwn = slopes.oneSided[i] !== 0 && still[own] === 0;
-    const isByAlong = slopes.oneSidedAlong[i] !== 0 && still[along] === 0;
+    const [byOwn, byAlong] = [slopes.oneSided[i]!, slopes.oneSidedAlong[i]!];
+    const isByOwn = byOwn !== 0 && still[own] === 0;
+    const isByAlong = byAlong !== 0 && still[along] === 0;
     if (!isByOwn && !isByAlong) return;
     if (isByOwn) isNeeded[own] = 1;
     if (isByAlong) isNeeded[along] = 1;
-    this.moving[this.movingCount] = i;
-    this.movingCount += 1;
+    const m = moving.count;
+    moving.index[m] = i;
+    moving.value[m] = value;
+    moving.own[m] = own;
+    moving.along[m] = along;
+    moving.byOwn[m] = byOwn;
+    moving.byAlong[m] = byAlong;
+    moving.count += 1;
   }
 
   /** Slopes of the halved cost: every residual's slope times the residual, one-sided ones while on. */

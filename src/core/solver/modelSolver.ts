@@ -1,4 +1,4 @@
-import type { LinearModel, ResidualShape } from './linearModel.ts';
+import type { LinearModel } from './linearModel.ts';
 import { addOuter, addRow, multiplyRows } from './rows.ts';
 
 const MOST_INNER_ITERATIONS = 40;
@@ -9,7 +9,14 @@ export class ModelSolver {
   /** The step that was found, and the one that it would go to next. */
   step: Float64Array;
   private target: Float64Array;
-  private readonly normal: Float64Array;
+  /** Curvature (lower half) of the two-sided part, and of that with the one-sided residuals counted in. */
+  private readonly curvature: Float64Array;
+  private readonly counted: Float64Array;
+  /** Where the slope of what is counted in would have to lead. */
+  private readonly pull: Float64Array;
+  /** 1 for every moving residual that is counted in. */
+  private readonly isIn: Uint8Array;
+  private readonly factor: Float64Array;
   /** Of the moving one-sided residuals after either step. */
   private values: Float64Array;
   private targetValues: Float64Array;
@@ -18,18 +25,33 @@ export class ModelSolver {
   /** The slopes of one residual. */
   private readonly row: Float64Array;
 
-  constructor({ unknowns, readings, oneSided }: ResidualShape) {
+  constructor(private model: LinearModel) {
+    const { unknowns, readings, oneSided } = model.shape;
     this.step = new Float64Array(unknowns);
     this.target = new Float64Array(unknowns);
-    this.normal = new Float64Array(unknowns * unknowns);
+    this.curvature = new Float64Array(unknowns * unknowns);
+    this.counted = new Float64Array(unknowns * unknowns);
+    this.pull = new Float64Array(unknowns);
+    this.isIn = new Uint8Array(oneSided.length);
+    this.factor = new Float64Array(unknowns * unknowns);
     this.values = new Float64Array(oneSided.length);
     this.targetValues = new Float64Array(oneSided.length);
     this.moves = new Float64Array(readings);
     this.row = new Float64Array(unknowns);
   }
 
+  /** @param bending added to the model's own curvature; null = none */
+  begin(model: LinearModel, bending: Float64Array | null): void {
+    const { curvature } = this;
+    this.model = model;
+    this.moves.fill(0);
+    curvature.set(model.normal);
+    if (bending !== null) addRow(curvature, bending, 0, 1);
+    this.countNone();
+  }
+
   /**
-   * Minimises a linear model with its one-sided residuals kept one-sided: a convex,
+   * Minimises the linear model with its one-sided residuals kept one-sided: a convex,
    * piecewise quadratic task, solved by a semi-smooth Newton method. Keeping the kinks
    * in the model is what lets a step run along several limits at once; treating the
    * residuals active now as two-sided makes it zigzag.
@@ -38,96 +60,100 @@ export class ModelSolver {
    *   that are
    * @returns false when the model is singular; else the least is left in `step`
    */
-  solve(model: LinearModel, damping: number, on: Uint8Array): boolean {
-    const { moving, movingCount } = model;
+  solve(damping: number, on: Uint8Array): boolean {
+    const { count, index, value } = this.model.moving;
     this.step.fill(0);
-    this.moves.fill(0);
-    for (let m = 0; m < movingCount; m += 1) this.values[m] = model.oneSided[moving[m]!]!;
+    for (let m = 0; m < count; m += 1) this.values[m] = value[m]!;
     for (let inner = 0; inner < MOST_INNER_ITERATIONS; inner += 1) {
-      if (!this.solveWithOn(model, damping, on)) return false;
-      this.calcTargetValues(model);
+      this.countIn(on);
+      if (!solveCholesky(this.counted, damping, this.factor, this.pull, this.target)) return false;
       // Where just those are on that were taken as on, the least cost is reached.
-      const isLeast = areOn(this.targetValues, model, on);
-      const share = isLeast ? 1 : this.findLeastAlong(model, damping);
+      const isLeast = this.calcTargetValues();
+      const share = isLeast ? 1 : this.findLeastAlong(damping);
       if (share === 1) {
         [this.step, this.target] = [this.target, this.step];
         [this.values, this.targetValues] = [this.targetValues, this.values];
       } else {
         const { step, target, values, targetValues } = this;
         for (let j = 0; j < step.length; j += 1) step[j]! += share * (target[j]! - step[j]!);
-        for (let m = 0; m < movingCount; m += 1) {
-          values[m]! += share * (targetValues[m]! - values[m]!);
-        }
+        for (let m = 0; m < count; m += 1) values[m]! += share * (targetValues[m]! - values[m]!);
       }
       // A first guess says nothing of the place it was made at; what is on there does.
       if (isLeast || (share === 0 && inner > 0)) return true;
-      for (let m = 0; m < movingCount; m += 1) on[moving[m]!] = this.values[m]! > 0 ? 1 : 0;
+      for (let m = 0; m < count; m += 1) on[index[m]!] = this.values[m]! > 0 ? 1 : 0;
     }
     return true;
   }
 
-  /** Leaves the least of the cost in `target`, if just those one-sided residuals counted that are on. */
-  private solveWithOn(model: LinearModel, damping: number, on: Uint8Array): boolean {
-    const { shape, slopes, moving, movingCount } = model;
-    const { normal, target, row } = this;
-    const n = shape.unknowns;
-    normal.set(model.normal);
-    for (let j = 0; j < n; j += 1) {
-      normal[j * n + j]! += damping;
-      target[j] = -model.gradient[j]!;
-    }
-    for (let m = 0; m < movingCount; m += 1) {
-      const i = moving[m]!;
-      if (on[i] === 0) continue;
-      const own = shape.oneSided[i]! * n;
-      const byOwn = slopes.oneSided[i]!;
-      for (let j = 0; j < n; j += 1) row[j] = byOwn * slopes.changes[own + j]!;
-      const byAlong = slopes.oneSidedAlong[i]!;
-      if (byAlong !== 0) addRow(row, slopes.changes, shape.oneSidedAlong[i]! * n, byAlong);
-      addOuter(normal, row, 0, n, 1);
-      addRow(target, row, 0, -model.oneSided[i]!);
-    }
-    return solveCholesky(normal, target, n);
+  private countNone(): void {
+    const { counted, pull, model } = this;
+    counted.set(this.curvature);
+    for (let j = 0; j < pull.length; j += 1) pull[j] = -model.gradient[j]!;
+    this.isIn.fill(0);
   }
 
-  private calcTargetValues({
-    shape,
-    slopes,
-    oneSided,
-    needed,
-    neededCount,
-    moving,
-    movingCount,
-  }: LinearModel): void {
-    const { moves, target, targetValues } = this;
-    multiplyRows(slopes.changes, needed, neededCount, target, moves);
-    for (let m = 0; m < movingCount; m += 1) {
-      const i = moving[m]!;
-      const own = slopes.oneSided[i]! * moves[shape.oneSided[i]!]!;
-      const along = slopes.oneSidedAlong[i]! * moves[shape.oneSidedAlong[i]!]!;
-      targetValues[m] = oneSided[i]! + own + along;
+  /** Counts in those one-sided residuals that are on, and no other. */
+  private countIn(on: Uint8Array): void {
+    const { isIn, counted, pull, row } = this;
+    const { slopes, moving } = this.model;
+    const { count, index } = moving;
+    const n = row.length;
+    for (let m = 0; m < count; m += 1) {
+      if (isIn[m] === 0 || on[index[m]!] === 1) continue;
+      // To take one out again would leave its rounding behind.
+      this.countNone();
+      break;
     }
+    for (let m = 0; m < count; m += 1) {
+      if (on[index[m]!] === 0 || isIn[m] === 1) continue;
+      isIn[m] = 1;
+      const own = moving.own[m]! * n;
+      const byOwn = moving.byOwn[m]!;
+      for (let j = 0; j < n; j += 1) row[j] = byOwn * slopes.changes[own + j]!;
+      const byAlong = moving.byAlong[m]!;
+      if (byAlong !== 0) addRow(row, slopes.changes, moving.along[m]! * n, byAlong);
+      addOuter(counted, row, 0, n, 1);
+      addRow(pull, row, 0, -moving.value[m]!);
+    }
+  }
+
+  /** @returns whether just those are on after the target step that are counted in */
+  private calcTargetValues(): boolean {
+    const { moves, target, targetValues, isIn } = this;
+    const { slopes, needed, neededCount, moving } = this.model;
+    const { count, value, own, along, byOwn, byAlong } = moving;
+    multiplyRows(slopes.changes, needed, neededCount, target, moves);
+    let isLeast = true;
+    for (let m = 0; m < count; m += 1) {
+      const after = value[m]! + byOwn[m]! * moves[own[m]!]! + byAlong[m]! * moves[along[m]!]!;
+      targetValues[m] = after;
+      if (after > 0 !== (isIn[m] === 1)) isLeast = false;
+    }
+    return isLeast;
   }
 
   /** Where along the way from `step` to `target` the damped model's cost is least, 0 to 1. */
-  private findLeastAlong(model: LinearModel, damping: number): number {
-    const { normal, gradient, movingCount } = model;
-    const { step: from, target: to, values, targetValues } = this;
+  private findLeastAlong(damping: number): number {
+    const { step: from, target: to, values, targetValues, curvature } = this;
+    const { gradient, moving } = this.model;
     const n = from.length;
     // The two-sided part is a parabola: its slope is first + t · rise.
     let first = 0;
     let rise = 0;
     for (let j = 0; j < n; j += 1) {
-      const d = to[j]! - from[j]!;
-      let row = gradient[j]! + damping * from[j]!;
-      let turned = damping * d;
-      for (let k = 0; k < n; k += 1) {
-        const entry = j >= k ? normal[j * n + k]! : normal[k * n + j]!;
-        row += entry * from[k]!;
-        turned += entry * (to[k]! - from[k]!);
+      const row = j * n;
+      const [at, way] = [from[j]!, to[j]! - from[j]!];
+      const own = curvature[row + j]! + damping;
+      let across = 0;
+      let turned = 0;
+      for (let k = 0; k < j; k += 1) {
+        const entry = curvature[row + k]!;
+        const wayK = to[k]! - from[k]!;
+        across += entry * (way * from[k]! + wayK * at);
+        turned += entry * wayK;
       }
-      first += d * row;
-      rise += d * turned;
+      first += way * (gradient[j]! + own * at) + across;
+      rise += way * (2 * turned + own * way);
     }
     // The slope rises along the way in straight pieces: Newton's steps end on the right one.
     let low = 0;
@@ -135,18 +161,18 @@ export class ModelSolver {
     let t = 1;
     for (let tries = 0; tries < MOST_TRIES; tries += 1) {
       let slope = first + t * rise;
-      let curvature = rise;
-      for (let m = 0; m < movingCount; m += 1) {
+      let curved = rise;
+      for (let m = 0; m < moving.count; m += 1) {
         const change = targetValues[m]! - values[m]!;
         const value = values[m]! + t * change;
         if (value <= 0) continue;
         slope += value * change;
-        curvature += change * change;
+        curved += change * change;
       }
       if (t === 1 && slope <= 1e-12) return 1;
       if (slope > 0) high = t;
       else low = t;
-      const next = t - slope / curvature;
+      const next = t - slope / curved;
       if (Math.abs(next - t) < 1e-6) return Math.max(0, Math.min(1, next));
       t = next > low && next < high ? next : (low + high) / 2;
     }
@@ -154,43 +180,43 @@ export class ModelSolver {
   }
 }
 
-/** Whether values of the moving one-sided residuals are positive for just those that are on. */
-function areOn(
-  values: Float64Array,
-  { moving, movingCount }: LinearModel,
-  on: Uint8Array,
+/**
+ * Solves (A + damping) · x = b for symmetric positive definite A (row-major, lower half);
+ * false if it is not.
+ *
+ * @param factor room for as many numbers as A has
+ */
+function solveCholesky(
+  a: Float64Array,
+  damping: number,
+  factor: Float64Array,
+  b: Float64Array,
+  x: Float64Array,
 ): boolean {
-  for (let m = 0; m < movingCount; m += 1) {
-    if (values[m]! > 0 !== (on[moving[m]!] === 1)) return false;
-  }
-  return true;
-}
-
-/** Solves A·x = b for symmetric positive definite A (row-major, overwritten); false if it is not. */
-function solveCholesky(a: Float64Array, b: Float64Array, n: number): boolean {
+  const n = x.length;
   for (let i = 0; i < n; i += 1) {
     const row = i * n;
-    let own = a[row + i]!;
+    let own = a[row + i]! + damping;
     let known = b[i]!;
     for (let j = 0; j < i; j += 1) {
       const other = j * n;
       let sum = a[row + j]!;
-      for (let k = 0; k < j; k += 1) sum -= a[row + k]! * a[other + k]!;
-      sum /= a[other + j]!;
-      a[row + j] = sum;
+      for (let k = 0; k < j; k += 1) sum -= factor[row + k]! * factor[other + k]!;
+      sum /= factor[other + j]!;
+      factor[row + j] = sum;
       own -= sum * sum;
-      known -= sum * b[j]!;
+      known -= sum * x[j]!;
     }
     if (!(own > 0)) return false;
     const root = Math.sqrt(own);
-    a[row + i] = root;
-    b[i] = known / root;
+    factor[row + i] = root;
+    x[i] = known / root;
   }
   for (let i = n - 1; i >= 0; i -= 1) {
     const row = i * n;
-    const value = b[i]! / a[row + i]!;
-    b[i] = value;
-    for (let k = 0; k < i; k += 1) b[k]! -= a[row + k]! * value;
+    const value = x[i]! / factor[row + i]!;
+    x[i] = value;
+    for (let k = 0; k < i; k += 1) x[k]! -= factor[row + k]! * value;
   }
   return true;
 }
