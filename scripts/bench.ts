@@ -16,6 +16,7 @@ import { makeRandom } from '../tests/support/random.ts';
 import { planPlain } from '../tests/support/plan.ts';
 import { searchSlowly } from '../tests/support/slowSearch.ts';
 import { makeSlowTask, SEARCHED_POSES } from '../tests/support/slowTask.ts';
+import { hintOf } from '../src/core/solver/run.ts';
 import { settleAt } from '../src/core/solver/solve.ts';
 
 const WARM_UP = 6;
@@ -110,14 +111,14 @@ if (plan.kind === 'planned') {
   work.push({ name: `error bars, ${String(solves)} solves`, ms: bars.median, searches: solves });
   const { found, built } = plan.answer;
   if (found.kind === 'held') {
-    const { skeleton } = found.answer;
+    const near = hintOf(found.answer);
     const drag = measure(() => {
       settleAt(
         built.task,
         'stance',
-        skeleton.posture.stance - 0.02,
+        near.posture.stance - 0.02,
         { toSpare: 0, wishesWithin: null },
-        skeleton.posture,
+        near,
       );
     });
     show('one foot moved by 2 cm, solved from there', drag);

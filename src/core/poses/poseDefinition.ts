@@ -113,7 +113,15 @@ export interface StartDefinition {
   readonly stanceShare: number;
   /** Hip angles of a lifted back leg: flexion, abduction, external rotation. */
   readonly lifted?: readonly [number, number, number];
+  /**
+   * Later stages of the search that begin here as well: of some bodies they would end in
+   * another valley if they only went on from the stage before.
+   */
+  readonly again?: readonly Stage[];
 }
+
+/** Of a search, after the deepest depth: the deepest with some to spare, and the posture at the depth that is chosen. */
+export type Stage = 'sparing' | 'settled';
 
 /** One thing that grows from easy to the textbook shape. Degrees or centimetres. */
 export interface DepthDefinition {

@@ -10,6 +10,7 @@ import type {
   MustDefinition,
   PoseDefinition,
   StanceDefinition,
+  Stage,
   StartDefinition,
   WishDefinition,
 } from '../poses/poseDefinition.ts';
@@ -291,6 +292,8 @@ export function buildTask(
     ...held.parts,
   };
   const starts = pose.starts.map((start) => buildStart(pose, start, body, frontSide, parts));
+  const findAgain = (stage: Stage): readonly Posture[] =>
+    starts.filter((_, i) => pose.starts[i]!.again?.includes(stage) === true);
   return {
     stance: planned,
     heelLine,
@@ -316,6 +319,7 @@ export function buildTask(
       eases: pose.eases.map((ease) => resolveWish(ease, rules)),
       free,
       starts: near === null ? starts : [near, ...starts],
+      again: { sparing: findAgain('sparing'), settled: findAgain('settled') },
     },
   };
 }

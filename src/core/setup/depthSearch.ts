@@ -1,8 +1,8 @@
 import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { PoseTask } from '../solver/poseTask.ts';
-import type { Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { calcWishOff, toScaled, WISH_STRETCH, type Aim } from '../solver/residuals.ts';
+import { hintOf, type Answer, type Hint } from '../solver/run.ts';
 import {
   pullFarthest,
   pullFromHint,
@@ -11,8 +11,6 @@ import {
   settleFromHint,
   settleOnTheWay,
   walkFarthest,
-  type Answer,
-  type Hint,
   type Way,
 } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
@@ -42,9 +40,6 @@ interface Reached {
 const INSIDE_THE_EDGE = 0.25;
 /** A wish that is off by fewer tolerances than this holds nothing back. */
 const NEARLY_STRETCHED = 0.95 * WISH_STRETCH;
-/** Taken back, in turn, when the very edge cannot be held after all. Degrees. */
-const STEPS_BACK = [0, 0.1, 0.3, 1, 3] as const;
-
 /** One pose's way from its easiest depth to the textbook's. Depths in degrees or centimetres. */
 export class DepthSearch {
   /**
@@ -69,9 +64,9 @@ export class DepthSearch {
    * @param toSpareDeg kept free at every joint
    * @param letsGo whether the wishes are let go of from the beginning
    * @param ease that has to be left above the easiest depth
-   * @param near a posture to start from, or a hint
+   * @param near where a like task was solved
    */
-  reach(toSpareDeg: number, letsGo: boolean, ease: number, near: Posture | Hint | null): Reached {
+  reach(toSpareDeg: number, letsGo: boolean, ease: number, near: Hint | null): Reached {
     const toSpare = radiansFromDegrees(toSpareDeg);
     const isHeld = (answer: Answer): boolean =>
       answer.kept && this.depthOf(answer) - ease >= this.depth.easiest;
@@ -102,22 +97,20 @@ export class DepthSearch {
   }
 
   /** The most wished-for posture at a depth; null when it cannot be held. */
-  settle(depth: number, aim: WishAim, { skeleton }: Answer): Answer | null {
+  settle(depth: number, aim: WishAim, near: Answer): Answer | null {
     const { quantity } = this.depth;
     const value = this.toOwn(depth);
     const answer =
       this.hints === null
-        ? settleAt(this.task, quantity, value, aim, skeleton.posture)
+        ? settleAt(this.task, quantity, value, aim, hintOf(near))
         : settleFromHint(this.task, quantity, value, aim, this.hints.settled);
     return answer.kept ? answer : null;
   }
 
   settleJustInside(edge: number, aim: WishAim, near: Answer): Answer {
-    for (const back of STEPS_BACK) {
-      const answer = this.settle(edge - INSIDE_THE_EDGE - back, aim, near);
-      if (answer !== null) return answer;
-    }
-    return near;
+    const wanted = edge - INSIDE_THE_EDGE;
+    const settled = this.settle(wanted, aim, near);
+    return settled ?? this.settleNearest(wanted, this.depthOf(near), aim, near) ?? near;
   }
 
   /**
@@ -125,12 +118,17 @@ export class DepthSearch {
    * more, as a knee that bends less turns hip opening into rotation.
    */
   settleAbove(wanted: number, edge: number, aim: WishAim, near: Answer): Answer {
+    const settled = this.settleNearest(wanted, edge, aim, near);
+    return settled ?? this.settleJustInside(edge, aim, near);
+  }
+
+  private settleNearest(wanted: number, edge: number, aim: WishAim, near: Answer): Answer | null {
     const { quantity } = this.depth;
     const way = { quantity, from: this.toOwn(edge), to: this.toOwn(wanted) };
     const shallowest = reachFarthest(this.task, way, aim, near.skeleton.posture);
+    if (!shallowest.kept) return null;
     const inside = Math.min(edge, this.depthOf(shallowest) + INSIDE_THE_EDGE);
-    const settled = shallowest.kept ? this.settle(inside, aim, shallowest) : null;
-    return settled ?? this.settleJustInside(edge, aim, near);
+    return this.settle(inside, aim, shallowest);
   }
 
   private stretchesAWish({ skeleton }: Answer): boolean {
@@ -148,10 +146,10 @@ export class DepthSearch {
     return { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
   }
 
-  private pull(aim: WishAim, near: Posture | Hint | null): Answer {
-    return near !== null && 'pressure' in near
-      ? pullFromHint(this.task, this.way, aim, near)
-      : pullFarthest(this.task, this.way, aim, near);
+  private pull(aim: WishAim, near: Hint | null): Answer {
+    const { task, way, hints } = this;
+    if (near === null) return pullFarthest(task, way, aim, null);
+    return pullFromHint(task, way, aim, near, hints === null ? task.again.sparing : []);
   }
 
   private walk(aim: WishAim, deadEnd: Answer): Answer {

@@ -3,7 +3,8 @@ import type { PoseTask } from '../solver/poseTask.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
-import { reachFarthest, settleAt, type Answer } from '../solver/solve.ts';
+import { hintOf, type Answer } from '../solver/run.ts';
+import { reachFarthest, settleAt } from '../solver/solve.ts';
 import { cmFromMetres, radiansFromDegrees } from '../units/brands.ts';
 import { reportPushed, toForce, withBareLimits } from './force.ts';
 import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
@@ -132,7 +133,7 @@ function findWorthwhile(
   let best: Answer | null = null;
   for (let halving = 0; halving < HALVINGS; halving += 1) {
     const middle = (low + high) / 2;
-    const answer = settleAt(task, 'stance', middle, aim, (best ?? shortest).skeleton.posture);
+    const answer = settleAt(task, 'stance', middle, aim, hintOf(best ?? shortest));
     if (answer.kept && shareOf(answer.skeleton) >= TOO_LITTLE_WORK) {
       best = answer;
       high = middle;

@@ -9,14 +9,8 @@ import type { Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import {
-  hintOf,
-  pullFromHint,
-  reachFarthest,
-  settleAt,
-  settleFreely,
-  type Hint,
-} from '../solver/solve.ts';
+import { hintOf, type Hint } from '../solver/run.ts';
+import { pullFromHint, reachFarthest, settleAt, settleFreely } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
 import { findDepth, findSetUpWithoutDepth, type DepthAnswer, type HeldDepth } from './findDepth.ts';
@@ -178,14 +172,14 @@ function giveWay(
   const { pose, rules } = request;
   const { built, found } = answer;
   if (share === 1) return answer;
-  const { posture } = found.answer.skeleton;
   if (pose.depth === null) return null;
   const { quantity } = pose.depth;
+  const near = hintOf(found.answer);
   const value = share * getQuantity(quantity).calc(found.answer.skeleton);
   const toSpare = radiansFromDegrees(rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg);
   // A shallower pose can ask more: then its wishes give way too.
   for (const wishesWithin of found.wishesLetGo ? [null] : [WISH_STRETCH, null]) {
-    const settled = settleAt(built.task, quantity, value, { toSpare, wishesWithin }, posture);
+    const settled = settleAt(built.task, quantity, value, { toSpare, wishesWithin }, near);
     if (!settled.kept) continue;
     const wishesLetGo = wishesWithin === null;
     const depth = toScaled(quantity, value);
@@ -303,9 +297,11 @@ function holdDepth(
   value: number,
   { answer }: HeldDepth,
 ): PoseTask {
+  const { posture } = answer.skeleton;
   return {
     ...task,
     musts: [...task.musts, { quantity, atLeast: value, atMost: value }],
-    starts: [answer.skeleton.posture, ...task.starts],
+    starts: [posture, ...task.starts],
+    again: { ...task.again, sparing: [posture, ...task.again.sparing] },
   };
 }

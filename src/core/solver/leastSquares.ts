@@ -15,6 +15,15 @@ export interface LeastSquaresTask<State> {
   readonly calcSlopes: (state: State, into: Slopes) => void;
 }
 
+/** When a run has come near enough to its least. */
+export interface Enough {
+  /** After a step that lowers the cost by less than this. */
+  readonly gain: number;
+  /** After one that moves nothing by more than `still`, in the unknowns' own unit, and lowers it by less than this. */
+  readonly stillGain: number;
+  readonly still: number;
+}
+
 const MOST_ITERATIONS = 60;
 const FIRST_DAMPING = 0.1;
 const SMALLEST_DAMPING = 1e-9;
@@ -26,14 +35,17 @@ const A_LITTLE_LESS_DAMPING = 0.3;
 const MORE_DAMPING = 8;
 const LEAST_DAMPING_UNBENT = 1;
 const LARGEST_DAMPING = 1e8;
-/** Stop when a step moves nothing by more than this (metres or radians). */
-const SMALLEST_STEP = 1e-9;
 
 function calcCost({ twoSided, oneSided }: Residuals): number {
   let sum = 0;
-  for (const value of twoSided) sum += value * value;
-  for (const value of oneSided) if (value > 0) sum += value * value;
+  for (let i = 0; i < twoSided.length; i += 1) sum += twoSided[i]! ** 2;
+  for (let i = 0; i < oneSided.length; i += 1) if (oneSided[i]! > 0) sum += oneSided[i]! ** 2;
   return sum;
+}
+
+function isWithin(step: Float64Array, most: number): boolean {
+  for (let j = 0; j < step.length; j += 1) if (Math.abs(step[j]!) > most) return false;
+  return true;
 }
 
 /** The linear model at a state, with the residuals it is made at. */
@@ -98,14 +110,13 @@ function takeRoom(shape: ResidualShape): Room {
  * the residuals; the inner model keeps one-sided residuals one-sided. Deterministic. Meant
  * for about a dozen unknowns.
  *
- * @param smallestGain stop when a step lowers the cost by less than this
  * @param learnt by runs of like tasks before; it goes on learning
  * @returns the best state found
  */
 export function minimise<State>(
   task: LeastSquaresTask<State>,
   start: State,
-  smallestGain: number,
+  enough: Enough,
   learnt: Learnt,
 ): State {
   const room = takeRoom(task.shape);
@@ -143,7 +154,7 @@ export function minimise<State>(
     if (!(gain > 0)) break;
     // The last step needs no new slopes: nothing follows it.
     const isLast =
-      gain <= smallestGain || solver.step.every((each) => Math.abs(each) < SMALLEST_STEP);
+      gain <= enough.gain || (gain < enough.stillGain && isWithin(solver.step, enough.still));
     state = tried;
     if (isLast) break;
     next.linearise(task, state);

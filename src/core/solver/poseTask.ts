@@ -1,6 +1,7 @@
 import { type Figure } from './figure.ts';
 import type { Limits } from './limits.ts';
 import type { PartId, Posture } from './posture.ts';
+import type { Stage } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { ContactPlan } from './skeleton.ts';
 
@@ -30,4 +31,6 @@ export interface PoseTask {
   /** What is searched beside pelvis and spine. */
   readonly free: readonly PartId[];
   readonly starts: readonly Posture[];
+  /** Those at which later stages of the search begin as well, beside going on from the one before. */
+  readonly again: Readonly<Record<Stage, readonly Posture[]>>;
 }

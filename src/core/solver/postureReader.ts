@@ -52,9 +52,9 @@ export class PostureReader {
     const values = this.read(posture);
     const here = this.last;
     for (let j = 0; j < unknowns; j += 1) {
-      probe.fill(0);
       probe[j] = DIFFERENCE_STEP;
       const beside = stepPosture(posture, probe, free);
+      probe[j] = 0;
       readings.read(buildSkeleton(figure, contacts, beside, here), probed);
       for (let i = 0, at = j; i < values.length; i += 1, at += unknowns) {
         const change = (probed[i]! - values[i]!) * PER_STEP;

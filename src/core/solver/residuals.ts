@@ -23,6 +23,9 @@ export interface Aim {
   } | null;
 }
 
+/** Whether a quantity is taken as far as the musts allow, and not only held. */
+export const isPull = ({ toward }: Aim): boolean => toward !== null && toward.how !== 'hold';
+
 /** One degree and one centimetre weigh alike before they share a tolerance. */
 const SCALE = { angle: DEGREES_PER_RADIAN, length: CM_PER_METRE, percent: 1 } as const;
 
@@ -114,17 +117,18 @@ export class Conditions {
       if (atMost !== null) below.push(prepare(quantity, atMost, unit));
     }
     const { toward, wishesWithin } = aim;
-    const direction = toward?.how === 'down' ? -1 : 1;
-    if (toward !== null) {
-      const { quantity, value, how } = toward;
-      const beyond = prepare(quantity, value, direction * toScaled(quantity, 1));
-      (how === 'hold' ? equal : below).push(beyond);
-    }
     for (const { quantity, goal, sigma } of task.wishes) {
       if (wishesWithin === null) break;
       const most = wishesWithin * sigma;
       const unit = toScaled(quantity, 1);
       below.push(prepare(quantity, goal + most, unit), prepare(quantity, goal - most, -unit));
+    }
+    // Last, so that all else stands at one place whether a quantity is pulled or held.
+    const direction = toward?.how === 'down' ? -1 : 1;
+    if (toward !== null) {
+      const { quantity, value, how } = toward;
+      const beyond = prepare(quantity, value, direction * toScaled(quantity, 1));
+      (how === 'hold' ? equal : below).push(beyond);
     }
     const pull = toward?.how === 'hold' ? null : toward;
     const weight = pull === null ? 1 : WISH_WEIGHT_IN_PULL;

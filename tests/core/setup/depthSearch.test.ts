@@ -5,6 +5,7 @@ import type { Side } from '../../../src/core/measures/protocol.ts';
 import type { PersonRecord } from '../../../src/core/person/person.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import { WISH_STRETCH } from '../../../src/core/solver/residuals.ts';
+import { hintOf } from '../../../src/core/solver/run.ts';
 import { settleAt } from '../../../src/core/solver/solve.ts';
 import { radiansFromDegrees } from '../../../src/core/units/brands.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';
@@ -27,13 +28,13 @@ describe('a depth that cannot be taken as shallow as wanted', () => {
   it('is the shallowest that keeps 3° at every joint, where a straighter knee asks for more rotation', () => {
     const { answer, found } = planHeld(readDemo('oda-brask'), 'warrior-two', 'left');
     expect(found.reason).toEqual({ kind: 'to-spare', spareDeg: 3 });
-    const { posture } = found.answer.skeleton;
+    const near = hintOf(found.answer);
     const aim = {
       toSpare: radiansFromDegrees(3),
       wishesWithin: found.wishesLetGo ? null : WISH_STRETCH,
     };
     const canBeHeldAt = (depth: number): boolean =>
-      settleAt(answer.built.task, 'front-knee-bend', radiansFromDegrees(depth), aim, posture).kept;
+      settleAt(answer.built.task, 'front-knee-bend', radiansFromDegrees(depth), aim, near).kept;
     expect(canBeHeldAt(found.depth! - 1)).toBe(false);
     expect(canBeHeldAt(found.depth!)).toBe(true);
     expect(canBeHeldAt(found.depth! + 1)).toBe(true);

@@ -138,7 +138,10 @@ describe.each(TABLES)('%s', (pose, rules, table) => {
     ways.forEach((way, i) => {
       const column = COLUMNS[i]!;
       const up = [read(more, column) - read(base, column), read(base, column) - read(less, column)];
-      const known = up.filter((each) => !Number.isNaN(each));
+      // Numbers are told in tenths: of their differences the rest is rounding.
+      const known = up
+        .filter((each) => !Number.isNaN(each))
+        .map((each) => Math.round(each * 10) / 10);
       const sign = way.startsWith('+') ? 1 : -1;
       const words = `${column} ${known.map((each) => each.toFixed(2)).join(' ')}`;
       if (way === '=') {

@@ -9,6 +9,7 @@ interface Values {
   readonly oneSided: readonly number[];
 }
 const STEP = 1e-7;
+const PRECISELY = { gain: 1e-16, stillGain: 1e-16, still: 0 };
 
 /** A task told by its residuals alone: each is a reading of its own, changing as by forward differences. */
 function taskOf(shape: ResidualShape, residuals: (x: Point) => Values): LeastSquaresTask<Point> {
@@ -52,7 +53,7 @@ function shapeOf(unknowns: number, twoSided: number, oneSided: number): Residual
 function solve(start: Point, residuals: (x: Point) => Values): Point {
   const { twoSided, oneSided } = residuals(start);
   const shape = shapeOf(start.length, twoSided.length, oneSided.length);
-  return minimise(taskOf(shape, residuals), start, 1e-16, new Learnt(shape));
+  return minimise(taskOf(shape, residuals), start, PRECISELY, new Learnt(shape));
 }
 
 describe('least squares with one-sided residuals', () => {
@@ -100,7 +101,7 @@ describe('least squares with one-sided residuals', () => {
         twoSided: [x! - goal],
         oneSided: [1e3 * (x! - 2), 1e3 * (1 - x!)],
       }));
-      return minimise(task, [1.5], 1e-16, learnt)[0]!;
+      return minimise(task, [1.5], PRECISELY, learnt)[0]!;
     };
     expect(pullTo(9)).toBeCloseTo(2, 4);
     expect(pullTo(-9)).toBeCloseTo(1, 4);

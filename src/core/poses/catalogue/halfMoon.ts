@@ -50,6 +50,7 @@ export const halfMoon: PoseDefinition = {
       kneeBend: 1,
       stanceShare: 1,
       lifted: [0, 10, 0],
+      again: ['sparing', 'settled'],
     },
   ],
   needs: [

@@ -50,6 +50,7 @@ export const highLunge: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 70,
       stanceShare: 1.1,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 0,
@@ -58,6 +59,7 @@ export const highLunge: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 40,
       stanceShare: 0.9,
+      again: ['sparing'],
     },
   ],
   needs: [

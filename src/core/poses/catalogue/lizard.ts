@@ -57,6 +57,7 @@ export const lizard: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 95,
       stanceShare: 0.4,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 0,
@@ -65,6 +66,7 @@ export const lizard: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 60,
       stanceShare: 0.7,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 0,
@@ -73,6 +75,7 @@ export const lizard: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 70,
       stanceShare: 0.8,
+      again: ['sparing', 'settled'],
     },
   ],
   needs: [

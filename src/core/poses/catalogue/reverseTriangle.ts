@@ -40,6 +40,7 @@ export const reverseTriangle: PoseDefinition = {
       spineRotation: 15,
       kneeBend: 1,
       stanceShare: 1,
+      again: ['settled'],
     },
   ],
   needs: [

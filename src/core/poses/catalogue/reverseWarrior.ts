@@ -41,6 +41,7 @@ export const reverseWarrior: PoseDefinition = {
       spineRotation: 25,
       kneeBend: 60,
       stanceShare: 1.2,
+      again: ['settled'],
     },
   ],
   needs: [

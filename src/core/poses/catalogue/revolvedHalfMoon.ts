@@ -65,6 +65,7 @@ export const revolvedHalfMoon: PoseDefinition = {
       kneeBend: 1,
       stanceShare: 1,
       lifted: [0, 0, 0],
+      again: ['sparing', 'settled'],
     },
     {
       pelvisTurn: 0,

@@ -51,6 +51,7 @@ export const sideAngle: PoseDefinition = {
       spineRotation: 20,
       kneeBend: 60,
       stanceShare: 1.3,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 70,
@@ -59,6 +60,7 @@ export const sideAngle: PoseDefinition = {
       spineRotation: 10,
       kneeBend: 40,
       stanceShare: 1.1,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 45,

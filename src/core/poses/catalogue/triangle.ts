@@ -67,6 +67,7 @@ export const triangle: PoseDefinition = {
       spineRotation: 10,
       kneeBend: 1,
       stanceShare: 1,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 55,

@@ -56,6 +56,7 @@ export const warriorTwo: PoseDefinition = {
       spineRotation: 30,
       kneeBend: 75,
       stanceShare: 1.3,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 70,
@@ -64,6 +65,7 @@ export const warriorTwo: PoseDefinition = {
       spineRotation: 20,
       kneeBend: 40,
       stanceShare: 1.1,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 40,

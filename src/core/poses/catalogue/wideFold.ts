@@ -40,6 +40,7 @@ export const wideFold: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 1,
       stanceShare: 1.3,
+      again: ['sparing'],
     },
     {
       pelvisTurn: 90,

@@ -1,0 +1,104 @@
+import type { PoseTask } from './poseTask.ts';
+import { measureApart, takeFixedParts, type Posture } from './posture.ts';
+import { getQuantity } from './quantities.ts';
+import { toScaled, type Aim } from './residuals.ts';
+import { Run, type Answer, type Draft, type Hint } from './run.ts';
+
+/** A pull counts as at its end when it is short by less than this, degrees or centimetres. */
+const AT_THE_END = 0.01;
+/** Of two starts that pull as far as each other, the cheaper one's answer stays. */
+const FARTHER = 0.02;
+/** A draft is worth its correction when it is foretold to cost less than this below the best answer. */
+const CHEAPER = 0.02;
+
+/** Two drafts nearer to each other than this in everything, radians or metres, end at one place. */
+const ALIKE_WITHIN = 0.01;
+const areAlike = (a: Posture, b: Posture): boolean => measureApart(a, b) < ALIKE_WITHIN;
+
+/** How far a pull fell short of its end, degrees or centimetres; 0 when nothing was pulled. */
+function findShort({ toward }: Aim, { skeleton }: Answer): number {
+  if (toward === null || toward.how === 'hold') return 0;
+  const { quantity, value } = toward;
+  return Math.abs(toScaled(quantity, value - getQuantity(quantity).calc(skeleton)));
+}
+
+/** Solves one task with one aim from some starts; see {@link findBest}. */
+export function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
+  const [first] = starts;
+  if (first === undefined) throw new Error('A pose needs at least one start');
+  return findBest(new Run(task, aim, first), aim, starts, null);
+}
+
+/**
+ * Drafts from every start, then corrects them, cheapest first, until one keeps every must
+ * and a pull is at its end. While a pull falls short, every draft is corrected that is
+ * foretold to lead farther: the cheapest one does not always.
+ *
+ * @param before an answer to the same task, that is to be bettered
+ * @returns the farthest answer that keeps every must; the least broken one if none does
+ */
+function findBest(run: Run, aim: Aim, starts: readonly Posture[], before: Answer | null): Answer {
+  const drafts: Draft[] = [];
+  for (const start of starts) {
+    const draft = run.draft(start);
+    if (!drafts.some(({ posture }) => areAlike(posture, draft.posture))) drafts.push(draft);
+  }
+  drafts.sort((a, b) => a.foretold - b.foretold);
+  let farthest = before?.kept === true ? before : null;
+  let least = before;
+  for (const draft of drafts) {
+    const cost = farthest === null ? Infinity : run.calcCost(farthest.skeleton.posture);
+    if (draft.foretold > cost - CHEAPER) continue;
+    const answer = run.correct(draft);
+    if (least === null || answer.excess < least.excess) least = answer;
+    if (!answer.kept) continue;
+    const short = findShort(aim, answer);
+    if (farthest === null || short < findShort(aim, farthest) - FARTHER) farthest = answer;
+    if (short < AT_THE_END) break;
+  }
+  return farthest ?? least!;
+}
+
+/**
+ * @param near a posture to start from; the pose's own starts are tried when it fails
+ * @param again starts beside it
+ */
+export function runNear(
+  task: PoseTask,
+  aim: Aim,
+  near: Posture | null,
+  again: readonly Posture[] = [],
+): Answer {
+  if (near !== null) {
+    const answer = runFrom(task, aim, [near, ...again]);
+    if (answer.kept) return answer;
+  }
+  return runFrom(task, aim, task.starts);
+}
+
+/** Corrects the answer to a like task as if it were a draft, once it stands where this one has to. */
+export function tryHint(
+  task: PoseTask,
+  aim: Aim,
+  hint: Hint,
+): { readonly run: Run; readonly from: Posture; readonly answer: Answer } {
+  const from = takeFixedParts(hint.posture, task.starts.at(-1)!, task.free);
+  const run = new Run(task, aim, from);
+  return { run, from, answer: run.correctHint({ ...hint, posture: from }) };
+}
+
+/**
+ * From the answer to a like task.
+ *
+ * @param again starts that may lead farther yet
+ */
+export function runFromHint(
+  task: PoseTask,
+  aim: Aim,
+  hint: Hint,
+  again: readonly Posture[] = [],
+): Answer {
+  const { run, from, answer } = tryHint(task, aim, hint);
+  if (!answer.kept) return runNear(task, aim, from, again);
+  return findShort(aim, answer) < AT_THE_END ? answer : findBest(run, aim, again, answer);
+}
