@@ -33,10 +33,17 @@ export interface Posture extends Parts {
   readonly spineRotation: number;
 }
 
+const PELVIS = 6;
 const PELVIS_AND_TRUNK = 9;
 
 /** Pelvis and trunk are always free; of the other parts, those named. */
 export const countUnknowns = (free: readonly PartId[]): number => PELVIS_AND_TRUNK + free.length;
+
+/** What of a posture one unknown moves. */
+export type Moved = 'pelvis' | 'spine' | 'parts';
+
+export const findMoved = (unknown: number): Moved =>
+  unknown < PELVIS ? 'pelvis' : unknown < PELVIS_AND_TRUNK ? 'spine' : 'parts';
 
 const isZero = (step: Float64Array, at: number): boolean =>
   step[at] === 0 && step[at + 1] === 0 && step[at + 2] === 0;
@@ -93,15 +100,6 @@ export function takeFixedParts(posture: Posture, from: Posture, free: readonly P
   return next;
 }
 
-const haveSamePelvis = (a: Posture, b: Posture): boolean =>
-  a.pelvis === b.pelvis && a.pelvisCentre === b.pelvisCentre;
-
-/** Whether the chest lies the same against the pelvis. */
-export const haveSameSpine = (a: Posture, b: Posture): boolean =>
-  a.spineFlexion === b.spineFlexion &&
-  a.spineSideBend === b.spineSideBend &&
-  a.spineRotation === b.spineRotation;
-
 /** Whether the feet stand the same on the mat. */
 export const haveSameFeet = (a: Posture, b: Posture): boolean =>
   a.stance === b.stance &&
@@ -109,21 +107,6 @@ export const haveSameFeet = (a: Posture, b: Posture): boolean =>
   a.frontFootYaw === b.frontFootYaw &&
   a.backFootYaw === b.backFootYaw &&
   a.backHeelLift === b.backHeelLift;
-
-/** Whether two postures differ in nothing that moves the front leg. */
-export const haveSameFrontLeg = (a: Posture, b: Posture): boolean =>
-  haveSamePelvis(a, b) &&
-  a.frontFootYaw === b.frontFootYaw &&
-  a.frontKneeDrift === b.frontKneeDrift;
-
-/** Whether two postures differ in nothing but the spine: then their legs are the same. */
-export const haveSameLegs = (a: Posture, b: Posture): boolean =>
-  haveSameFrontLeg(a, b) &&
-  haveSameFeet(a, b) &&
-  a.backHipFlexion === b.backHipFlexion &&
-  a.backHipAbduction === b.backHipAbduction &&
-  a.backHipRotation === b.backHipRotation &&
-  a.backKneeOut === b.backKneeOut;
 
 /** The most that two postures differ in anything, radians or metres; pelvis axes by their ends. */
 export function measureApart(a: Posture, b: Posture): number {

@@ -1,5 +1,5 @@
 import type { PoseTask } from './poseTask.ts';
-import { countUnknowns, stepPosture, type Posture } from './posture.ts';
+import { countUnknowns, findMoved, stepPosture, type Posture } from './posture.ts';
 import type { Readings } from './readings.ts';
 import { buildSkeleton, type Skeleton } from './skeleton.ts';
 
@@ -55,7 +55,8 @@ export class PostureReader {
       probe[j] = DIFFERENCE_STEP;
       const beside = stepPosture(posture, probe, free);
       probe[j] = 0;
-      readings.read(buildSkeleton(figure, contacts, beside, here), probed);
+      const moved = findMoved(j);
+      readings.read(buildSkeleton(figure, contacts, beside, { skeleton: here, moved }), probed);
       for (let i = 0, at = j; i < values.length; i += 1, at += unknowns) {
         const change = (probed[i]! - values[i]!) * PER_STEP;
         changes[at] = Number.isFinite(change) ? change : 0;

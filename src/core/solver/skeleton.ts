@@ -21,13 +21,7 @@ import {
   type KneelingShin,
 } from './foot.ts';
 import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
-import {
-  haveSameFeet,
-  haveSameFrontLeg,
-  haveSameLegs,
-  haveSameSpine,
-  type Posture,
-} from './posture.ts';
+import { haveSameFeet, type Moved, type Posture } from './posture.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
@@ -55,6 +49,7 @@ interface FeetPose {
 
 export interface Skeleton {
   readonly posture: Posture;
+  readonly feet: FeetPose;
   readonly legs: Readonly<Record<Place, LegPose>>;
   readonly arms: Readonly<Record<Place, ArmPose>>;
   /** The chest in the pelvis's frame, and in the world. */
@@ -178,21 +173,25 @@ function bendSpine({ spineFlexion, spineSideBend, spineRotation }: Posture): Rot
   };
 }
 
+/** Of postures that differ in their parts alone. */
+const haveSameFrontLeg = (a: Posture, b: Posture): boolean =>
+  a.frontFootYaw === b.frontFootYaw && a.frontKneeDrift === b.frontKneeDrift;
+
 function poseLegs(
   figure: Figure,
   contacts: ContactPlan,
   posture: Posture,
   feet: FeetPose,
-  beside: Skeleton | null,
+  beside: Beside | null,
 ): Skeleton['legs'] {
-  if (beside !== null && haveSameLegs(beside.posture, posture)) return beside.legs;
+  if (beside?.moved === 'spine') return beside.skeleton.legs;
   const { pelvis, pelvisCentre } = posture;
   const { straightKnee } = contacts;
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
   const front =
-    beside !== null && haveSameFrontLeg(beside.posture, posture)
-      ? beside.legs.front
+    beside?.moved === 'parts' && haveSameFrontLeg(beside.skeleton.posture, posture)
+      ? beside.skeleton.legs.front
       : poseLeg(
           figure,
           'front',
@@ -220,25 +219,31 @@ function addHands(
   ];
 }
 
+/** A posture that differs by next to nothing from one that was built, in what one unknown moves. */
+export interface Beside {
+  readonly skeleton: Skeleton;
+  readonly moved: Moved;
+}
+
 /**
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
- * @param beside the skeleton of a posture that differs by next to nothing: what nothing moves
- *   is taken over from it, and so are the corners of its base
+ * @param beside what does not move is taken over from there, and so are the corners of its base
  */
 export function buildSkeleton(
   figure: Figure,
   contacts: ContactPlan,
   posture: Posture,
-  beside: Skeleton | null = null,
+  beside: Beside | null = null,
 ): Skeleton {
-  const { pelvisCentre } = posture;
+  const { pelvisCentre, pelvis } = posture;
   const plans = contacts.arms;
-  const feet = contacts.feet(posture);
+  const built = beside?.skeleton;
+  const moved = beside?.moved;
+  const feet = built !== undefined && moved !== 'parts' ? built.feet : contacts.feet(posture);
   const legs = poseLegs(figure, contacts, posture, feet, beside);
-  const spine =
-    beside !== null && haveSameSpine(beside.posture, posture) ? beside.spine : bendSpine(posture);
-  const chest = compose(posture.pelvis, spine);
+  const spine = built !== undefined && moved !== 'spine' ? built.spine : bendSpine(posture);
+  const chest = built !== undefined && moved === 'parts' ? built.chest : compose(pelvis, spine);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
   const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
@@ -249,9 +254,10 @@ export function buildSkeleton(
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
   const outline = addHands(feet.outline, plans, arms);
-  const corners = beside?.corners ?? findCorners(outline);
+  const corners = built?.corners ?? findCorners(outline);
   return {
     posture,
+    feet,
     legs,
     arms,
     spine,
