@@ -116,7 +116,7 @@ if (plan.kind === 'planned') {
       settleAt(
         built.task,
         'stance',
-        near.posture.stance - 0.02,
+        near.posture.parts.stance - 0.02,
         { toSpare: 0, wishesWithin: null },
         near,
       );

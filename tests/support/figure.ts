@@ -25,19 +25,19 @@ export const FIGURE: Figure = {
 export const STANDING: Posture = {
   pelvisCentre: [0.03675, 0.085, 0.89],
   pelvis: NO_ROTATION,
-  spineFlexion: 0,
-  spineSideBend: 0,
-  spineRotation: 0,
-  stance: 0,
-  widening: 0,
-  frontFootYaw: 0,
-  backFootYaw: 0,
-  backHeelLift: 0,
-  backHipFlexion: 0,
-  backHipAbduction: 0,
-  backHipRotation: 0,
-  backKneeOut: 0,
-  frontKneeDrift: 0,
+  spine: { flexion: 0, sideBend: 0, rotation: 0 },
+  parts: {
+    stance: 0,
+    widening: 0,
+    frontFootYaw: 0,
+    backFootYaw: 0,
+    backHeelLift: 0,
+    backHipFlexion: 0,
+    backHipAbduction: 0,
+    backHipRotation: 0,
+    backKneeOut: 0,
+    frontKneeDrift: 0,
+  },
 };
 
 export const ARM_OUT: ArmPlan = { reach: 'out', bears: false, clearFrontFoot: null };

@@ -68,9 +68,9 @@ function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds 
   const { posture } = planned;
   const open: PoseTask = { ...task, free };
   const reach = (to: number): Answer =>
-    reachFarthest(open, { quantity: 'stance', from: posture.stance, to }, aim, posture);
+    reachFarthest(open, { quantity: 'stance', from: posture.parts.stance, to }, aim, posture);
   const name = (at: Answer): string => {
-    const { stance } = at.skeleton.posture;
+    const { stance } = at.skeleton.posture.parts;
     const ends = [SHORTEST_STANCE, LONGEST_STANCE];
     if (ends.some((end) => Math.abs(stance - end) < AT_SEARCHED_END)) {
       return 'no joint sets an end to it';
@@ -81,7 +81,7 @@ function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds 
     return `the ${nameJoint(limiting, side)} runs out`;
   };
   const bound = (at: Answer, reason: string): StanceBound => ({
-    cm: Math.round(cmFromMetres(at.skeleton.posture.stance) * 10) / 10,
+    cm: Math.round(cmFromMetres(at.skeleton.posture.parts.stance) * 10) / 10,
     reason,
   });
   const longest = reach(LONGEST_STANCE);
@@ -128,8 +128,8 @@ function findWorthwhile(
       : same.askedDeg / same.hasDeg;
   };
   if (shareOf(shortest.skeleton) >= TOO_LITTLE_WORK) return null;
-  let low = shortest.skeleton.posture.stance;
-  let high = planned.posture.stance;
+  let low = shortest.skeleton.posture.parts.stance;
+  let high = planned.posture.parts.stance;
   let best: Answer | null = null;
   for (let halving = 0; halving < HALVINGS; halving += 1) {
     const middle = (low + high) / 2;

@@ -39,7 +39,7 @@ export function toForce(asFound: AsFound, pose: PoseDefinition, planned: Skeleto
   if (backFootDeg !== null && onFoot) parts.backFootYaw = radiansFromDegrees(backFootDeg);
   if (widthCm !== null) {
     const { back, front } = planned.legs;
-    const ruled = back.foot.heel[1] - front.foot.heel[1] - planned.posture.widening;
+    const ruled = back.foot.heel[1] - front.foot.heel[1] - planned.posture.parts.widening;
     parts.widening = metresFromCm(widthCm) - ruled;
   }
   const quantities: Force['quantities'][number][] = [];

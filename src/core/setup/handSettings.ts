@@ -29,7 +29,7 @@ export function calcHandSettings({ skeleton, pose, figure, limits }: Solved): Se
     link('arm down to the palm', arms[higher].shoulder, arms[higher].palm, 2),
   ];
   // A foot that faces the long edge has its toes across the mat, and its little toe along it.
-  const facesEdge = Math.abs(skeleton.posture.frontFootYaw) > Math.PI / 4;
+  const facesEdge = Math.abs(skeleton.posture.parts.frontFootYaw) > Math.PI / 4;
   const [aheadAxis, besideAxis] = facesEdge ? ([1, 0] as const) : ([0, 1] as const);
   const toeFromAnkle = -cmFromMetres(foot.toe[aheadAxis] - foot.ankle[aheadAxis]);
   const ahead = [

@@ -3,7 +3,7 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { FOOT } from '../body/proportions.ts';
 import type { Must, PoseTask, Wish } from '../solver/poseTask.ts';
-import type { PartId } from '../solver/posture.ts';
+import { withParts, type PartId } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { toScaled } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
@@ -138,7 +138,7 @@ function partOf({ parts, quantities }: Force, planned: Skeleton, share: number):
   const entries = Object.entries(parts) as [PartId, number][];
   return {
     parts: Object.fromEntries(
-      entries.map(([part, to]) => [part, between(planned.posture[part], to)]),
+      entries.map(([part, to]) => [part, between(planned.posture.parts[part], to)]),
     ),
     quantities: quantities.map(({ quantity, value }) => ({
       quantity,
@@ -160,7 +160,7 @@ function pushStepwise(
   for (let stride = 1; ; stride += 1) {
     const now = partOf(force, planned, stride / STRIDES);
     const slack = slacken(task, pose, planned, now);
-    const starts = [{ ...posture, ...now.parts }];
+    const starts = [withParts(posture, now.parts)];
     const answer = settleFreely({ ...slack, starts }, { toSpare: 0, wishesWithin: null });
     if (stride === STRIDES) return { answer, slack };
     ({ posture } = answer.skeleton);
@@ -181,7 +181,7 @@ function findGives(
     unit: getQuantity(quantity).kind === 'length' ? 'cm' : 'deg',
     cost: Math.abs(moved) / cost,
   });
-  const lift = pushed.posture.backHeelLift - planned.posture.backHeelLift;
+  const lift = pushed.posture.parts.backHeelLift - planned.posture.parts.backHeelLift;
   const heel = (FOOT.ball - FOOT.heelCentre) * task.figure.footLength * Math.sin(lift);
   const gives: Give[] = [
     give('pelvis-drops', 'pelvis-level', change('pelvis-level'), COST.list),

@@ -39,13 +39,13 @@ export interface Solved {
 function calcStanceTerms(solved: Solved): WorkingStep[] {
   const { stance, skeleton, rules } = solved;
   const { definition, metres } = stance;
-  const cm = cmFromMetres(skeleton.posture.stance);
+  const cm = cmFromMetres(skeleton.posture.parts.stance);
   if (definition.kind === 'fixed') {
     return [
       plain(rules.fixedStanceCm === null ? 'a book’s three feet' : 'fixed by the house rule', cm),
     ];
   }
-  const isRule = metres !== null && Math.abs(metres - skeleton.posture.stance) < 1e-4;
+  const isRule = metres !== null && Math.abs(metres - skeleton.posture.parts.stance) < 1e-4;
   if (isRule && (definition.kind === 'times' || definition.kind === 'longest-up-to')) {
     const eased = solved.pose.stanceShare ?? 1;
     const factor = definition.factor * eased;
@@ -267,21 +267,21 @@ function calcFeetSettings(solved: Solved): Setting[] {
     );
   }
   if (backMark !== null) {
-    const wider = cmFromMetres(posture.widening);
+    const wider = cmFromMetres(posture.parts.widening);
     const working = [
-      ...heelLine.working(posture.backFootYaw),
+      ...heelLine.working(posture.parts.backFootYaw),
       ...(wider === 0 ? [] : [plain('the front foot’s step outward, solved for', wider)]),
     ];
     settings.push(makeSetting('stance-width', 'cm', 'front-heel-line', backMark, working, []));
   }
   // Out from the mat's line: to the right for a right front foot, or to the long edge both feet face.
-  const facesEdge = Math.abs(posture.frontFootYaw) > Math.PI / 4;
-  const frontFoot = degreesFromRadians(posture.frontFootYaw) * (facesEdge ? -1 : 1);
+  const facesEdge = Math.abs(posture.parts.frontFootYaw) > Math.PI / 4;
+  const frontFoot = degreesFromRadians(posture.parts.frontFootYaw) * (facesEdge ? -1 : 1);
   const frontText = pose.frontFootYaw.kind === 'free' ? 'solved for' : 'turned out by the school';
   const frontTerm = term(frontText, (-frontFoot).toFixed(2), -frontFoot, 'deg');
   settings.push(makeSetting('front-foot-angle', 'deg', 'mat-line', 'front-foot', [frontTerm], []));
   if (pose.backContact === 'flat' || pose.backContact === 'ball') {
-    const backFoot = degreesFromRadians(posture.backFootYaw);
+    const backFoot = degreesFromRadians(posture.parts.backFootYaw);
     const text =
       rules.backFootDeg === null && pose.backFootYaw.kind === 'free'
         ? 'weighed between the school’s angle and the joints'
@@ -290,7 +290,7 @@ function calcFeetSettings(solved: Solved): Setting[] {
     settings.push(makeSetting('back-foot-angle', 'deg', 'mat-line', 'back-foot', angle, limits));
   }
   if (pose.backHeelLift !== null) {
-    const lift = degreesFromRadians(posture.backHeelLift);
+    const lift = degreesFromRadians(posture.parts.backHeelLift);
     const text = 'weighed between the wish and the joints';
     const terms = [term(text, lift.toFixed(2), lift, 'deg')];
     settings.push(makeSetting('back-heel-lift', 'deg', 'mat', 'back-sole', terms, limits));

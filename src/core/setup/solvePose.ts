@@ -5,7 +5,7 @@ import { withLevel } from '../poses/level.ts';
 import type { Experience } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { PoseTask } from '../solver/poseTask.ts';
-import type { Posture } from '../solver/posture.ts';
+import { withParts, type Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
@@ -97,13 +97,13 @@ function findHeldStance(
   const way = { quantity: 'stance', from: metres * SHORTEST_SHARE, to: metres } as const;
   const answer =
     hint === null ? reachFarthest(task, way, aim, null) : pullFromHint(task, way, aim, hint);
-  const stance = answer.kept ? Math.min(metres, answer.skeleton.posture.stance) : metres;
+  const stance = answer.kept ? Math.min(metres, answer.skeleton.posture.parts.stance) : metres;
   return { held: { parts: { stance }, frontKnee: null }, longest: hintOf(answer) };
 }
 
 /** The legs of another pose's answer, to be held. */
-function holdLegs({ posture, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
-  const { stance, widening, frontFootYaw, backFootYaw, backHeelLift } = posture;
+function holdLegs({ posture: { parts }, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
+  const { stance, widening, frontFootYaw, backFootYaw, backHeelLift } = parts;
   return {
     parts: { stance, widening, frontFootYaw, backFootYaw, backHeelLift },
     frontKnee: pose.straightLegs.includes('front') ? null : legs.front.kneeFlexion,
@@ -242,7 +242,7 @@ export function solveMoved(
   if (before.found.kind === 'cannot') return null;
   const { posture } = before.found.answer.skeleton;
   const held = holdMoved(before, force.parts, posture);
-  const near = { ...posture, ...held.parts };
+  const near = withParts(posture, held.parts);
   if (force.quantities.length === 0) {
     const answer = solveOn(request, held, near, hintsOf(before));
     return answer.found.kind === 'held' ? { answer, found: answer.found } : null;
@@ -267,7 +267,7 @@ function holdMoved(before: PoseAnswer, parts: Force['parts'], near: Posture): He
   const { legs, built } = before;
   const isFoundOnce = built.stance.definition.kind === 'longest-up-to';
   const own: HeldLegs = isFoundOnce
-    ? { parts: { stance: near.stance }, frontKnee: null }
+    ? { parts: { stance: near.parts.stance }, frontKnee: null }
     : NOTHING_HELD;
   const base = legs === null ? own : holdLegs(legs.answer.found.answer.skeleton, legs.pose);
   return { ...base, parts: { ...base.parts, ...parts } };

@@ -24,13 +24,19 @@ export interface Parts {
 
 export type PartId = keyof Parts;
 
+/** How the chest lies against the pelvis, radians; see bendSpine in skeleton.ts. */
+export interface Spine {
+  readonly flexion: number;
+  readonly sideBend: number;
+  readonly rotation: number;
+}
+
 /** The numbers a solve may change; everything else of a pose follows from them. */
-export interface Posture extends Parts {
+export interface Posture {
   readonly pelvisCentre: Vec3;
   readonly pelvis: Rotation;
-  readonly spineFlexion: number;
-  readonly spineSideBend: number;
-  readonly spineRotation: number;
+  readonly spine: Spine;
+  readonly parts: Parts;
 }
 
 const PELVIS = 6;
@@ -52,17 +58,30 @@ const isZero = (step: Float64Array, at: number): boolean =>
  * A posture moved by a step of the unknowns; the pelvis turns by a rotation vector, which
  * never locks. What does not move stays the same object, so that it need not be rebuilt.
  */
-export function stepPosture(from: Posture, step: Float64Array, free: readonly PartId[]): Posture {
-  const next: { -readonly [Name in keyof Posture]: Posture[Name] } = {
-    pelvisCentre: isZero(step, 0)
-      ? from.pelvisCentre
-      : add(from.pelvisCentre, [step[0]!, step[1]!, step[2]!]),
-    pelvis: isZero(step, 3)
-      ? from.pelvis
-      : compose(fromRotationVector([step[3]!, step[4]!, step[5]!]), from.pelvis),
-    spineFlexion: from.spineFlexion + step[6]!,
-    spineSideBend: from.spineSideBend + step[7]!,
-    spineRotation: from.spineRotation + step[8]!,
+export const stepPosture = (
+  { pelvisCentre, pelvis, spine, parts }: Posture,
+  step: Float64Array,
+  free: readonly PartId[],
+): Posture => ({
+  pelvisCentre: isZero(step, 0) ? pelvisCentre : add(pelvisCentre, [step[0]!, step[1]!, step[2]!]),
+  pelvis: isZero(step, 3)
+    ? pelvis
+    : compose(fromRotationVector([step[3]!, step[4]!, step[5]!]), pelvis),
+  spine: isZero(step, PELVIS)
+    ? spine
+    : {
+        flexion: spine.flexion + step[6]!,
+        sideBend: spine.sideBend + step[7]!,
+        rotation: spine.rotation + step[8]!,
+      },
+  parts: stepParts(parts, step, free),
+});
+
+function stepParts(from: Parts, step: Float64Array, free: readonly PartId[]): Parts {
+  let moves = false;
+  for (let i = PELVIS_AND_TRUNK; i < step.length; i += 1) if (step[i] !== 0) moves = true;
+  if (!moves) return from;
+  const next: { -readonly [Name in PartId]: number } = {
     stance: from.stance,
     widening: from.widening,
     frontFootYaw: from.frontFootYaw,
@@ -78,7 +97,13 @@ export function stepPosture(from: Posture, step: Float64Array, free: readonly Pa
   return next;
 }
 
-const SPINE = ['spineFlexion', 'spineSideBend', 'spineRotation'] as const;
+/** A posture with some of its parts as they are given. */
+export const withParts = (posture: Posture, parts: Partial<Parts>): Posture => ({
+  ...posture,
+  parts: { ...posture.parts, ...parts },
+});
+
+const SPINE = ['flexion', 'sideBend', 'rotation'] as const satisfies readonly (keyof Spine)[];
 
 const PARTS = [
   'stance',
@@ -95,18 +120,19 @@ const PARTS = [
 
 /** A posture whose parts that are not free are those of another one. */
 export function takeFixedParts(posture: Posture, from: Posture, free: readonly PartId[]): Posture {
-  const next: { -readonly [Name in keyof Posture]: Posture[Name] } = { ...posture };
-  for (const part of PARTS) if (!free.includes(part)) next[part] = from[part];
-  return next;
+  const parts: { -readonly [Name in PartId]: number } = { ...posture.parts };
+  for (const part of PARTS) if (!free.includes(part)) parts[part] = from.parts[part];
+  return { ...posture, parts };
 }
 
 /** Whether the feet stand the same on the mat. */
-export const haveSameFeet = (a: Posture, b: Posture): boolean =>
-  a.stance === b.stance &&
-  a.widening === b.widening &&
-  a.frontFootYaw === b.frontFootYaw &&
-  a.backFootYaw === b.backFootYaw &&
-  a.backHeelLift === b.backHeelLift;
+export const haveSameFeet = (a: Parts, b: Parts): boolean =>
+  a === b ||
+  (a.stance === b.stance &&
+    a.widening === b.widening &&
+    a.frontFootYaw === b.frontFootYaw &&
+    a.backFootYaw === b.backFootYaw &&
+    a.backHeelLift === b.backHeelLift);
 
 /** The most that two postures differ in anything, radians or metres; pelvis axes by their ends. */
 export function measureApart(a: Posture, b: Posture): number {
@@ -119,7 +145,7 @@ export function measureApart(a: Posture, b: Posture): number {
     compare(a.pelvis.left[i]!, b.pelvis.left[i]!);
     compare(a.pelvis.up[i]!, b.pelvis.up[i]!);
   }
-  for (const part of SPINE) compare(a[part], b[part]);
-  for (const part of PARTS) compare(a[part], b[part]);
+  for (const turn of SPINE) compare(a.spine[turn], b.spine[turn]);
+  for (const part of PARTS) compare(a.parts[part], b.parts[part]);
   return most;
 }

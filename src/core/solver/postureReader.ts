@@ -13,6 +13,7 @@ export class PostureReader {
   private readonly values: Float64Array;
   private readonly probed: Float64Array;
   private readonly probe: Float64Array;
+  private readonly defined: Int32Array;
 
   /** @param last a skeleton of the task, to begin with */
   constructor(
@@ -24,6 +25,7 @@ export class PostureReader {
     this.values = new Float64Array(readings.length);
     this.probed = new Float64Array(readings.length);
     this.probe = new Float64Array(this.unknowns);
+    this.defined = new Int32Array(readings.length);
     readings.read(last, this.values);
   }
 
@@ -47,20 +49,35 @@ export class PostureReader {
    * @param changes rows of as many numbers as there are unknowns, one row a reading
    */
   readChanges(posture: Posture, changes: Float64Array): void {
-    const { unknowns, probe, probed, readings } = this;
+    const { unknowns, probe, probed, defined, readings } = this;
     const { figure, contacts, free } = this.task;
     const values = this.read(posture);
     const here = this.last;
+    const count = this.findDefined(changes);
     for (let j = 0; j < unknowns; j += 1) {
       probe[j] = DIFFERENCE_STEP;
       const beside = stepPosture(posture, probe, free);
       probe[j] = 0;
       const moved = findMoved(j);
       readings.read(buildSkeleton(figure, contacts, beside, { skeleton: here, moved }), probed);
-      for (let i = 0, at = j; i < values.length; i += 1, at += unknowns) {
+      for (let k = 0; k < count; k += 1) {
+        const i = defined[k]!;
         const change = (probed[i]! - values[i]!) * PER_STEP;
-        changes[at] = Number.isFinite(change) ? change : 0;
+        changes[i * unknowns + j] = Number.isFinite(change) ? change : 0;
       }
     }
+  }
+
+  /** Lists the readings that are defined, and counts them; the rows of the others are cleared. */
+  private findDefined(changes: Float64Array): number {
+    const { unknowns, values, defined } = this;
+    let count = 0;
+    for (let i = 0; i < values.length; i += 1) {
+      if (Number.isFinite(values[i])) {
+        defined[count] = i;
+        count += 1;
+      } else changes.fill(0, i * unknowns, (i + 1) * unknowns);
+    }
+    return count;
   }
 }

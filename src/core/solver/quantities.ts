@@ -110,11 +110,11 @@ function calcHandLoad({ centreOfMass, legs: { front }, arms }: Skeleton): number
 }
 
 const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
-  stance: lengthOf('stance length', (s) => s.posture.stance),
-  widening: lengthOf('the front foot’s step outward', (s) => s.posture.widening),
-  'front-foot-angle': angle('the front foot', (s) => s.posture.frontFootYaw),
-  'back-foot-angle': angle('the back foot', (s) => s.posture.backFootYaw),
-  'back-heel-lift': angle('the back heel’s lift', (s) => s.posture.backHeelLift),
+  stance: lengthOf('stance length', (s) => s.posture.parts.stance),
+  widening: lengthOf('the front foot’s step outward', (s) => s.posture.parts.widening),
+  'front-foot-angle': angle('the front foot', (s) => s.posture.parts.frontFootYaw),
+  'back-foot-angle': angle('the back foot', (s) => s.posture.parts.backFootYaw),
+  'back-heel-lift': angle('the back heel’s lift', (s) => s.posture.parts.backHeelLift),
   'front-knee-bend': angle('the front knee', (s) => s.legs.front.kneeFlexion),
   'back-knee-bend': angle('the back knee', (s) => s.legs.back.kneeFlexion),
   'knees-differ': angle(
@@ -136,8 +136,8 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   'front-leg-lean-across': angle('the standing leg’s lean across the mat', (s) =>
     asin(calcFrontLegUp(s)[1]),
   ),
-  'back-knee-out': angle('the knee’s turn outward', (s) => s.posture.backKneeOut),
-  'lifted-leg-turn': angle('the lifted leg’s turn', (s) => s.posture.backHipRotation),
+  'back-knee-out': angle('the knee’s turn outward', (s) => s.posture.parts.backKneeOut),
+  'lifted-leg-turn': angle('the lifted leg’s turn', (s) => s.posture.parts.backHipRotation),
   'back-leg-lift': angle('the lifted leg', (s) =>
     Math.acos(Math.max(-1, Math.min(1, calcBackLegUp(s)[2]))),
   ),
@@ -185,9 +185,9 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   ),
   'chest-forward-along': angle('the chest’s facing along the mat', (s) => asin(s.chest.forward[0])),
   'chest-forward-up': angle('the chest’s facing up or down', (s) => asin(s.chest.forward[2])),
-  'spine-flexion': angle('the long back', (s) => s.posture.spineFlexion),
-  'spine-side-bend': angle('the side bend', (s) => s.posture.spineSideBend),
-  'spine-rotation': angle('the spine’s turn', (s) => s.posture.spineRotation),
+  'spine-flexion': angle('the long back', (s) => s.posture.spine.flexion),
+  'spine-side-bend': angle('the side bend', (s) => s.posture.spine.sideBend),
+  'spine-rotation': angle('the spine’s turn', (s) => s.posture.spine.rotation),
   'head-above-heart': lengthOf('the head above the heart', calcHeadAboveHeart),
   'hook-distance': lengthOf('the elbow to the outside of the front knee', calcHookDistance),
   'equal-arms': lengthOf(

@@ -74,10 +74,10 @@ export class Readings {
     const { legs, posture } = skeleton;
     readLeg(legs.front, into, 0);
     readLeg(legs.back, into, LEG.length);
-    into[TRUNK_AT] = posture.backHeelLift;
-    into[TRUNK_AT + 1] = posture.spineFlexion;
-    into[TRUNK_AT + 2] = posture.spineSideBend;
-    into[TRUNK_AT + 3] = posture.spineRotation;
+    into[TRUNK_AT] = posture.parts.backHeelLift;
+    into[TRUNK_AT + 1] = posture.spine.flexion;
+    into[TRUNK_AT + 2] = posture.spine.sideBend;
+    into[TRUNK_AT + 3] = posture.spine.rotation;
     for (const { at, calc } of this.quantities) into[at] = calc(skeleton);
     for (const { at, write } of this.pieces) write(skeleton, into, at);
   }

@@ -21,11 +21,11 @@ import {
   type KneelingShin,
 } from './foot.ts';
 import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
-import { haveSameFeet, type Moved, type Posture } from './posture.ts';
+import { haveSameFeet, type Moved, type Parts, type Posture, type Spine } from './posture.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
-  readonly feet: (posture: Posture) => FeetPose;
+  readonly feet: (parts: Parts) => FeetPose;
   readonly soleAt: 'ankle' | 'calf' | 'thigh';
   readonly arms: Readonly<Record<Place, ArmPlan>>;
   /** Knee bend a straight leg is held at, radians; null = this leg bends. */
@@ -79,20 +79,21 @@ export function planFeet(
   width: (backFootYaw: number) => number,
   frontBallHeight = 0,
 ): ContactPlan['feet'] {
-  let last: { readonly at: Posture; readonly feet: FeetPose } | null = null;
+  let last: { readonly at: Parts; readonly feet: FeetPose } | null = null;
   let front: { readonly yaw: number; readonly foot: FootPose; readonly sole: Point2[] } | null =
     null;
-  return (posture) => {
-    if (last !== null && haveSameFeet(last.at, posture)) return last.feet;
-    if (front?.yaw !== posture.frontFootYaw) {
-      const foot = placeFlatFoot(figure, [0, 0, 0], posture.frontFootYaw, frontBallHeight);
-      front = { yaw: posture.frontFootYaw, foot, sole: soleOutline(figure, foot) };
+  return (parts) => {
+    if (last !== null && haveSameFeet(last.at, parts)) return last.feet;
+    const { frontFootYaw: yaw } = parts;
+    if (front?.yaw !== yaw) {
+      const foot = placeFlatFoot(figure, [0, 0, 0], yaw, frontBallHeight);
+      front = { yaw, foot, sole: soleOutline(figure, foot) };
     }
-    const across = width(posture.backFootYaw) + posture.widening;
-    const back = placeBackEnd(figure, contact, posture, [-posture.stance, across]);
+    const across = width(parts.backFootYaw) + parts.widening;
+    const back = placeBackEnd(figure, contact, parts, [-parts.stance, across]);
     const outline = [...front.sole, ...outlineOfEnd(figure, back)];
     const feet = { front: front.foot, back, outline };
-    last = { at: posture, feet };
+    last = { at: parts, feet };
     return feet;
   };
 }
@@ -100,7 +101,7 @@ export function planFeet(
 function placeBackEnd(
   figure: Figure,
   contact: BackContact,
-  { backFootYaw, backHeelLift }: Posture,
+  { backFootYaw, backHeelLift }: Parts,
   [x, y]: Point2,
 ): BackEnd {
   switch (contact) {
@@ -146,14 +147,22 @@ function poseBackLeg(
       return poseKneelingLeg(figure, 'back', pelvis, hip, back.shin);
     case 'lifted': {
       const angles = {
-        flexion: posture.backHipFlexion,
-        abduction: posture.backHipAbduction,
-        rotation: posture.backHipRotation,
+        flexion: posture.parts.backHipFlexion,
+        abduction: posture.parts.backHipAbduction,
+        rotation: posture.parts.backHipRotation,
       };
       return poseLiftedLeg(figure, 'back', pelvis, hip, angles, held ?? 0);
     }
     case 'on-front-leg':
-      return poseLegOnLeg(figure, 'back', pelvis, hip, front, contacts.soleAt, posture.backKneeOut);
+      return poseLegOnLeg(
+        figure,
+        'back',
+        pelvis,
+        hip,
+        front,
+        contacts.soleAt,
+        posture.parts.backKneeOut,
+      );
   }
 }
 
@@ -161,10 +170,10 @@ function poseBackLeg(
  * Chest against pelvis: flexion about the side axis (+ forward), side bend about the
  * floating forward axis (+ to the left), rotation about the trunk (+ to the left).
  */
-function bendSpine({ spineFlexion, spineSideBend, spineRotation }: Posture): Rotation {
-  const [cf, sf] = [Math.cos(spineFlexion), Math.sin(spineFlexion)];
-  const [cb, sb] = [Math.cos(spineSideBend), Math.sin(spineSideBend)];
-  const [cr, sr] = [Math.cos(spineRotation), Math.sin(spineRotation)];
+function bendSpine({ flexion, sideBend, rotation }: Spine): Rotation {
+  const [cf, sf] = [Math.cos(flexion), Math.sin(flexion)];
+  const [cb, sb] = [Math.cos(sideBend), Math.sin(sideBend)];
+  const [cr, sr] = [Math.cos(rotation), Math.sin(rotation)];
   // The three turns multiplied out.
   return {
     forward: [cf * cr - sf * sb * sr, cb * sr, -sf * cr - cf * sb * sr],
@@ -174,7 +183,7 @@ function bendSpine({ spineFlexion, spineSideBend, spineRotation }: Posture): Rot
 }
 
 /** Of postures that differ in their parts alone. */
-const haveSameFrontLeg = (a: Posture, b: Posture): boolean =>
+const haveSameFrontLeg = (a: Parts, b: Parts): boolean =>
   a.frontFootYaw === b.frontFootYaw && a.frontKneeDrift === b.frontKneeDrift;
 
 function poseLegs(
@@ -190,7 +199,7 @@ function poseLegs(
   const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
   const front =
-    beside?.moved === 'parts' && haveSameFrontLeg(beside.skeleton.posture, posture)
+    beside?.moved === 'parts' && haveSameFrontLeg(beside.skeleton.posture.parts, posture.parts)
       ? beside.skeleton.legs.front
       : poseLeg(
           figure,
@@ -199,7 +208,7 @@ function poseLegs(
           frontHip,
           feet.front,
           straightKnee.front,
-          posture.frontKneeDrift,
+          posture.parts.frontKneeDrift,
         );
   const back = poseBackLeg(figure, contacts, posture, backHip, feet.back, front);
   return { front, back };
@@ -240,9 +249,9 @@ export function buildSkeleton(
   const plans = contacts.arms;
   const built = beside?.skeleton;
   const moved = beside?.moved;
-  const feet = built !== undefined && moved !== 'parts' ? built.feet : contacts.feet(posture);
+  const feet = built !== undefined && moved !== 'parts' ? built.feet : contacts.feet(posture.parts);
   const legs = poseLegs(figure, contacts, posture, feet, beside);
-  const spine = built !== undefined && moved !== 'spine' ? built.spine : bendSpine(posture);
+  const spine = built !== undefined && moved !== 'spine' ? built.spine : bendSpine(posture.spine);
   const chest = built !== undefined && moved === 'parts' ? built.chest : compose(pelvis, spine);
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { withParts } from '../../../src/core/solver/posture.ts';
 import { layOnMat } from '../../../src/core/setup/mat.ts';
 import { buildSkeleton } from '../../../src/core/solver/skeleton.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
@@ -7,7 +8,10 @@ import { SUPPLE } from '../../support/people.ts';
 import { markOf, planPlain } from '../../support/plan.ts';
 
 function layStance(stance: number) {
-  const posture = { ...STANDING, pelvisCentre: [-stance / 2, 0, 0.7] as const, stance };
+  const posture = {
+    ...withParts(STANDING, { stance }),
+    pelvisCentre: [-stance / 2, 0, 0.7] as const,
+  };
   return layOnMat(FIGURE, buildSkeleton(FIGURE, standOn(0, ARM_OUT, null), posture));
 }
 

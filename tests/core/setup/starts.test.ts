@@ -19,7 +19,7 @@ import { makeRandom } from '../../support/random.ts';
 function solveFrom(request: PoseRequest, hints: PoseHints | null = null): readonly number[] {
   const { found } = solvePose(request, hints);
   if (found.kind !== 'held') return [];
-  const { stance } = found.answer.skeleton.posture;
+  const { stance } = found.answer.skeleton.posture.parts;
   return [found.depth ?? 0, found.deepest ?? 0, 100 * stance];
 }
 

@@ -8,6 +8,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { CENTRE_FROM_PROXIMAL, MASS_SHARE } from '../../../src/core/body/masses.ts';
 import { fromYawTiltList, type Rotation } from '../../../src/core/geometry/rotation.ts';
 import type { Vec3 } from '../../../src/core/geometry/vector.ts';
+import { withParts } from '../../../src/core/solver/posture.ts';
 import { buildSkeleton, type Skeleton } from '../../../src/core/solver/skeleton.ts';
 import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
 import { REFERENCE } from '../../support/people.ts';
@@ -103,20 +104,24 @@ function randomSkeletons(count: number): Skeleton[] {
   const skeletons: Skeleton[] = [];
   while (skeletons.length < count) {
     const stance = between(0, 1.1);
-    const posture = {
-      ...STANDING,
+    const parts = {
       stance,
       backFootYaw: between(0, 1.6),
       frontFootYaw: between(-0.3, 0.3),
+    };
+    const posture = {
+      ...withParts(STANDING, parts),
       pelvisCentre: [between(-stance, 0), between(-0.1, 0.25), between(0.45, 0.86)] as const,
       pelvis: fromYawTiltList({
         yaw: between(-0.5, 1.6),
         tilt: between(-0.4, 1.2),
         list: between(-0.5, 0.5),
       }),
-      spineFlexion: between(-0.4, 0.6),
-      spineSideBend: between(-0.5, 0.5),
-      spineRotation: between(-0.9, 0.9),
+      spine: {
+        flexion: between(-0.4, 0.6),
+        sideBend: between(-0.5, 0.5),
+        rotation: between(-0.9, 0.9),
+      },
     };
     const skeleton = buildSkeleton(FIGURE, standOn(0.17, ARM_OUT, null), posture);
     const { front, back } = skeleton.legs;
@@ -150,7 +155,7 @@ describe('against MuJoCo', () => {
         hipAngles.externalRotation!,
         kneeFlexion,
       ]);
-      const spine = [posture.spineFlexion, posture.spineSideBend, posture.spineRotation];
+      const spine = [posture.spine.flexion, posture.spine.sideBend, posture.spine.rotation];
       const q = [...posture.pelvisCentre, ...toQuaternion(posture.pelvis), ...hinges, ...spine];
       q.forEach((value, i) => {
         numbers(data.qpos)[i] = value;

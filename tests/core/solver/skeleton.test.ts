@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
 import { fromYawTiltList } from '../../../src/core/geometry/rotation.ts';
-import type { Posture } from '../../../src/core/solver/posture.ts';
+import type { Spine } from '../../../src/core/solver/posture.ts';
 import type { ArmPlan } from '../../../src/core/solver/arm.ts';
 import {
   buildSkeleton,
@@ -50,13 +50,16 @@ describe('the skeleton', () => {
   });
 
   it('bends the spine forward, sideways and round by what it is told', () => {
-    const bent = (changes: Partial<Posture>) =>
-      buildSkeleton(FIGURE, contacts(), { ...STANDING, ...changes });
-    const forward = bent({ spineFlexion: 30 * DEG });
+    const bent = (changes: Partial<Spine>) =>
+      buildSkeleton(FIGURE, contacts(), {
+        ...STANDING,
+        spine: { ...STANDING.spine, ...changes },
+      });
+    const forward = bent({ flexion: 30 * DEG });
     expect(forward.chestCentre[0] - STANDING.pelvisCentre[0]).toBeCloseTo(0.25, 9);
-    const toLeft = bent({ spineSideBend: 30 * DEG });
+    const toLeft = bent({ sideBend: 30 * DEG });
     expect(toLeft.chestCentre[1] - STANDING.pelvisCentre[1]).toBeCloseTo(0.25, 9);
-    const round = bent({ spineRotation: 90 * DEG });
+    const round = bent({ rotation: 90 * DEG });
     expect(round.chest.forward[1]).toBeCloseTo(1, 9);
     expect(round.chestCentre[2]).toBeCloseTo(1.39, 9);
   });
