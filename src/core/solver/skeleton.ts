@@ -91,7 +91,8 @@ export function planFeet(
     }
     const across = width(parts.backFootYaw) + parts.widening;
     const back = placeBackEnd(figure, contact, parts, [-parts.stance, across]);
-    const outline = [...front.sole, ...outlineOfEnd(figure, back)];
+    // From the back foot forward: its corners are found by sorting along the mat.
+    const outline = [...outlineOfEnd(figure, back), ...front.sole];
     const feet = { front: front.foot, back, outline };
     last = { at: parts, feet };
     return feet;
