@@ -40,6 +40,7 @@ interface Reached {
 const INSIDE_THE_EDGE = 0.25;
 /** A wish that is off by fewer tolerances than this holds nothing back. */
 const NEARLY_STRETCHED = 0.95 * WISH_STRETCH;
+
 /** One pose's way from its easiest depth to the textbook's. Depths in degrees or centimetres. */
 export class DepthSearch {
   /**
@@ -107,6 +108,11 @@ export class DepthSearch {
     return answer.kept ? answer : null;
   }
 
+  /**
+   * Settled inside an edge, or where that cannot be held, as near to there as can be.
+   *
+   * @param near the answer at the edge or beyond; it stays where nothing else can be held
+   */
   settleJustInside(edge: number, aim: WishAim, near: Answer): Answer {
     const wanted = edge - INSIDE_THE_EDGE;
     const settled = this.settle(wanted, aim, near);
@@ -122,6 +128,7 @@ export class DepthSearch {
     return settled ?? this.settleJustInside(edge, aim, near);
   }
 
+  /** Settled as near to a shallower depth as a pull back from the edge comes; null when it cannot be held. */
   private settleNearest(wanted: number, edge: number, aim: WishAim, near: Answer): Answer | null {
     const { quantity } = this.depth;
     const way = { quantity, from: this.toOwn(edge), to: this.toOwn(wanted) };

@@ -50,10 +50,9 @@ export const highLunge: PoseDefinition = {
       spineRotation: 0,
       kneeBend: 70,
       stanceShare: 1.1,
-      again: ['sparing'],
     },
     {
-      pelvisTurn: 0,
+      pelvisTurn: -15,
       pelvisTilt: 10,
       pelvisList: 0,
       spineRotation: 0,
