@@ -8,10 +8,8 @@ import { splitSittings } from './sittings.ts';
 /** All values of one person, found by measure and side. */
 export type MeasureSet = ReadonlyMap<string, MeasureValue>;
 
-const keyOf = (measure: string, side: Side | null): string =>
+export const measureKey = (measure: MeasureId, side: Side | null): string =>
   side === null ? measure : `${measure} ${side}`;
-
-export const measureKey = (measure: MeasureId, side: Side | null): string => keyOf(measure, side);
 
 /** The sides a measure is taken on: left and right, or none. */
 export const sidesOf = (sided: boolean): readonly (Side | null)[] => (sided ? SIDES : [null]);
@@ -29,19 +27,21 @@ export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
 function makeMeasureSet(readings: readonly Reading[]): MeasureSet {
   const sittings = splitSittings(readings);
   const own = poolWithin(sittings);
-  const latest = new Map<string, readonly Reading[]>();
+  const ofMeasure = new Map<string, (readonly Reading[])[]>();
   for (const sitting of sittings) {
-    const { measure, side } = sitting[0]!;
-    const key = keyOf(measure, side);
-    if (!latest.has(key)) latest.set(key, sitting);
+    const { measure } = sitting[0]!;
+    const like = ofMeasure.get(measure);
+    if (like === undefined) ofMeasure.set(measure, [sitting]);
+    else like.push(sitting);
   }
   const set = new Map<string, MeasureValue>();
-  for (const protocol of PROTOCOLS) {
-    const measure = protocol.id as MeasureId;
-    for (const side of sidesOf(protocol.sided)) {
-      const key = measureKey(measure, side);
-      const sitting = latest.get(key);
-      if (sitting !== undefined) set.set(key, calcSittingValue(sitting, measure, side, own));
+  for (const { id, sided } of PROTOCOLS) {
+    const measure = id as MeasureId;
+    const newestFirst = ofMeasure.get(measure) ?? [];
+    for (const side of sidesOf(sided)) {
+      const latest = newestFirst.find(([reading]) => reading!.side === side);
+      if (latest === undefined) continue;
+      set.set(measureKey(measure, side), calcSittingValue(latest, measure, side, own));
     }
   }
   return set;

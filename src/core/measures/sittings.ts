@@ -25,22 +25,11 @@ interface OpenSitting {
   hour: number;
 }
 
-/**
- * The readings that may be pooled with one another: of one measure, side, state, posture
- * and measurer, within six hours of the last of them. Cold and warm are never pooled.
- *
- * @param readings any; those set aside are passed over
- * @returns sittings with their newest reading first, the newest sitting first
- */
-export function splitSittings(readings: readonly Reading[]): readonly (readonly Reading[])[] {
-  const newestFirst = readings
-    .filter(isCounted)
-    .sort((a, b) => compare(b.takenAt, a.takenAt) || compare(a.id, b.id));
-  const ofMeasure = new Map<string, OpenSitting[]>();
-  const sittings: Reading[][] = [];
-  for (const reading of newestFirst) {
-    const open = ofMeasure.get(reading.measure) ?? [];
-    if (open.length === 0) ofMeasure.set(reading.measure, open);
+/** Adds the sittings of one measure, the newest first. */
+function addSittings(sittings: Reading[][], readings: Reading[]): void {
+  readings.sort((a, b) => compare(b.takenAt, a.takenAt) || compare(a.id, b.id));
+  const open: OpenSitting[] = [];
+  for (const reading of readings) {
     const hour = Date.parse(reading.takenAt) / MS_PER_HOUR;
     const begun = open.find(({ sitting }) => areRepeats(sitting[0]!, reading));
     if (begun !== undefined && begun.hour - hour <= SITTING_HOURS) {
@@ -55,5 +44,25 @@ export function splitSittings(readings: readonly Reading[]): readonly (readonly 
       begun.hour = hour;
     }
   }
+}
+
+/**
+ * The readings that may be pooled with one another: of one measure, side, state, posture
+ * and measurer, within six hours of the last of them. Cold and warm are never pooled.
+ *
+ * @param readings any; those set aside are passed over
+ * @returns sittings with their newest reading first; those of one measure follow one another,
+ *   the newest first
+ */
+export function splitSittings(readings: readonly Reading[]): readonly (readonly Reading[])[] {
+  const ofMeasure = new Map<string, Reading[]>();
+  for (const reading of readings) {
+    if (!isCounted(reading)) continue;
+    const like = ofMeasure.get(reading.measure);
+    if (like === undefined) ofMeasure.set(reading.measure, [reading]);
+    else like.push(reading);
+  }
+  const sittings: Reading[][] = [];
+  for (const like of ofMeasure.values()) addSittings(sittings, like);
   return sittings;
 }
