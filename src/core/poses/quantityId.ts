@@ -46,6 +46,7 @@ export type QuantityId =
   | 'hips-back-arms'
   | 'front-ankle-bend'
   | 'weight-ahead-of-mid-foot'
+  | 'weight-between-feet'
   | 'weight-inside-base'
   | 'front-arm-miss'
   | 'hand-height'

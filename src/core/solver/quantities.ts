@@ -204,6 +204,11 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     'the weight point over the middle of the feet',
     (s) => s.centreOfMass[0] - calcMidFoot(s),
   ),
+  'weight-between-feet': lengthOf(
+    'the weight point between the feet',
+    ({ centreOfMass, legs: { front, back } }) =>
+      centreOfMass[1] - (front.foot.heel[1] + back.foot.heel[1]) / 2,
+  ),
   'weight-inside-base': {
     ...lengthOf('the weight point inside the base', calcWeightInside),
     pieces: INSIDE_EDGES,

@@ -86,7 +86,7 @@ const PYRAMID = readTable(`
   leg-length                  -- ++ =  --
   trochanter-height           ++ =  ++ --
   knee-height                 =  =  =  =
-  ankle-height                -- =  ++ --
+  ankle-height                -- =  +  --
   hip-bone-width              =  =  =  +
   shoulder-height             =  =  ++ ++
   shoulder-width              =  =  =  =

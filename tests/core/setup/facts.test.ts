@@ -55,6 +55,24 @@ describe('what practice says, on the reference body', () => {
     expect(settingOf(setUp, 'loop-length')).toBeGreaterThan(2 * 81);
   });
 
+  it.each(['mountain', 'chair', 'pyramid'])(
+    '%s: the weight is shared by both feet, also on legs of different length',
+    (pose) => {
+      for (const longer of [0, 0.5, -0.5]) {
+        const measures = {
+          ...REFERENCE,
+          'trochanter-height': { left: 89 + longer / 2, right: 89 - longer / 2 },
+        };
+        for (const side of ['left', 'right'] as const) {
+          const setUp = planPlain(measures, pose, side);
+          const middle = (markOf(setUp, 'heelLeft')[1] + markOf(setUp, 'heelRight')[1]) / 2;
+          const off = markOf(setUp, 'centreOfMass')[1] - middle;
+          expect(Math.abs(off), `${side}, ${String(longer)} cm`).toBeLessThan(2);
+        }
+      }
+    },
+  );
+
   it('warrior III’s hands want two tall blocks at about 27 cm with the trunk level', () => {
     const setUp = planPlain(REFERENCE, 'warrior-three', 'right', {}, 'hands-on-blocks');
     expect(Math.abs(settingOf(setUp, 'hand-height') - 27)).toBeLessThan(1.5);

@@ -54,6 +54,8 @@ export const chair: PoseDefinition = {
     },
     { quantity: 'spine-flexion', goal: 0, sigma: 5 },
     { quantity: 'pelvis-level', goal: 0, sigma: 1 },
+    // Both feet equally heavy, also on legs of different length.
+    { quantity: 'weight-between-feet', goal: 0, sigma: 1 },
     { quantity: 'trunk-lean-across', goal: 0, sigma: 2 },
     { quantity: 'trunk-lean-along', goal: 20, sigma: 30 },
   ],

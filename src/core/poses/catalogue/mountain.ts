@@ -30,6 +30,8 @@ export const mountain: PoseDefinition = {
   ],
   eases: [
     { quantity: 'pelvis-level', goal: 0, sigma: 2 },
+    // Both feet equally heavy, also on legs of different length.
+    { quantity: 'weight-between-feet', goal: 0, sigma: 1 },
     { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
     { quantity: 'spine-flexion', goal: 0, sigma: 5 },
   ],

@@ -36,7 +36,11 @@ export const pyramid: PoseDefinition = {
     { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
     { quantity: 'spine-rotation', goal: 0, sigma: 5 },
   ],
-  eases: [{ quantity: 'pelvis-level', goal: 0, sigma: 5 }],
+  eases: [
+    { quantity: 'pelvis-level', goal: 0, sigma: 5 },
+    // The hips stay between the rails.
+    { quantity: 'weight-between-feet', goal: 0, sigma: 3 },
+  ],
   firstDepth: null,
   depth: {
     quantity: 'pelvis-tilt',
