@@ -66,13 +66,22 @@ export class DepthSearch {
    * @param letsGo whether the wishes are let go of from the beginning
    * @param ease that has to be left above the easiest depth
    * @param near where a like task was solved
+   * @param enough a depth beyond which it need not be looked for
    */
-  reach(toSpareDeg: number, letsGo: boolean, ease: number, near: Hint | null): Reached {
+  reach(
+    toSpareDeg: number,
+    letsGo: boolean,
+    ease: number,
+    near: Hint | null,
+    enough = this.depth.textbook,
+  ): Reached {
     const toSpare = radiansFromDegrees(toSpareDeg);
     const isHeld = (answer: Answer): boolean =>
       answer.kept && this.depthOf(answer) - ease >= this.depth.easiest;
     const kept = { toSpare, wishesWithin: letsGo ? null : WISH_STRETCH };
-    const pulled = this.pull(kept, near);
+    const soon = this.pull(kept, near, enough);
+    // What asks more when it is shallower may be held beyond what is enough.
+    const pulled = soon.kept || enough >= this.depth.textbook ? soon : this.pull(kept, near);
     if (isHeld(pulled)) return { answer: pulled, aim: kept, isHeld: true };
     // Letting go helps where a wish stands in the way; a broken must may have hidden that.
     const hasWishes = !letsGo && this.task.wishes.length > 0;
@@ -153,8 +162,9 @@ export class DepthSearch {
     return { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
   }
 
-  private pull(aim: WishAim, near: Hint | null): Answer {
-    const { task, way, hints } = this;
+  private pull(aim: WishAim, near: Hint | null, enough = Infinity): Answer {
+    const { task, hints } = this;
+    const way = { ...this.way, enough: this.toOwn(Math.min(enough, this.depth.textbook)) };
     if (near === null) return pullFarthest(task, way, aim, null);
     return pullFromHint(task, way, aim, near, hints === null ? task.again.sparing : []);
   }

@@ -46,6 +46,12 @@ export type DepthAnswer =
  */
 const EASE_INSIDE_SPARING = 1;
 /**
+ * That edge is looked for no farther than this beyond where the step ends, degrees or
+ * centimetres: if it lies there or farther, the step sets the depth. More than the ease above.
+ */
+const BEYOND_STEP = 2;
+
+/**
  * Finds how deep this person may go, and how deep to go now.
  *
  * Deepest: the largest depth with every must kept and no wish more than two
@@ -96,19 +102,20 @@ export function findDepth(
     const inside = search.settleJustInside(deepestDepth, bound.aim, deepest);
     return held(inside, bound.aim, { kind: 'deepest' }, deepest);
   }
+  const step = calcFirstStep(rules, experience, quantity === 'front-knee-bend', deepestDepth);
+  const afterStep = Math.max(easiest, deepestDepth - step);
   // With degrees to spare a wish may have to go further than it would at the very edge.
   const reached = search.reach(
     spareDeg,
     bound.aim.wishesWithin === null,
     EASE_INSIDE_SPARING,
     hints?.sparing ?? hintOf(deepest),
+    afterStep + BEYOND_STEP,
   );
   const { answer: sparing, aim } = reached;
   if (!reached.isHeld) {
     return { kind: 'cannot', because: 'to-spare', answer: sparing, deepest: deepestDepth };
   }
-  const step = calcFirstStep(rules, experience, quantity === 'front-knee-bend', deepestDepth);
-  const afterStep = Math.max(easiest, deepestDepth - step);
   const edge = search.depthOf(sparing) - (kind === 'angle' ? EASE_INSIDE_SPARING : 0);
   const toSpare = { kind: 'to-spare', spareDeg } as const;
   if (afterStep >= edge) {

@@ -15,11 +15,15 @@ export interface Aim {
   readonly toSpare: number;
   /** No wish may be off by more than this many tolerances; null = musts alone. */
   readonly wishesWithin: number | null;
-  /** Pull one quantity up or down toward a value, as far as the musts allow, or hold it there. */
+  /**
+   * Pull one quantity up or down to a value, as far as the musts allow, or hold it there. A
+   * pull that ends sooner than at `strongAs` is as strong as one that ends there.
+   */
   readonly toward: {
     readonly quantity: QuantityId;
     readonly value: number;
     readonly how: 'up' | 'down' | 'hold';
+    readonly strongAs?: number;
   } | null;
 }
 
@@ -137,7 +141,7 @@ export class Conditions {
     );
     if (pull !== null) {
       const unit = toScaled(pull.quantity, 1);
-      const beyond = pull.value + (direction * PULL_BEYOND) / unit;
+      const beyond = (pull.strongAs ?? pull.value) + (direction * PULL_BEYOND) / unit;
       preferences.push(prepare(pull.quantity, beyond, -unit / PULL_SCALE));
     }
     this.preferences = preferences;

@@ -11,13 +11,15 @@ export interface Way {
   readonly quantity: QuantityId;
   readonly from: number;
   readonly to: number;
+  /** Where a pull may end sooner; at `to` if not told. */
+  readonly enough?: number;
 }
 
 type ReachAim = Omit<Aim, 'toward'>;
 
-const pullAlong = ({ quantity, from, to }: Way, aim: ReachAim): Aim => ({
+const pullAlong = ({ quantity, from, to, enough = to }: Way, aim: ReachAim): Aim => ({
   ...aim,
-  toward: { quantity, value: to, how: to < from ? 'down' : 'up' },
+  toward: { quantity, value: enough, how: to < from ? 'down' : 'up', strongAs: to },
 });
 
 /**
