@@ -59,14 +59,6 @@ export const revolvedTriangle: PoseDefinition = {
       kneeBend: 1,
       stanceShare: 0.9,
     },
-    {
-      pelvisTurn: -5,
-      pelvisTilt: 30,
-      pelvisList: 0,
-      spineRotation: -20,
-      kneeBend: 1,
-      stanceShare: 0.9,
-    },
   ],
   needs: [
     'straight-leg-raise',

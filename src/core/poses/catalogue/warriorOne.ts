@@ -44,11 +44,11 @@ export const warriorOne: PoseDefinition = {
   chestTarget: 'front',
   starts: [
     {
-      pelvisTurn: 35,
-      pelvisTilt: 20,
-      pelvisList: 0,
-      spineRotation: -30,
-      kneeBend: 70,
+      pelvisTurn: 29,
+      pelvisTilt: 47,
+      pelvisList: -4,
+      spineRotation: -39,
+      kneeBend: 49,
       stanceShare: 1.2,
     },
   ],
