@@ -2,12 +2,11 @@ import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import type { Setting, SettingId } from './setUp.ts';
 
+/** A line with its number, and with what that leads to and starts from, in words. */
+type Say = (value: string, raw: number, to: string, from: string) => string;
+
 /** In the order in which a teacher sets them. */
-const ORDER: readonly {
-  readonly id: SettingId;
-  /** With what the number leads to and starts from, in words. */
-  readonly say: (value: string, raw: number, to: string, from: string) => string;
-}[] = [
+const ORDER: readonly { readonly id: SettingId; readonly say: Say }[] = [
   {
     id: 'front-heel-from-mat-edge',
     say: (value) => `front heel ${value} from the mat’s front edge`,
@@ -33,12 +32,7 @@ const ORDER: readonly {
   { id: 'back-foot-angle', say: (value) => `back toes ${value} from the mat’s line` },
   {
     id: 'front-knee-bend',
-    say: (value, raw) =>
-      raw < 5
-        ? 'front knee straight'
-        : raw < 12
-          ? `front knee soft, ${value}`
-          : `front knee bent ${value}, over its ankle`,
+    say: (value, raw, to) => sayKnee('front knee', value, raw, to),
   },
   {
     id: 'pelvis-short-of-square',
@@ -140,6 +134,21 @@ const ORDER: readonly {
   { id: 'bind-strap', say: (value) => `strap between the hands, ${value} to begin with` },
 ];
 
+const sayKnee = (whose: string, value: string, raw: number, to: string): string => {
+  if (raw < 5) return `${whose} straight`;
+  if (raw < 12) return `${whose} soft, ${value}`;
+  return `${whose} bent ${value}${to.endsWith('ankle') ? ', over its ankle' : ''}`;
+};
+
+/** Feet side by side do alike, and neither is in front; null = told by another line. */
+const SIDE_BY_SIDE: Partial<Record<SettingId, Say | null>> = {
+  'front-heel-from-mat-edge': (value) => `both heels ${value} from the mat’s front edge`,
+  'stance-width': (value) => `heels ${value} apart`,
+  'front-foot-angle': () => 'all toes straight ahead',
+  'back-foot-angle': null,
+  'front-knee-bend': (value, raw, to) => sayKnee('both knees', value, raw, to),
+};
+
 const spoken = (id: string): string => id.replaceAll('-', ' ');
 
 /** What of a setting is said. */
@@ -151,17 +160,14 @@ function writeSetting({ value, unit }: Said, lengthUnit: LengthUnit): string {
   return writeLength(metresFromCm(Math.abs(settable)), lengthUnit, 1);
 }
 
-function saySetting(setting: Said, unit: LengthUnit): string {
-  const { id, value, from, to } = setting;
-  const written = writeSetting(setting, unit);
+/** How a line says its number; null when the drawing or another line tells it. */
+function findSay(id: SettingId, areSideBySide: boolean): Say | null {
+  const alike = areSideBySide ? SIDE_BY_SIDE[id] : undefined;
+  if (alike !== undefined) return alike;
+  if (id === 'pelvis-level' || id === 'back-knee-bend') return null;
   const own = ORDER.find((each) => each.id === id);
-  return own === undefined
-    ? `${spoken(id)} ${written}, ${spoken(from)} to ${spoken(to)}`
-    : own.say(written, value, spoken(to), spoken(from));
+  return own?.say ?? ((value, _raw, to, from) => `${spoken(id)} ${value}, ${from} to ${to}`);
 }
-
-/** Told by the drawing or by another line. */
-const UNTOLD: ReadonlySet<SettingId> = new Set(['pelvis-level', 'back-knee-bend']);
 
 /** One line of a recipe: a number, and how it is said on the mat. */
 export interface RecipeLine<Each extends Said = Setting> {
@@ -177,11 +183,15 @@ export function listRecipe<Each extends Said>(
   { settings }: { readonly settings: readonly Each[] },
   unit: LengthUnit,
 ): readonly RecipeLine<Each>[] {
+  const has = (id: SettingId): boolean => settings.some((each) => each.id === id);
+  const areSideBySide = has('stance-width') && !has('stance-length');
   const ordered = ORDER.flatMap(({ id }) => settings.filter((each) => each.id === id));
-  const others = settings.filter((each) => !ordered.includes(each) && !UNTOLD.has(each.id));
-  return [...ordered, ...others].map((setting) => ({
-    setting,
-    words: saySetting(setting, unit),
-    value: writeSetting(setting, unit),
-  }));
+  const others = settings.filter((each) => !ordered.includes(each));
+  return [...ordered, ...others].flatMap((setting) => {
+    const say = findSay(setting.id, areSideBySide);
+    if (say === null) return [];
+    const value = writeSetting(setting, unit);
+    const words = say(value, setting.value, spoken(setting.to), spoken(setting.from));
+    return [{ setting, words, value }];
+  });
 }

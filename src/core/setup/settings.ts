@@ -4,6 +4,7 @@ import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Figure } from '../solver/figure.ts';
+import type { LegPose } from '../solver/leg.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { toScaled } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
@@ -227,17 +228,23 @@ function calcShapeSettings({ pose, skeleton, figure, limits }: Solved): Setting[
 const toOwnUnit = (quantity: QuantityId, skeleton: Skeleton): number =>
   toScaled(quantity, getQuantity(quantity).calc(skeleton));
 
+/** A knee counts as over its ankle within this, along and across, metres. */
+const OVER_WITHIN = 0.01;
+const isOverItsAnkle = ({ knee, foot: { ankle } }: LegPose): boolean =>
+  Math.max(Math.abs(knee[0] - ankle[0]), Math.abs(knee[1] - ankle[1])) < OVER_WITHIN;
+
 /** A knee's bend: the working of its depth if it is one, else what it is held at. */
 function calcKneeSetting(solved: Solved, place: Place): Setting {
   const { depths, skeleton, pose, limits } = solved;
-  const knee = degreesFromRadians(skeleton.legs[place].kneeFlexion);
+  const leg = skeleton.legs[place];
+  const knee = degreesFromRadians(leg.kneeFlexion);
   const depth = depths.find((each) => each?.id === `${place}-knee-bend`);
   const held = pose.straightLegs.includes(place) ? 'held straight' : 'bent, solved for';
   const made = makeSetting(
     `${place}-knee-bend`,
     'deg',
     'straight',
-    `${place}-knee`,
+    isOverItsAnkle(leg) ? `${place}-knee-over-its-ankle` : `${place}-knee`,
     [term(held, knee.toFixed(2), knee, 'deg')],
     pose.straightLegs.includes(place) ? [] : limits,
   );

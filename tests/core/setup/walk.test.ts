@@ -58,3 +58,21 @@ describe('a set-up read aloud, one thing at a time', () => {
     },
   );
 });
+
+describe('what a recipe says of feet and knees', () => {
+  const wordsOf = (id: string): readonly string[] =>
+    listRecipe(planPlain(MEASURES, id), 'cm').map(({ words }) => words);
+
+  it('feet side by side do alike: neither is in front', () => {
+    for (const id of ['mountain', 'chair']) {
+      const words = wordsOf(id).join('; ');
+      expect(words).toMatch(/^both heels .* heels \d+(\.5)? cm apart; .* both knees/);
+      expect(words).not.toMatch(/front heel|back toes|front knee/);
+    }
+  });
+
+  it('a knee is over its ankle only where it stands there', () => {
+    expect(wordsOf('warrior-two').join()).toMatch(/front knee bent \d+°, over its ankle/);
+    for (const id of ['chair', 'lizard']) expect(wordsOf(id).join()).not.toMatch(/over its ankle/);
+  });
+});
