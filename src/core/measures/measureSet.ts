@@ -3,7 +3,7 @@ import { SIDES, type Side } from './protocol.ts';
 import { calcSittingValue, type MeasureValue } from './measureValue.ts';
 import { poolWithin } from './ownWithin.ts';
 import type { Reading } from './reading.ts';
-import { splitSittings } from './sittings.ts';
+import { splitByMeasure } from './sittings.ts';
 
 /** All values of one person, found by measure and side. */
 export type MeasureSet = ReadonlyMap<string, MeasureValue>;
@@ -25,19 +25,12 @@ export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
 }
 
 function makeMeasureSet(readings: readonly Reading[]): MeasureSet {
-  const sittings = splitSittings(readings);
-  const own = poolWithin(sittings);
-  const ofMeasure = new Map<string, (readonly Reading[])[]>();
-  for (const sitting of sittings) {
-    const { measure } = sitting[0]!;
-    const like = ofMeasure.get(measure);
-    if (like === undefined) ofMeasure.set(measure, [sitting]);
-    else like.push(sitting);
-  }
+  const sittings = splitByMeasure(readings);
+  const own = poolWithin([...sittings.values()].flat());
   const set = new Map<string, MeasureValue>();
   for (const { id, sided } of PROTOCOLS) {
     const measure = id as MeasureId;
-    const newestFirst = ofMeasure.get(measure) ?? [];
+    const newestFirst = sittings.get(measure) ?? [];
     for (const side of sidesOf(sided)) {
       const latest = newestFirst.find(([reading]) => reading!.side === side);
       if (latest === undefined) continue;

@@ -2,7 +2,7 @@ import { getProtocol, isMeasureId } from './protocols/index.ts';
 import type { ErrorKind } from './protocol.ts';
 import type { Reading } from './reading.ts';
 import { ERROR_TERMS } from './readingErrors.ts';
-import { splitSittings } from './sittings.ts';
+import { splitSittings, type Sitting } from './sittings.ts';
 
 /**
  * The default term counts like this many repeats, so that two lucky readings do not
@@ -30,7 +30,7 @@ export const calcOwnWithin = (readings: readonly Reading[]): OwnWithin =>
   poolWithin(splitSittings(readings));
 
 /** The same of readings that are split already. */
-export function poolWithin(sittings: ReturnType<typeof splitSittings>): OwnWithin {
+export function poolWithin(sittings: readonly Sitting[]): OwnWithin {
   const sums = new Map<ErrorKind, { squares: number; repeats: number }>();
   for (const sitting of sittings) {
     const { measure } = sitting[0]!;

@@ -19,16 +19,20 @@ const areRepeats = (a: Reading, b: Reading): boolean =>
 /** Of times and ids, whose letters need no language. */
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
+/** At least one reading, the newest first. */
+export type Sitting = readonly Reading[];
+
 interface OpenSitting {
   sitting: Reading[];
   /** Of its newest reading. */
   hour: number;
 }
 
-/** Adds the sittings of one measure, the newest first. */
-function addSittings(sittings: Reading[][], readings: Reading[]): void {
+/** Sittings of one measure, the newest first. */
+function splitOneMeasure(readings: Reading[]): readonly Sitting[] {
   readings.sort((a, b) => compare(b.takenAt, a.takenAt) || compare(a.id, b.id));
   const open: OpenSitting[] = [];
+  const sittings: Reading[][] = [];
   for (const reading of readings) {
     const hour = Date.parse(reading.takenAt) / MS_PER_HOUR;
     const begun = open.find(({ sitting }) => areRepeats(sitting[0]!, reading));
@@ -44,17 +48,13 @@ function addSittings(sittings: Reading[][], readings: Reading[]): void {
       begun.hour = hour;
     }
   }
+  return sittings;
 }
 
-/**
- * The readings that may be pooled with one another: of one measure, side, state, posture
- * and measurer, within six hours of the last of them. Cold and warm are never pooled.
- *
- * @param readings any; those set aside are passed over
- * @returns sittings with their newest reading first; those of one measure follow one another,
- *   the newest first
- */
-export function splitSittings(readings: readonly Reading[]): readonly (readonly Reading[])[] {
+/** Sittings by their measure, the newest of each first; see {@link splitSittings}. */
+export function splitByMeasure(
+  readings: readonly Reading[],
+): ReadonlyMap<string, readonly Sitting[]> {
   const ofMeasure = new Map<string, Reading[]>();
   for (const reading of readings) {
     if (!isCounted(reading)) continue;
@@ -62,7 +62,17 @@ export function splitSittings(readings: readonly Reading[]): readonly (readonly 
     if (like === undefined) ofMeasure.set(reading.measure, [reading]);
     else like.push(reading);
   }
-  const sittings: Reading[][] = [];
-  for (const like of ofMeasure.values()) addSittings(sittings, like);
+  const sittings = new Map<string, readonly Sitting[]>();
+  for (const [measure, like] of ofMeasure) sittings.set(measure, splitOneMeasure(like));
   return sittings;
 }
+
+/**
+ * The readings that may be pooled with one another: of one measure, side, state, posture
+ * and measurer, within six hours of the last of them. Cold and warm are never pooled.
+ *
+ * @param readings any; those set aside are passed over
+ * @returns one measure's after the other's, the newest first
+ */
+export const splitSittings = (readings: readonly Reading[]): readonly Sitting[] =>
+  [...splitByMeasure(readings).values()].flat();

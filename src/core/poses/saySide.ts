@@ -1,11 +1,13 @@
 import type { Side } from '../measures/protocol.ts';
 import type { PoseDefinition } from './poseDefinition.ts';
 
-/** “left foot in front”, or “standing on the left leg”. */
-export const saySide = (
-  { backContact }: Pick<PoseDefinition, 'backContact'>,
+/** “left foot in front”, “standing on the left leg”, or “both sides alike”. */
+export function saySide(
+  { backContact, family }: Pick<PoseDefinition, 'backContact' | 'family'>,
   side: Side,
-): string =>
-  backContact === 'lifted' || backContact === 'on-front-leg'
+): string {
+  if (family === 'neutral') return 'both sides alike';
+  return backContact === 'lifted' || backContact === 'on-front-leg'
     ? `standing on the ${side} leg`
     : `${side} foot in front`;
+}

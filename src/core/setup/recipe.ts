@@ -140,7 +140,7 @@ const sayKnee = (whose: string, value: string, raw: number, to: string): string 
   return `${whose} bent ${value}${to.endsWith('ankle') ? ', over its ankle' : ''}`;
 };
 
-/** Feet side by side do alike, and neither is in front; null = told by another line. */
+/** Feet side by side, both straight ahead: neither is in front. null = told by another line. */
 const SIDE_BY_SIDE: Partial<Record<SettingId, Say | null>> = {
   'front-heel-from-mat-edge': (value) => `both heels ${value} from the mat’s front edge`,
   'stance-width': (value) => `heels ${value} apart`,
@@ -183,8 +183,13 @@ export function listRecipe<Each extends Said>(
   { settings }: { readonly settings: readonly Each[] },
   unit: LengthUnit,
 ): readonly RecipeLine<Each>[] {
-  const has = (id: SettingId): boolean => settings.some((each) => each.id === id);
-  const areSideBySide = has('stance-width') && !has('stance-length');
+  const find = (id: SettingId): Each | undefined => settings.find((each) => each.id === id);
+  const isAhead = (id: SettingId): boolean => Math.abs(find(id)?.value ?? Infinity) < 0.5;
+  const areSideBySide =
+    find('stance-width') !== undefined &&
+    find('stance-length') === undefined &&
+    isAhead('front-foot-angle') &&
+    isAhead('back-foot-angle');
   const ordered = ORDER.flatMap(({ id }) => settings.filter((each) => each.id === id));
   const others = settings.filter((each) => !ordered.includes(each));
   return [...ordered, ...others].flatMap((setting) => {

@@ -1,8 +1,9 @@
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
-import { saySide } from '../../core/poses/saySide.ts';
+import { hasSides } from '../../core/poses/hasSides.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
+import { nameSide } from '../shared/poseWords.ts';
 
 interface SetUpSentenceProps {
   pose: PoseDefinition | LyingPose;
@@ -23,10 +24,14 @@ export function SetUpSentence(props: SetUpSentenceProps) {
   const isStanding = 'starts' in pose;
   return (
     <p className="sheet-sentence">
-      <button type="button" className="word-button" onClick={props.onSide}>
-        {isStanding ? saySide(pose, side) : `${side} leg`}
-        <span className="sr-only">, change to {otherSide(side)}</span>
-      </button>
+      {hasSides(pose.id) ? (
+        <button type="button" className="word-button" onClick={props.onSide}>
+          {nameSide(pose.id, side)}
+          <span className="sr-only">, change to {otherSide(side)}</span>
+        </button>
+      ) : (
+        nameSide(pose.id, side)
+      )}
       {isStanding && (
         <>
           {', '}
