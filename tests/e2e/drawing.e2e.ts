@@ -262,8 +262,12 @@ test('the app draws the same: joints where they are, and no two texts of its own
       await expect(page.locator('svg.sheet')).toHaveCount(0);
       continue;
     }
+    const side =
+      pose.family === 'neutral'
+        ? 'both sides alike'
+        : '(standing on the left leg|left foot in front)';
     await expect(
-      page.getByRole('img', { name: new RegExp(`^${pose.name}, (standing on the )?left`) }),
+      page.getByRole('img', { name: new RegExp(`^${pose.name}, ${side},`) }),
     ).toBeVisible();
     await expect(page.locator('svg.sheet.faded')).toHaveCount(0);
     const [seen] = await page.evaluate(readSeen, 'svg.sheet');
