@@ -30,6 +30,39 @@ test('keys lead through poses, sides and depths', async ({ page }) => {
   await expect(page.getByText('the deepest safe set-up')).toBeVisible();
   await page.keyboard.press('p');
   await expect(page.getByRole('img', { name: /Triangle, left/ })).toBeVisible();
+  await page.getByRole('slider', { name: /depth/ }).focus();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('img', { name: /Side angle, left/ })).toBeVisible();
+});
+
+test('a pose far down the shelf is chosen with its drawing in view, and the shelf follows the keys', async ({
+  page,
+}) => {
+  await page.goto('/set-up?id=marit-sollen');
+  const shelf = page.getByRole('navigation', { name: 'Poses' });
+  await shelf.getByRole('button', { name: /^Wide fold/ }).click();
+  await expect(page.getByRole('img', { name: /^Wide fold/ })).toBeInViewport();
+  await expect(shelf.getByRole('button', { name: /^Warrior II\b/ })).not.toBeInViewport();
+  for (let pressed = 0; pressed < 14; pressed += 1) await page.keyboard.press('p');
+  await expect(shelf.locator('[aria-current]')).toBeInViewport();
+});
+
+test('a pose that is held once has no side to change, and names its joints left and right', async ({
+  page,
+}) => {
+  await page.goto('/set-up?id=oda-brask&pose=chair&side=left');
+  await expect(page.getByRole('img', { name: /Chair, both sides alike/ })).toBeVisible();
+  await expect(page.getByText('Left and right', { exact: true })).toHaveCount(0);
+  await page.keyboard.press('s');
+  await page.keyboard.press('d');
+  await expect(page.getByText('the deepest safe set-up')).toBeVisible();
+  await expect(page).toHaveURL(/side=left/);
+  const told = page.locator('.vessel-told strong');
+  await expect(told).toHaveText(/^(left|right) ankle dorsiflexion$/);
+  const entry = page.getByRole('navigation', { name: 'Poses' }).getByRole('button', {
+    name: /^Chair/,
+  });
+  await expect(entry).toContainText((await told.textContent())!);
 });
 
 test('every number opens to its arithmetic', async ({ page }) => {

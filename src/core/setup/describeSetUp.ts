@@ -1,7 +1,6 @@
 import type { Body } from '../body/body.ts';
 import { findActiveCautions } from '../cautions/stopSigns.ts';
 import { toYawTiltList } from '../geometry/rotation.ts';
-import type { Side } from '../measures/protocol.ts';
 import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { saySwap } from '../poses/swaps.ts';
 import { problem, type Problem } from '../problems/problem.ts';
@@ -14,7 +13,13 @@ import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
 import { calcMargins } from './balance.ts';
 import type { BuiltTask } from './buildTask.ts';
 import type { DepthAnswer, HeldDepth } from './findDepth.ts';
-import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
+import {
+  calcJointReports,
+  findLimiting,
+  isCalledOn,
+  nameJoint,
+  type PoseSide,
+} from './jointReport.ts';
 import { calcLandmarks, findOrigin } from './landmarks.ts';
 import { calcLoads } from './loads.ts';
 import { layOnMat } from './mat.ts';
@@ -117,7 +122,7 @@ export function describeFailure(
     .filter((each) => each.toSpareDeg !== null && each.toSpareDeg < spare + AT_LIMIT_DEG)
     .map((each) => {
       const short = spare - (each.toSpareDeg ?? 0);
-      const name = nameJoint(each, side);
+      const name = nameJoint(each, { pose: pose.id, side });
       return short > AT_LIMIT_DEG
         ? `${name} lacks ${short.toFixed(0)}°`
         : `${name} is at its limit`;
@@ -173,10 +178,10 @@ export function describeDepth(
   };
 }
 
-function describeLimits(joints: readonly JointReport[], side: Side): WorkingStep[] {
+function describeLimits(joints: readonly JointReport[], of: PoseSide): WorkingStep[] {
   const told = joints.filter((each) => each.toSpareDeg !== null).slice(0, 3);
   return told.map((each) =>
-    limitStep(`${nameJoint(each, side)}: has less asked`, each.askedDeg ?? 0, each.hasDeg ?? 0),
+    limitStep(`${nameJoint(each, of)}: has less asked`, each.askedDeg ?? 0, each.hasDeg ?? 0),
   );
 }
 
@@ -231,7 +236,7 @@ export function describeSolved(
   const { skeleton } = found.answer;
   const joints = calcJointReports(skeleton, limits, side);
   const mat = layOnMat(figure, skeleton);
-  const told = describeLimits(joints, side);
+  const told = describeLimits(joints, { pose: pose.id, side });
   const wishes = judgeWishes(request, built, skeleton);
   const mirrored = side === 'left' ? -1 : 1;
   const origin = findOrigin(pose, skeleton);
@@ -263,7 +268,7 @@ export function describeSolved(
     },
     landmarks: calcLandmarks(figure, skeleton, side, origin),
     joints,
-    limiting: findLimiting(joints),
+    limiting: findLimiting(joints.filter(isCalledOn)) ?? findLimiting(joints),
     balance: { base: flat(findBase(skeleton)), ...calcMargins(skeleton, side) },
     loads: calcLoads(skeleton, side, request.record.person.bodyMassKg),
     mat: { lengthCm: mat.lengthCm, widthCm: mat.widthCm, fits: mat.fits },

@@ -7,7 +7,7 @@ import { hintOf, type Answer } from '../solver/run.ts';
 import { reachFarthest, settleAt } from '../solver/solve.ts';
 import { cmFromMetres, radiansFromDegrees } from '../units/brands.ts';
 import { reportPushed, toForce, withBareLimits } from './force.ts';
-import { calcJointReports, findLimiting, nameJoint } from './jointReport.ts';
+import { calcJointReports, findLimiting, nameJoint, type PoseSide } from './jointReport.ts';
 import type { Plan } from './planSetUp.ts';
 import { solvePushed, type Force } from './pushed.ts';
 import type { PushedReport, SetUp, StanceBound, StanceBounds } from './setUp.ts';
@@ -54,6 +54,7 @@ const HALVINGS = 9;
  */
 function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds | null {
   const { pose, side, rules } = request;
+  const of = { pose: pose.id, side };
   const { found, built } = answer;
   const standsOnBoth = pose.backContact === 'flat' || pose.backContact === 'ball';
   if (found.kind !== 'held' || !standsOnBoth || built.stance.definition.kind === 'none')
@@ -78,7 +79,7 @@ function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds 
     const limiting = findLimiting(calcJointReports(at.skeleton, open.limits, side));
     const spareLeft = limiting?.toSpareDeg ?? Infinity;
     if (limiting === null || spareLeft > spare + 1) return 'the legs cannot reach further';
-    return `the ${nameJoint(limiting, side)} runs out`;
+    return `the ${nameJoint(limiting, of)} runs out`;
   };
   const bound = (at: Answer, reason: string): StanceBound => ({
     cm: Math.round(cmFromMetres(at.skeleton.posture.parts.stance) * 10) / 10,
@@ -87,7 +88,7 @@ function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds 
   const longest = reach(LONGEST_STANCE);
   const shortest = reach(SHORTEST_STANCE);
   if (!longest.kept || !shortest.kept) return null;
-  const worked = findWorthwhile(open, aim, planned, shortest, side);
+  const worked = findWorthwhile(open, aim, planned, shortest, of);
   return {
     shortest:
       worked === null
@@ -112,12 +113,12 @@ function findWorthwhile(
   aim: { readonly toSpare: number; readonly wishesWithin: number | null },
   planned: Skeleton,
   shortest: Answer,
-  side: 'left' | 'right',
+  of: PoseSide,
 ): { readonly answer: Answer; readonly name: string } | null {
-  const limiting = findLimiting(calcJointReports(planned, task.limits, side));
+  const limiting = findLimiting(calcJointReports(planned, task.limits, of.side));
   if (limiting === null) return null;
   const shareOf = (skeleton: Skeleton): number => {
-    const same = calcJointReports(skeleton, task.limits, side).find(
+    const same = calcJointReports(skeleton, task.limits, of.side).find(
       (each) =>
         each.joint === limiting.joint &&
         each.side === limiting.side &&
@@ -139,7 +140,7 @@ function findWorthwhile(
       high = middle;
     } else low = middle;
   }
-  return best === null ? null : { answer: best, name: nameJoint(limiting, side) };
+  return best === null ? null : { answer: best, name: nameJoint(limiting, of) };
 }
 
 /** All that takes further solving after a set-up. */

@@ -1,4 +1,5 @@
 import type { Side } from '../measures/protocol.ts';
+import { hasSides } from '../poses/hasSides.ts';
 import { sideOfPlace } from '../solver/figure.ts';
 import { calcDemands, type Demand } from '../solver/demands.ts';
 import type { Limits, Motion } from '../solver/limits.ts';
@@ -60,6 +61,17 @@ export function calcJointReports(
   return [...byMotion.values()].sort((a, b) => orderOf(a) - orderOf(b));
 }
 
+/** A pose calls on a joint that it asks more than this of, or leaves less than that, degrees. Our choice. */
+const CALLS_ON_FROM_DEG = 1;
+const NEARLY_OUT_DEG = 5;
+
+/**
+ * Whether a pose really calls on a joint with a known limit. A low back that may round 10° and
+ * is asked nothing is not what ends a pose, though nothing else has as little to spare.
+ */
+export const isCalledOn = ({ askedDeg, toSpareDeg }: JointReport): boolean =>
+  toSpareDeg !== null && ((askedDeg ?? 0) > CALLS_ON_FROM_DEG || toSpareDeg < NEARLY_OUT_DEG);
+
 /** The joint with the least to spare; null when no limit is known. */
 export function findLimiting(joints: readonly JointReport[]): SetUp['limiting'] {
   const first = joints.find((each) => each.toSpareDeg !== null);
@@ -72,16 +84,22 @@ const MOTION_WORDS: Readonly<Record<string, string>> = {
   'axial-rotation': 'rotation',
 };
 
-/** "back hip extension": named by its place in the pose, as it is spoken of on the mat. */
+/** Which pose, and the side in front. */
+export type PoseSide = Pick<SetUp, 'pose' | 'side'>;
+
+/**
+ * "back hip extension": named by its place in the pose, as it is spoken of on the mat; "left hip
+ * extension" in a pose that is held once, where neither leg is in front.
+ */
 export function nameJoint(
   report: Pick<JointReport, 'joint' | 'side' | 'motion'>,
-  frontSide: Side,
+  { pose, side }: PoseSide,
 ): string {
   const motion = MOTION_WORDS[report.motion] ?? report.motion.replace('-', ' ');
   if (report.joint === 'spine') {
     const twist = report.motion === 'axial-rotation' ? ` to the ${report.side ?? ''}` : '';
     return `spine ${motion}${twist}`;
   }
-  const place = report.side === frontSide ? 'front' : 'back';
-  return `${place} ${report.joint} ${motion}`;
+  const place = report.side === side ? 'front' : 'back';
+  return `${hasSides(pose) ? place : (report.side ?? '')} ${report.joint} ${motion}`;
 }

@@ -10,7 +10,7 @@ import type { Skeleton } from '../solver/skeleton.ts';
 import type { Answer } from '../solver/run.ts';
 import { settleFreely } from '../solver/solve.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
-import { calcJointReports, nameJoint } from './jointReport.ts';
+import { calcJointReports, nameJoint, type PoseSide } from './jointReport.ts';
 import type { JointReport } from './setUp.ts';
 
 /**
@@ -216,14 +216,14 @@ function write({ amount, unit }: Give): string {
 function describe(
   gives: readonly Give[],
   joints: readonly JointReport[],
-  side: Side,
+  of: PoseSide,
   wasHeld: boolean,
 ): string {
   const parts = gives.map((each) => `${GIVE_WORDS[each.id](each.amount)} ${write(each)}`);
   for (const each of joints) {
     if ((each.toSpareDeg ?? 0) < -BEYOND_LIMIT_DEG) {
       const over = (-(each.toSpareDeg ?? 0)).toFixed(0);
-      parts.push(`the ${nameJoint(each, side)} is asked ${over}° more than it has`);
+      parts.push(`the ${nameJoint(each, of)} is asked ${over}° more than it has`);
     }
   }
   if (parts.length === 0) {
@@ -249,5 +249,6 @@ export function solvePushed(
   const { answer, slack } = pushStepwise(task, pose, planned, force);
   const joints = calcJointReports(answer.skeleton, slack.limits, side);
   const gives = findGives(task, pose, planned, answer.skeleton);
-  return { answer, gives, joints, sentence: describe(gives, joints, side, answer.kept) };
+  const sentence = describe(gives, joints, { pose: pose.id, side }, answer.kept);
+  return { answer, gives, joints, sentence };
 }

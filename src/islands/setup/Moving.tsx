@@ -1,4 +1,5 @@
 import { otherSide } from '../../core/measures/protocol.ts';
+import { hasSides } from '../../core/poses/hasSides.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import { isMoved, type HeelLineMark } from '../../core/setup/planMoved.ts';
 import type { DepthReport, SetUp } from '../../core/setup/setUp.ts';
@@ -94,7 +95,7 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
       <button type="button" className="word-button" disabled={!isMoved(now)} onClick={moved.reset}>
         back to recommended
       </button>
-      {isMoved(now) && (
+      {isMoved(now) && hasSides(pose.id) && (
         <button type="button" className="word-button" onClick={onOtherSide}>
           the same on the {otherSide(recommended.side)}
         </button>

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { hasSides } from '../../core/poses/hasSides.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { KeptSetUp } from '../../core/setup/keptSetUp.ts';
@@ -41,9 +42,11 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
           {() => <FrontView pose={pose} setUp={setUp} unit={unit} labelMm={LABEL} />}
         </LazyDetails>
       )}
-      <LazyDetails summary="Left and right">
-        {() => <SidesView request={request} pose={pose} />}
-      </LazyDetails>
+      {hasSides(whole.id) && (
+        <LazyDetails summary="Left and right">
+          {() => <SidesView request={request} pose={pose} />}
+        </LazyDetails>
+      )}
       {pose !== null && (
         <>
           <LazyDetails summary="Schools side by side">

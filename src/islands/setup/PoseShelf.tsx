@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
@@ -44,8 +44,17 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
     poses,
     found: poses.filter(matches),
   }));
+  const shelf = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (shelf.current !== null) showCurrent(shelf.current);
+  }, [poseId]);
   return (
-    <nav aria-label="Poses" className="shelf" aria-busy={planned.size < SHELF_ORDER.length}>
+    <nav
+      ref={shelf}
+      aria-label="Poses"
+      className="shelf"
+      aria-busy={planned.size < SHELF_ORDER.length}
+    >
       <input
         type="search"
         aria-label="Find a pose"
@@ -95,6 +104,15 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
   );
 }
 
+/** Moves the shelf, and nothing but the shelf, until the pose that is looked at is on it to be seen. */
+function showCurrent(shelf: HTMLElement): void {
+  const current = shelf.querySelector<HTMLElement>('[aria-current]');
+  if (current === null) return;
+  const from = current.offsetTop - shelf.scrollTop;
+  if (from >= 0 && from + current.offsetHeight <= shelf.clientHeight) return;
+  shelf.scrollTop = current.offsetTop - shelf.clientHeight / 2;
+}
+
 /** What stands in the way of a pose, or stops it, in a few words. */
 function sayState(result: Result<SetUp> | null): string {
   if (result === null) return '';
@@ -102,12 +120,12 @@ function sayState(result: Result<SetUp> | null): string {
     const missing = result.problems.filter((each) => each.code === 'missing-measure').length;
     return missing === 0 ? 'no set-up' : `lacks ${String(missing)} readings`;
   }
-  const { status, limiting, side, problems, provenance } = result.value;
+  const { status, limiting, problems, provenance } = result.value;
   if (status === 'failed') {
     return problems.some((each) => each.code === 'stop-sign') ? 'stop sign' : 'no set-up';
   }
   if (provenance.measures.length === 0 || limiting === null) return '';
-  return nameJoint(limiting, side);
+  return nameJoint(limiting, result.value);
 }
 
 const findKind = (result: Result<SetUp> | null): Shown | null => {

@@ -139,7 +139,7 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
         <td>
           {limiting === null
             ? 'cannot be held'
-            : `${nameJoint(limiting, setUp.side)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° to spare`}
+            : `${nameJoint(limiting, setUp)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° to spare`}
         </td>
       </tr>
       {atPlannedDepth !== null && (

@@ -8,7 +8,7 @@ const degrees = (value: number | null): string => (value === null ? '–' : `${v
 
 /** Everything that the drawing shows, as tables: for those who do not see it, and to copy from. */
 export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
-  const { settings, joints, balance, side } = setUp;
+  const { settings, joints, balance } = setUp;
   const margins =
     balance === null
       ? []
@@ -49,8 +49,8 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
           <TableHead columns={['joint', 'asked', 'has', 'to spare']} />
           <tbody>
             {joints.map((each) => (
-              <tr key={nameJoint(each, side)}>
-                <th scope="row">{nameJoint(each, side)}</th>
+              <tr key={nameJoint(each, setUp)}>
+                <th scope="row">{nameJoint(each, setUp)}</th>
                 <td>{degrees(each.askedDeg)}</td>
                 <td>{degrees(each.hasDeg)}</td>
                 <td>{degrees(each.toSpareDeg)}</td>

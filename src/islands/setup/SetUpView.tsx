@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
+import { hasSides } from '../../core/poses/hasSides.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import { Missing } from '../shared/Missing.tsx';
@@ -48,7 +49,7 @@ export function SetUpView() {
   };
   useShortcuts({
     s: () => {
-      ask({ side: otherSide(side) });
+      if (hasSides(pose.id)) ask({ side: otherSide(side) });
     },
     d: () => {
       ask({ depth: isDeepest ? 'recommended' : 'deepest' });
@@ -84,13 +85,14 @@ export function SetUpView() {
   );
 }
 
-/** Single keys, off while something is typed. */
+/** Single keys, off while something is typed; a slider takes none of them. */
 function useShortcuts(actions: Readonly<Record<string, () => void>>): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const { target } = event;
       const typing =
-        target instanceof HTMLElement && target.closest('input, textarea, select') !== null;
+        target instanceof HTMLElement &&
+        target.closest('input:not([type="range"]), textarea, select') !== null;
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       actions[event.key]?.();
     };

@@ -110,7 +110,7 @@ function Glance({ pose, setUp, unit }: GlanceProps) {
     <figure>
       <figcaption>
         <strong>{side}</strong>{' '}
-        {limiting === null ? 'no set-up' : `stopped by the ${nameJoint(limiting, side)}`}
+        {limiting === null ? 'no set-up' : `stopped by the ${nameJoint(limiting, setUp)}`}
       </figcaption>
       {drawing !== null && <SheetDrawing drawing={drawing} className="sheet small" />}
     </figure>

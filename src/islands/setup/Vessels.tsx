@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import type { MeasureUse } from '../../core/body/body.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
-import type { Side } from '../../core/measures/protocol.ts';
-import { nameJoint } from '../../core/setup/jointReport.ts';
+import { isCalledOn, nameJoint } from '../../core/setup/jointReport.ts';
 import type { JointReport, SetUp } from '../../core/setup/setUp.ts';
 import { findUsesBehind } from '../../core/setup/usesBehind.ts';
 import { writeDate } from '../shared/words.ts';
@@ -10,12 +9,6 @@ import { writeDate } from '../shared/words.ts';
 const MOST_VESSELS = 5;
 const TALLEST_PX = 100;
 const WIDTH = 44;
-
-/** Joints worth a vessel: those with a limit that the pose really calls on, least to spare first. */
-const worthShowing = (joints: readonly JointReport[]): JointReport[] =>
-  joints
-    .filter((each) => each.toSpareDeg !== null && (each.askedDeg ?? 0) > 1)
-    .slice(0, MOST_VESSELS);
 
 const isOver = (joint: JointReport): boolean => (joint.toSpareDeg ?? 0) < -0.5;
 
@@ -25,8 +18,7 @@ const isOver = (joint: JointReport): boolean => (joint.toSpareDeg ?? 0) < -0.5;
  */
 export function Vessels({ setUp }: { setUp: SetUp }) {
   const [told, setTold] = useState<string | null>(null);
-  const { joints, side } = setUp;
-  const shown = worthShowing(joints);
+  const shown = setUp.joints.filter(isCalledOn).slice(0, MOST_VESSELS);
   const [first] = shown;
   if (first === undefined) return null;
   const tallest = Math.max(...shown.flatMap((each) => [each.hasDeg ?? 0, each.askedDeg ?? 0]));
@@ -34,20 +26,19 @@ export function Vessels({ setUp }: { setUp: SetUp }) {
     <>
       <p className="vessel-told" aria-live="polite">
         <Told
-          joint={shown.find((each) => nameJoint(each, side) === told) ?? first}
+          joint={shown.find((each) => nameJoint(each, setUp) === told) ?? first}
           isFirst={told === null}
-          side={side}
-          uses={setUp.provenance.measures}
+          setUp={setUp}
         />
       </p>
       <ul className="vessels">
         {shown.map((joint, i) => {
-          const name = nameJoint(joint, side);
+          const name = nameJoint(joint, setUp);
           return (
             <Vessel
               key={name}
               joint={joint}
-              side={side}
+              name={name}
               scale={TALLEST_PX / tallest}
               limiting={i === 0}
               onTell={(isTold) => {
@@ -65,18 +56,17 @@ interface ToldProps {
   joint: JointReport;
   /** Nothing is pointed at: it is the joint that runs out first. */
   isFirst: boolean;
-  side: Side;
-  uses: readonly MeasureUse[];
+  setUp: SetUp;
 }
 
 /** Asked, has, and the readings it comes from: which, when and how sure. */
-function Told({ joint, isFirst, side, uses }: ToldProps) {
-  const behind = findUsesBehind(joint, uses);
+function Told({ joint, isFirst, setUp }: ToldProps) {
+  const behind = findUsesBehind(joint, setUp.provenance.measures);
   const end = isOver(joint) ? ' is asked more than it has' : isFirst ? ' runs out first' : '';
   return (
     <>
       {isFirst && 'The '}
-      <strong>{nameJoint(joint, side)}</strong>
+      <strong>{nameJoint(joint, setUp)}</strong>
       {end}: asked {(joint.askedDeg ?? 0).toFixed(0)}°, has {(joint.hasDeg ?? 0).toFixed(0)}° to
       plan with
       {behind.length === 0 ? ', stated for everyone.' : ', from '}
@@ -108,18 +98,18 @@ const wholeDegrees = (spareDeg: number): number =>
 
 interface VesselProps {
   joint: JointReport;
-  side: Side;
+  name: string;
   /** Pixels a degree, the same for every vessel, so that heights can be compared. */
   scale: number;
   limiting: boolean;
   onTell: (isTold: boolean) => void;
 }
 
-function Vessel({ joint, side, scale, limiting, onTell }: VesselProps) {
+function Vessel({ joint, name, scale, limiting, onTell }: VesselProps) {
   const asked = joint.askedDeg ?? 0;
   const has = joint.hasDeg ?? 0;
   const spare = joint.toSpareDeg ?? 0;
-  const brim = has * scale;
+  const brim = Math.max(0, has) * scale;
   const level = Math.max(0, asked) * scale;
   const base = TALLEST_PX + 8;
   const wave = `M 3 ${String(base - level)} q 6.3 -3 12.6 0 t 12.6 0 t 12.6 0 V ${String(base)} H 3 Z`;
@@ -148,7 +138,7 @@ function Vessel({ joint, side, scale, limiting, onTell }: VesselProps) {
         </svg>
         <span className="spare">{wholeDegrees(spare)}°</span>
         <span className="vessel-words">{isOver(joint) ? 'over the brim' : 'to spare'}</span>
-        <span className="vessel-name">{nameJoint(joint, side)}</span>
+        <span className="vessel-name">{name}</span>
         <span className="sr-only">
           asked {asked.toFixed(0)}°, has {has.toFixed(0)}°
         </span>

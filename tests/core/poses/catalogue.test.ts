@@ -19,7 +19,7 @@ function sayWhatRunsOut(setUp: SetUp): string {
   if (setUp.status === 'failed') return 'cannot be held';
   const { deepest, textbook } = depthOf(setUp);
   if (deepest! > textbook - 0.5) return 'the textbook shape';
-  return nameJoint(setUp.limiting!, 'right');
+  return nameJoint(setUp.limiting!, setUp);
 }
 
 describe('every pose with a depth', () => {

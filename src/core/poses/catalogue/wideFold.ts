@@ -59,9 +59,9 @@ export const wideFold: PoseDefinition = {
     'hip-internal-rotation',
   ],
   expected: {
-    reference: ['front hip flexion', 'back hip flexion'],
-    stiff: ['front hip flexion', 'back hip flexion'],
-    supple: ['front hip flexion', 'back hip flexion'],
+    reference: ['right hip flexion', 'left hip flexion'],
+    stiff: ['right hip flexion', 'left hip flexion'],
+    supple: ['right hip flexion', 'left hip flexion'],
   },
   levels: [],
   easier: 'wide fold with the hands on a chair',
