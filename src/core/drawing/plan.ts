@@ -63,7 +63,8 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): 
     });
   }
   const number = writeDegrees(Math.abs(short));
-  const words = stacked === null ? 'short of square' : 'short of stacked';
+  const isSquare = stacked === null && Math.abs(short) < 0.5;
+  const words = isSquare ? 'square' : stacked === null ? 'short of square' : 'short of stacked';
   const obstacles: Box[] = [
     ...taken,
     boxOfPoints([left, right]),

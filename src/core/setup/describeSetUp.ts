@@ -22,7 +22,7 @@ import {
 } from './jointReport.ts';
 import { calcLandmarks, findOrigin } from './landmarks.ts';
 import { calcLoads } from './loads.ts';
-import { layOnMat } from './mat.ts';
+import { layOnMat, onHalfCentimetre, type MatFit } from './mat.ts';
 import type { Request } from './request.ts';
 import { calcSettings } from './settings.ts';
 import {
@@ -235,7 +235,7 @@ export function describeSolved(
   const { figure, limits } = built.task;
   const { skeleton } = found.answer;
   const joints = calcJointReports(skeleton, limits, side);
-  const mat = layOnMat(figure, skeleton);
+  const mat = onHalfCentimetre(layOnMat(figure, skeleton));
   const told = describeLimits(joints, { pose: pose.id, side });
   const wishes = judgeWishes(request, built, skeleton);
   const mirrored = side === 'left' ? -1 : 1;
@@ -289,7 +289,7 @@ const SMALL_MARGIN = 0.03;
 function findSideNotes(
   pose: PoseDefinition,
   joints: readonly JointReport[],
-  mat: ReturnType<typeof layOnMat>,
+  mat: MatFit,
   skeleton: Skeleton,
 ): Problem[] {
   const notes: Problem[] = [];

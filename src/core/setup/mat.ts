@@ -39,3 +39,13 @@ export function layOnMat(figure: Figure, skeleton: Skeleton): MatFit {
     ],
   };
 }
+
+/**
+ * The same stance moved along the mat by less than half a centimetre, until the front heel's mark
+ * is one that a teacher can set: then both marks and the stance between them add up as they are told.
+ */
+export function onHalfCentimetre(mat: MatFit): MatFit {
+  const mark = mat.working.reduce((sum, { value }) => sum + value, 0);
+  const rest = Math.round(mark * 2) / 2 - mark;
+  return { ...mat, working: [...mat.working, plain('to the nearest half centimetre', rest)] };
+}

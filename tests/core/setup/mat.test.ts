@@ -25,6 +25,20 @@ describe('a stance on the mat', () => {
     expect(mat.fits).toBe(true);
   });
 
+  it.each(POSES.map(({ id }) => [id] as const))('%s: its marks add up as they are told', (id) => {
+    const { settings } = planPlain({ ...SUPPLE, 'knee-flexion': 165 }, id);
+    const told = (wanted: string): number | null => {
+      const value = settings.find((each) => each.id === wanted)?.value;
+      return value === undefined ? null : Math.round(value * 2) / 2;
+    };
+    const front = told('front-heel-from-mat-edge')!;
+    const [back] = settings.filter(
+      (each) => each.id.endsWith('-from-mat-edge') && each.id !== 'front-heel-from-mat-edge',
+    );
+    if (back !== undefined) expect(told(back.id)).toBe(front + told('stance-length')!);
+    expect(front).toBe(settings.find((each) => each.id === 'front-heel-from-mat-edge')!.value);
+  });
+
   it('is said not to fit when it is longer than the mat', () => {
     expect(layStance(1.58).fits).toBe(true);
     expect(layStance(1.6).fits).toBe(false);
