@@ -165,6 +165,25 @@ test('at 390 × 844 nothing scrolls sideways and targets are large enough', asyn
   }
 });
 
+test('at 390 × 844 the set-up comes first, and the shelf when another pose is asked for', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/set-up?id=marit-sollen&pose=triangle');
+  await expect(page.getByRole('img', { name: /Triangle, right/ })).toBeInViewport();
+  const shelf = page.getByRole('navigation', { name: 'Poses' });
+  const opener = shelf.getByRole('button', { name: 'another pose' });
+  await opener.click();
+  await expect(opener).toHaveCount(0);
+  const entry = shelf.getByRole('button', { name: /^Side angle/ });
+  expect((await entry.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+  await expectAccessible(page);
+  await entry.click();
+  await expect(page.getByRole('img', { name: /Side angle, right/ })).toBeInViewport();
+  await expect(opener).toBeFocused();
+  await expect(entry).toHaveCount(0);
+});
+
 test('a level changes the pose, and stands in the link', async ({ page }) => {
   await page.goto('/set-up?id=marit-sollen&pose=warrior-three&side=left');
   await expect(

@@ -6,6 +6,7 @@ import type { Result } from '../../core/problems/problem.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { SHELF_ORDER, SHELVES, type ShelfEntry } from './shelves.ts';
+import { useIsNarrow } from './useIsNarrow.ts';
 import { useShelf } from './useShelf.ts';
 
 interface ShelfProps {
@@ -31,7 +32,10 @@ const SHOWN = {
 } as const;
 type Shown = keyof typeof SHOWN;
 
-/** All poses by family: how deep each goes for this person, what stops it, what it lacks. */
+/**
+ * All poses by family: how deep each goes for this person, what stops it, what it lacks. On a
+ * narrow screen it opens when it is asked for, so that the set-up comes first.
+ */
 export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps) {
   const [sought, setSought] = useState('');
   const [shown, setShown] = useState<Shown>('all');
@@ -45,9 +49,17 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
     found: poses.filter(matches),
   }));
   const shelf = useRef<HTMLElement>(null);
+  const opener = useRef<HTMLButtonElement>(null);
+  const isNarrow = useIsNarrow();
+  const [isOpen, setIsOpen] = useState(false);
   useEffect(() => {
     if (shelf.current !== null) showCurrent(shelf.current);
   }, [poseId]);
+  const choose = (id: string): void => {
+    opener.current?.focus();
+    setIsOpen(false);
+    onChoose(id);
+  };
   return (
     <nav
       ref={shelf}
@@ -55,51 +67,69 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
       className="shelf"
       aria-busy={planned.size < SHELF_ORDER.length}
     >
-      <input
-        type="search"
-        aria-label="Find a pose"
-        placeholder="find a pose"
-        value={sought}
-        onChange={(event) => {
-          setSought(event.target.value);
-        }}
-      />
-      <select
-        className="word-select"
-        aria-label="Which poses"
-        value={shown}
-        onChange={(event) => {
-          setShown(event.target.value as Shown);
-        }}
-      >
-        {Object.entries(SHOWN).map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </select>
-      {shelves.every(({ found }) => found.length === 0) && <p>No such pose here.</p>}
-      {shelves.map(({ words, poses, found }) => (
-        <div key={words} hidden={found.length === 0}>
-          <p className="shelf-family">{words}</p>
-          <ul>
-            {poses.map((pose) => (
-              <li key={pose.id} hidden={!found.includes(pose)}>
-                <button
-                  type="button"
-                  aria-current={pose.id === poseId ? 'true' : undefined}
-                  onClick={() => {
-                    onChoose(pose.id);
-                  }}
-                >
-                  {pose.name}
-                  <AtAGlance result={planned.get(pose.id) ?? null} />
-                </button>
-              </li>
+      {isNarrow && (
+        <button
+          ref={opener}
+          type="button"
+          className="word-button"
+          aria-expanded={isOpen}
+          onClick={() => {
+            setIsOpen(!isOpen);
+          }}
+        >
+          {isOpen ? 'stay with this pose' : 'another pose'}
+        </button>
+      )}
+      {(isOpen || !isNarrow) && (
+        <>
+          <input
+            type="search"
+            aria-label="Find a pose"
+            placeholder="find a pose"
+            value={sought}
+            onChange={(event) => {
+              setSought(event.target.value);
+            }}
+          />
+          <select
+            className="word-select"
+            aria-label="Which poses"
+            value={shown}
+            onChange={(event) => {
+              setShown(event.target.value as Shown);
+            }}
+          >
+            {Object.entries(SHOWN).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
             ))}
-          </ul>
-        </div>
-      ))}
+          </select>
+          {shelves.every(({ found }) => found.length === 0) && <p>No such pose here.</p>}
+          {shelves.map(({ words, poses, found }) => (
+            <div key={words} hidden={found.length === 0}>
+              <p className="shelf-family">{words}</p>
+              <ul>
+                {poses.map((pose) => (
+                  <li key={pose.id} hidden={!found.includes(pose)}>
+                    <button
+                      type="button"
+                      className="shelf-pose"
+                      aria-current={pose.id === poseId ? 'true' : undefined}
+                      onClick={() => {
+                        choose(pose.id);
+                      }}
+                    >
+                      {pose.name}
+                      <AtAGlance result={planned.get(pose.id) ?? null} />
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          ))}
+        </>
+      )}
     </nav>
   );
 }

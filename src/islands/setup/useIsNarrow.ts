@@ -10,6 +10,6 @@ function subscribe(onChange: () => void): () => void {
   };
 }
 
-/** Whether labels have to be drawn larger for a small screen. */
+/** Whether the screen is a small one: labels are drawn larger, and the shelf waits to be opened. */
 export const useIsNarrow = (): boolean =>
   useSyncExternalStore(subscribe, () => window.matchMedia(NARROW).matches);
