@@ -83,7 +83,7 @@ export function adapt(person: Person, pose: PoseDefinition, rules: HouseRules): 
     const name = findCautionKind(entry.id)?.name ?? entry.id;
     const { caution, change, reason } = adaptation;
     const stanceShare = (adapted.pose.stanceShare ?? 1) * (adaptation.stanceShare ?? 1);
-    const withMusts = { ...addMusts(adapted.pose, adaptation.musts ?? []), stanceShare };
+    const withMusts = { ...addMusts(adapted.pose, adaptation), stanceShare };
     const excludes = adaptation.excludes?.includes(pose.id) === true;
     const swap = saySwap(pose);
     adapted = {

@@ -1,5 +1,7 @@
 import type { MeasureId } from '../measures/protocols/index.ts';
+import { standsOnBentBackKnee } from '../poses/backKnee.ts';
 import type { MustDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
+import type { QuantityId } from '../poses/quantityId.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 
 /**
@@ -21,6 +23,8 @@ export interface Adaptation {
   readonly caps?: Readonly<Partial<Record<MeasureId, number>>>;
   /** Conditions added to every pose. */
   readonly musts?: readonly MustDefinition[];
+  /** No knee of a leg that stands on its foot bends further, degrees. */
+  readonly kneesAtMost?: number;
   /** Raised arms are lowered beside the trunk. */
   readonly armsBelowHead?: boolean;
   /** A stance that a rule sets is taken this much of its length. */
@@ -47,7 +51,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     caution: 'knee-pain',
     excludes: ['wall-kneel'],
     rules: { frontKnee: 'stacked', chairStyle: 'hips-back' },
-    musts: [{ quantity: 'front-knee-bend', atMost: SORE_KNEE_BEND }],
+    kneesAtMost: SORE_KNEE_BEND,
     change: 'Front knee no deeper than 60° and stacked; hips back in chair; no wall kneel.',
     reason: 'A sore knee is spared depth and drift.',
   },
@@ -150,5 +154,14 @@ export const ADAPTATIONS: readonly Adaptation[] = [
 ];
 
 /** Conditions of a pose with those of an adaptation added; an open end is narrowed, never widened. */
-export const addMusts = (pose: PoseDefinition, musts: readonly MustDefinition[]): PoseDefinition =>
-  musts.length === 0 ? pose : { ...pose, musts: [...pose.musts, ...musts] };
+export function addMusts(
+  pose: PoseDefinition,
+  { musts = [], kneesAtMost }: Adaptation,
+): PoseDefinition {
+  const knees: readonly QuantityId[] = standsOnBentBackKnee(pose)
+    ? ['front-knee-bend', 'back-knee-bend']
+    : ['front-knee-bend'];
+  const ofKnees: readonly MustDefinition[] =
+    kneesAtMost === undefined ? [] : knees.map((quantity) => ({ quantity, atMost: kneesAtMost }));
+  return { ...pose, musts: [...pose.musts, ...musts, ...ofKnees] };
+}

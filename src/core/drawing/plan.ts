@@ -6,6 +6,7 @@ import { findHandPlaces, footprint } from './prints.ts';
 import { drawRuler } from './ruler.ts';
 import { line, type Point, type Shape } from './shapes.ts';
 import { getValue } from '../setup/getValue.ts';
+import { saySquare } from '../setup/saySquare.ts';
 import {
   cross,
   isKneeling,
@@ -63,8 +64,7 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): 
     });
   }
   const number = writeDegrees(Math.abs(short));
-  const isSquare = stacked === null && Math.abs(short) < 0.5;
-  const words = isSquare ? 'square' : stacked === null ? 'short of square' : 'short of stacked';
+  const words = stacked === null ? saySquare(short) : 'short of stacked';
   const obstacles: Box[] = [
     ...taken,
     boxOfPoints([left, right]),

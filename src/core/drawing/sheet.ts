@@ -7,6 +7,7 @@ import { drawFigure } from './figure.ts';
 import { drawPlan } from './plan.ts';
 import { line, type Drawing, type Point, type Shape } from './shapes.ts';
 import { getValue } from '../setup/getValue.ts';
+import { saySquare } from '../setup/saySquare.ts';
 import {
   BACK_PARTS,
   cross,
@@ -261,17 +262,17 @@ function describe(pose: PoseDefinition, setUp: SetUp, view: View, options: Sheet
   const told: string[] = [
     `${pose.name}, ${saySide(pose, setUp.side)}, ${view.words}, above the mat from above.`,
   ];
-  const tell = (id: SettingId, words: (value: string) => string): void => {
+  const tell = (id: SettingId, words: (value: string, raw: number) => string): void => {
     const setting = setUp.settings.find((each) => each.id === id);
     if (setting === undefined) return;
     const { value, unit } = setting;
     const cm = `${writeSettable(value, options.unit)} ${options.unit}`;
-    told.push(words(unit === 'deg' ? writeDegrees(value) : cm));
+    told.push(words(unit === 'deg' ? writeDegrees(Math.abs(value)) : cm, value));
   };
   tell('stance-length', (value) => `Stance ${value}.`);
   tell('back-foot-angle', (value) => `Back foot ${value}.`);
   tell('front-knee-bend', (value) => `Front knee ${value}.`);
-  tell('pelvis-short-of-square', (value) => `Pelvis ${value} short of square.`);
+  tell('pelvis-short-of-square', (value, raw) => `Pelvis ${value} ${saySquare(raw)}.`);
   tell('pelvis-short-of-stacked', (value) => `Pelvis ${value} short of stacked.`);
   tell('lifted-leg', (value) => `Back leg lifted ${value}.`);
   tell('hand-height', (value) => `Hand ${value} above the mat.`);

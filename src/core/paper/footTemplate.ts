@@ -8,6 +8,7 @@ import { facesLongEdge } from '../drawing/view.ts';
 import { saySide } from '../poses/saySide.ts';
 import { withLevel } from '../poses/level.ts';
 import { getValue } from '../setup/getValue.ts';
+import { saySquare } from '../setup/saySquare.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { words } from './page.ts';
 
@@ -82,7 +83,7 @@ function drawGauge(pose: PoseDefinition, setUp: SetUp, toPaper: ToPaper): Shape[
     words(
       'label',
       at(facing),
-      `pelvis, ${String(Math.round(Math.abs(short)))}° short of square`,
+      `pelvis, ${String(Math.round(Math.abs(short)))}° ${saySquare(short)}`,
       4,
     ),
   ];

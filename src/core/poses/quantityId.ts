@@ -44,7 +44,7 @@ export type QuantityId =
   | 'hook-distance'
   | 'equal-arms'
   | 'hips-back-arms'
-  | 'front-ankle-bend'
+  | 'ankles-bend'
   | 'weight-ahead-of-mid-foot'
   | 'weight-between-feet'
   | 'weight-inside-base'

@@ -190,16 +190,21 @@ function handToFoot(n: Numbers): Setting[] {
             2 * gap,
           ),
     ),
-    cm(
-      'door-frame-distance',
-      'door-frame',
-      'hip-centres',
-      cmTerm(
-        'leg along the floor',
-        `${f(n.leg)} × cos(${f(angle)}°)`,
-        n.leg * Math.cos(angle * DEG),
-      ),
-    ),
+    // A leg that passes upright leaves a door frame behind.
+    ...(angle < 90
+      ? [
+          cm(
+            'door-frame-distance',
+            'door-frame',
+            'hip-centres',
+            cmTerm(
+              'leg along the floor',
+              `${f(n.leg)} × cos(${f(angle)}°)`,
+              n.leg * Math.cos(angle * DEG),
+            ),
+          ),
+        ]
+      : []),
   ];
 }
 

@@ -1,5 +1,7 @@
+import { otherSide, type Side } from '../measures/protocol.ts';
 import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
+import { saySquare } from './saySquare.ts';
 import type { Setting, SettingId } from './setUp.ts';
 
 /** A line with its number, and with what that leads to and starts from, in words. */
@@ -34,10 +36,15 @@ const ORDER: readonly { readonly id: SettingId; readonly say: Say }[] = [
     id: 'front-knee-bend',
     say: (value, raw, to) => sayKnee('front knee', value, raw, to),
   },
+  // Told where neither foot is in front and the knees differ.
+  { id: 'back-knee-bend', say: (value, raw, to) => sayKnee('back knee', value, raw, to) },
   {
     id: 'pelvis-short-of-square',
-    say: (value, raw) =>
-      Math.abs(raw) < 0.5 ? 'pelvis square' : `let the pelvis rest ${value} short of square`,
+    say: (value, raw) => {
+      const words = saySquare(raw);
+      if (words === 'square') return 'pelvis square';
+      return raw > 0 ? `let the pelvis rest ${value} ${words}` : `pelvis turned ${value} ${words}`;
+    },
   },
   { id: 'hips-off-wall', say: (value) => `hips ${value} off the wall` },
   { id: 'heel-marks', say: (value) => `heel marks ${value} apart on the wall` },
@@ -80,14 +87,18 @@ const ORDER: readonly { readonly id: SettingId; readonly say: Say }[] = [
   {
     id: 'hand-ahead',
     say: (value, raw) =>
-      raw >= 0
-        ? `that hand ${value} ahead of the front toes`
-        : `that hand ${value} behind the front toe tips`,
+      Math.abs(raw) < 0.25
+        ? 'that hand level with the front toe tips'
+        : raw > 0
+          ? `that hand ${value} ahead of the front toes`
+          : `that hand ${value} behind the front toe tips`,
   },
   {
     id: 'hand-beside',
     say: (value, raw) =>
-      `and ${value} to the ${raw >= 0 ? 'little-toe' : 'big-toe'} side of the foot’s line`,
+      Math.abs(raw) < 0.25
+        ? 'and on the foot’s line'
+        : `and ${value} to the ${raw > 0 ? 'little-toe' : 'big-toe'} side of the foot’s line`,
   },
   { id: 'hand-up-shin', say: (value) => `hand on the shin, ${value} above the ankle` },
   { id: 'thigh-support', say: (value) => `seat ${value} high under the front thigh` },
@@ -140,14 +151,30 @@ const sayKnee = (whose: string, value: string, raw: number, to: string): string 
   return `${whose} bent ${value}${to.endsWith('ankle') ? ', over its ankle' : ''}`;
 };
 
-/** Feet side by side, both straight ahead: neither is in front. null = told by another line. */
-const SIDE_BY_SIDE: Partial<Record<SettingId, Say | null>> = {
-  'front-heel-from-mat-edge': (value) => `both heels ${value} from the mat’s front edge`,
-  'stance-width': (value) => `heels ${value} apart`,
-  'front-foot-angle': () => 'all toes straight ahead',
-  'back-foot-angle': null,
-  'front-knee-bend': (value, raw, to) => sayKnee('both knees', value, raw, to),
-};
+/** Lines that are said in another way; null = told by the drawing or by another line. */
+type OtherLines = Partial<Record<SettingId, Say | null>>;
+
+const USUAL: OtherLines = { 'pelvis-level': null, 'back-knee-bend': null };
+
+/**
+ * Feet side by side, both straight ahead: neither is in front. Legs of different length bend their
+ * knees differently, and then each knee is told.
+ */
+function saySideBySide(side: Side, kneesAlike: boolean): OtherLines {
+  const knee =
+    (whose: string): Say =>
+    (value, raw, to) =>
+      sayKnee(whose, value, raw, to);
+  return {
+    ...USUAL,
+    'front-heel-from-mat-edge': (value) => `both heels ${value} from the mat’s front edge`,
+    'stance-width': (value) => `heels ${value} apart`,
+    'front-foot-angle': () => 'all toes straight ahead',
+    'back-foot-angle': null,
+    'front-knee-bend': knee(kneesAlike ? 'both knees' : `${side} knee`),
+    'back-knee-bend': kneesAlike ? null : knee(`${otherSide(side)} knee`),
+  };
+}
 
 const spoken = (id: string): string => id.replaceAll('-', ' ');
 
@@ -161,10 +188,9 @@ function writeSetting({ value, unit }: Said, lengthUnit: LengthUnit): string {
 }
 
 /** How a line says its number; null when the drawing or another line tells it. */
-function findSay(id: SettingId, areSideBySide: boolean): Say | null {
-  const alike = areSideBySide ? SIDE_BY_SIDE[id] : undefined;
-  if (alike !== undefined) return alike;
-  if (id === 'pelvis-level' || id === 'back-knee-bend') return null;
+function findSay(id: SettingId, others: OtherLines): Say | null {
+  const other = others[id];
+  if (other !== undefined) return other;
   const own = ORDER.find((each) => each.id === id);
   return own?.say ?? ((value, _raw, to, from) => `${spoken(id)} ${value}, ${from} to ${to}`);
 }
@@ -180,7 +206,7 @@ export interface RecipeLine<Each extends Said = Setting> {
 
 /** A set-up as a recipe: what to set, in the order in which it is set. */
 export function listRecipe<Each extends Said>(
-  { settings }: { readonly settings: readonly Each[] },
+  { settings, side }: { readonly settings: readonly Each[]; readonly side: Side },
   unit: LengthUnit,
 ): readonly RecipeLine<Each>[] {
   const find = (id: SettingId): Each | undefined => settings.find((each) => each.id === id);
@@ -190,10 +216,14 @@ export function listRecipe<Each extends Said>(
     find('stance-length') === undefined &&
     isAhead('front-foot-angle') &&
     isAhead('back-foot-angle');
+  const knee = (place: 'front' | 'back'): number | undefined => find(`${place}-knee-bend`)?.value;
+  const kneesAlike =
+    knee('back') === undefined || Math.round(knee('back')!) === Math.round(knee('front')!);
+  const otherLines = areSideBySide ? saySideBySide(side, kneesAlike) : USUAL;
   const ordered = ORDER.flatMap(({ id }) => settings.filter((each) => each.id === id));
   const others = settings.filter((each) => !ordered.includes(each));
   return [...ordered, ...others].flatMap((setting) => {
-    const say = findSay(setting.id, areSideBySide);
+    const say = findSay(setting.id, otherLines);
     if (say === null) return [];
     const value = writeSetting(setting, unit);
     const words = say(value, setting.value, spoken(setting.to), spoken(setting.from));

@@ -1,5 +1,6 @@
 import type { Body } from '../body/body.ts';
 import type { Vec3 } from '../geometry/vector.ts';
+import { standsOnBentBackKnee } from '../poses/backKnee.ts';
 import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
@@ -328,11 +329,10 @@ function calcMatMarks(solved: Solved): Setting[] {
 /** Every number to set, each with the sum that a pencil can follow. */
 export function calcSettings(solved: Solved): Setting[] {
   const { pose } = solved;
-  const backKneeBends = !pose.straightLegs.includes('back') && pose.backContact === 'flat';
   return [
     ...calcFeetSettings(solved),
     calcKneeSetting(solved, 'front'),
-    ...(backKneeBends ? [calcKneeSetting(solved, 'back')] : []),
+    ...(standsOnBentBackKnee(pose) ? [calcKneeSetting(solved, 'back')] : []),
     ...calcAngleSettings(solved),
     ...calcShapeSettings(solved),
     ...calcHandSettings(solved),

@@ -198,7 +198,11 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     'the hip’s lever against twice the knee’s',
     (s) => calcHipArm(s) - 2 * calcKneeArm(s),
   ),
-  'front-ankle-bend': angle('the ankle’s bend', (s) => s.legs.front.ankleAngles.dorsiflexion),
+  'ankles-bend': angle(
+    'both ankles’ bend, on average',
+    ({ legs: { front, back } }) =>
+      (front.ankleAngles.dorsiflexion + back.ankleAngles.dorsiflexion) / 2,
+  ),
   'front-arm-miss': lengthOf('the arm’s way to the front leg', (s) => s.arms.front.miss),
   'weight-ahead-of-mid-foot': lengthOf(
     'the weight point over the middle of the feet',

@@ -3,6 +3,7 @@ import { ADAPTATIONS } from '../../../src/core/cautions/adaptations.ts';
 import { findCautionKind } from '../../../src/core/cautions/catalogue.ts';
 import type { CautionEntry } from '../../../src/core/person/person.ts';
 import { findPose } from '../../../src/core/poses/catalogue/index.ts';
+import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { recordOf, REFERENCE, SUPPLE, type Measures } from '../../support/people.ts';
@@ -13,6 +14,7 @@ function planWith(
   pose: string,
   measures: Measures = REFERENCE,
   side: CautionEntry['side'] = null,
+  rules: Partial<HouseRules> = {},
 ): SetUp {
   const entry: CautionEntry = {
     id: caution ?? '',
@@ -24,7 +26,7 @@ function planWith(
     note: '',
   };
   const record = recordOf(measures, { cautions: caution === null ? [] : [entry] });
-  const planned = planSetUp(record, pose, 'right');
+  const planned = planSetUp(record, pose, 'right', rules);
   if (!planned.ok) throw new Error(planned.problems[0]?.message);
   return planned.value;
 }
@@ -61,6 +63,19 @@ describe('cautions applied', () => {
     expect(
       settingOf(planWith('knee-pain', 'warrior-two', SUPPLE), 'front-knee-bend'),
     ).toBeLessThanOrEqual(60);
+  });
+
+  it('a sore knee bends no deeper than 60° on the longer leg of a chair either', () => {
+    const unequal = { ...REFERENCE, 'trochanter-height': { left: 90, right: 88 } };
+    const kneesOf = (caution: string | null): number[] => {
+      const setUp = planWith(caution, 'chair', unequal, null, { depth: 'deepest' });
+      return (['front', 'back'] as const).map((place) => settingOf(setUp, `${place}-knee-bend`));
+    };
+    const [front, back] = kneesOf('knee-pain');
+    expect(back).toBeLessThanOrEqual(60);
+    expect(front).toBeGreaterThan(55);
+    expect(front).toBeLessThan(back! - 1);
+    expect(Math.min(...kneesOf(null))).toBeGreaterThan(60);
   });
 
   it('over-mobile joints stop 15 % short, knees soft', () => {

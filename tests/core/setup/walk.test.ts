@@ -4,7 +4,7 @@ import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { listRecipe } from '../../../src/core/setup/recipe.ts';
 import { listWalk } from '../../../src/core/setup/walk.ts';
 import { SUPPLE } from '../../support/people.ts';
-import { planPlain } from '../../support/plan.ts';
+import { planPlain, settingOf } from '../../support/plan.ts';
 
 const MEASURES = { ...SUPPLE, 'knee-flexion': 165 };
 const EVERY = [...POSES, ...LYING_POSES];
@@ -69,6 +69,25 @@ describe('what a recipe says of feet and knees', () => {
       expect(words).toMatch(/^both heels .* heels \d+(\.5)? cm apart; .* both knees/);
       expect(words).not.toMatch(/front heel|back toes|front knee/);
     }
+  });
+
+  it('knees of unequal legs are told one by one', () => {
+    const measures = { ...MEASURES, 'trochanter-height': { left: 90, right: 88 } };
+    const words = listRecipe(planPlain(measures, 'chair', 'left'), 'cm').map((each) => each.words);
+    const degreesOf = (whose: string): number =>
+      Number(words.find((each) => each.startsWith(`${whose} knee bent`))?.match(/\d+/)?.[0]);
+    expect(degreesOf('left')).toBeGreaterThan(degreesOf('right'));
+    expect(words.join('; ')).not.toMatch(/both knees/);
+  });
+
+  it('a pelvis is short of square, square, or past it', () => {
+    const pelvisOf = (id: string): string =>
+      wordsOf(id).find((words) => words.includes('square')) ?? '';
+    expect(pelvisOf('warrior-two')).toMatch(/^let the pelvis rest \d+° short of square$/);
+    expect(pelvisOf('chair')).toBe('pelvis square');
+    const twist = planPlain(MEASURES, 'revolved-side-angle');
+    expect(settingOf(twist, 'pelvis-short-of-square')).toBeLessThan(-1);
+    expect(pelvisOf('revolved-side-angle')).toMatch(/^pelvis turned \d+° past square$/);
   });
 
   it('a knee is over its ankle only where it stands there', () => {

@@ -18,7 +18,6 @@ export const chair: PoseDefinition = {
   arms: { front: { reach: 'up' }, back: { reach: 'up' } },
   musts: [
     { quantity: 'weight-ahead-of-mid-foot', atLeast: -2, atMost: 2 },
-    { quantity: 'knees-differ', atLeast: 0, atMost: 0 },
     { quantity: 'pelvis-level', atLeast: -2, atMost: 2 },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
@@ -39,13 +38,14 @@ export const chair: PoseDefinition = {
         options: { 'equal-arms': 10000, 'knees-forward': 10000, 'hips-back': 1 },
       },
     },
+    { quantity: 'knees-differ', goal: 0, sigma: 3 },
     { quantity: 'pelvis-turn', goal: 0, sigma: 2 },
     { quantity: 'spine-rotation', goal: 0, sigma: 2 },
     { quantity: 'spine-side-bend', goal: 0, sigma: 2 },
   ],
   eases: [
     {
-      quantity: 'front-ankle-bend',
+      quantity: 'ankles-bend',
       goal: 60,
       sigma: {
         rule: 'chairStyle',

@@ -16,10 +16,7 @@ export const mountain: PoseDefinition = {
   heelLine: 'two-fist-rails',
   stance: { kind: 'none' },
   arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
-  musts: [
-    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
+  musts: [{ quantity: 'weight-inside-base', atLeast: 2 }],
   wishes: [
     { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
     { quantity: 'pelvis-tilt', goal: 0, sigma: 5 },
@@ -29,7 +26,7 @@ export const mountain: PoseDefinition = {
     { quantity: 'weight-ahead-of-mid-foot', goal: 0, sigma: 2 },
   ],
   eases: [
-    { quantity: 'pelvis-level', goal: 0, sigma: 2 },
+    { quantity: 'pelvis-level', goal: 0, sigma: 5 },
     // Both feet equally heavy, also on legs of different length.
     { quantity: 'weight-between-feet', goal: 0, sigma: 1 },
     { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
