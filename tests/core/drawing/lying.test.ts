@@ -117,6 +117,20 @@ describe('before a wall', () => {
     }
   });
 
+  it.each([70, 105])('a leg raised by %d° is measured from the leg on the floor', (raise) => {
+    for (const side of ['left', 'right'] as const) {
+      const measures = { ...REFERENCE, 'straight-leg-raise': raise };
+      const { drawing } = draw(measures, 'lying-hand-to-foot', side);
+      const [frontHip, backHip, , , frontAnkle, backAnkle] = jointsOf(drawing);
+      const [arc] = shapesOf(drawing, 'arc', 'dimension');
+      const toward = (from: Point, to: Point): number =>
+        (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
+      const apart = (a: number, b: number): number => Math.abs(((a - b + 540) % 360) - 180);
+      expect(apart(arc!.fromDeg, toward(backHip!, backAnkle!))).toBeLessThan(5);
+      expect(apart(arc!.toDeg, toward(frontHip!, frontAnkle!))).toBeLessThan(1);
+    }
+  });
+
   it('a stopped set-up has no drawing', () => {
     const record = recordOf(REFERENCE, {
       cautions: [

@@ -335,7 +335,8 @@ function drawFromSide(scene: Scene): void {
   const angle = scene.value('leg-angle');
   if (angle !== null) {
     const radius = 26;
-    const toward = Math.sign(scene.at('ankle', 'front')[0] - hips[0]) || 1;
+    // From the leg on the floor, whose foot stays on its side when the other one passes upright.
+    const toward = Math.sign(scene.at('ankle', 'back')[0] - hips[0]) || 1;
     scene.shapes.push({
       kind: 'arc',
       role: 'dimension',
