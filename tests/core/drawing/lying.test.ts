@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { findDrawnBody } from '../../../src/core/drawing/demonstration/drawnBody.ts';
+import { poseDemonstration } from '../../../src/core/drawing/demonstration/poseDemonstration.ts';
 import { drawLying } from '../../../src/core/drawing/lying/drawLying.ts';
+import { findLyingPosture } from '../../../src/core/drawing/lying/lyingPosture.ts';
 import { boxOfText, calcOverlap } from '../../../src/core/drawing/placement.ts';
 import type { Drawing, Shape } from '../../../src/core/drawing/shapes.ts';
 import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
@@ -63,6 +65,20 @@ describe.each(LYING_POSES.map((each) => each.id))('the sheet of %s', (poseId) =>
             });
           });
         }
+      }
+    }
+  });
+
+  it('has nothing under the floor or the seat', () => {
+    for (const measures of [REFERENCE, STIFF, { ...SUPPLE, 'arm-reach': 70 }]) {
+      const { setUp } = draw(measures, poseId, 'right');
+      const body = findDrawnBody(recordOf(measures).readings);
+      const form = LYING_POSES.find((each) => each.id === poseId)!;
+      const { demo, raisedCm } = findLyingPosture(form.id, setUp, body);
+      for (const [name, [, , z]] of Object.entries(poseDemonstration(body, demo).landmarks)) {
+        // The legs come down from a seat to the floor, all else stays above it.
+        const least = /knee|ankle|heel|ball|toe/.test(name) ? -raisedCm : 0;
+        expect(z, name).toBeGreaterThan(least - 0.1);
       }
     }
   });

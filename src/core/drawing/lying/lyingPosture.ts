@@ -116,7 +116,7 @@ export function findLyingPosture(form: LyingFormId, setUp: SetUp, body: Body): L
           reads: null,
           measured: leg,
           other: leg,
-          arms: 'beside',
+          arms: 'down',
         },
         n.seat,
       );
