@@ -3,6 +3,7 @@ import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
 import { line, type Point, type Shape } from './shapes.ts';
 import { getValue } from '../setup/getValue.ts';
+import { ON_THE_FLOOR_CM } from './prints.ts';
 import { labelled, mark, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { drawStrap, drawSupports, hasWallAcross } from './supports.ts';
 import { writeDegrees, writeSettable } from './units.ts';
@@ -13,7 +14,7 @@ export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const frontEdge = toElevation(view, [matFront, 0, 0])[0];
   const backEdge = toElevation(view, [matFront - mat.lengthCm, 0, 0])[0];
   const shapes: Shape[] = [line('floor', [frontEdge, 0], [backEdge, 0])];
-  shapes.push(...drawProp(sheet));
+  shapes.push(...drawHandProps(sheet, pose));
   shapes.push(...drawSupports(sheet));
   shapes.push(...drawFigure(view, setUp, facesLongEdge(pose)));
   shapes.push(...drawStrap(sheet));
@@ -33,8 +34,8 @@ const lowerHand = (setUp: SetUp): 'handLeft' | 'handRight' =>
 
 const HALF_HAND_PROP = 5.5;
 
-/** The prop under the hand, as tall as it has to be; its width is a block's. */
-function drawProp(sheet: Sheet): Shape[] {
+/** The props under the hands, as tall as they have to be; as wide as a block. One hides another close behind it. */
+function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const { setUp, view, options } = sheet;
   const height = getValue(setUp, 'hand-height');
   if (height === null) return [];
@@ -43,7 +44,13 @@ function drawProp(sheet: Sheet): Shape[] {
   const away = toElevation(view, [1, 0, 0])[0];
   const lineX = x + away * 13;
   const shapes: Shape[] = [];
-  if (height > 0.5) shapes.push(standing(x, HALF_HAND_PROP, height));
+  if (height > ON_THE_FLOOR_CM) {
+    const others = (['front', 'back'] as const)
+      .filter((place) => pose.arms[place].reach === 'down')
+      .map((place) => toElevation(view, mark(setUp, `hand${sideName(setUp, place)}`))[0])
+      .filter((other) => Math.abs(other - x) > HALF_HAND_PROP);
+    for (const at of [...others, x]) shapes.push(standing(at, HALF_HAND_PROP, height));
+  }
   const number = writeSettable(height, options.unit);
   shapes.push(
     line('dimension', [lineX, 0], [lineX, -height]),

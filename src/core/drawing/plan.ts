@@ -177,11 +177,11 @@ export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
     shapes.push({ kind: 'circle', role: 'footprint back', centre: knee, radius: 5 });
   }
   const hands = findHandPlaces(sheet, pose);
-  for (const points of hands) shapes.push({ kind: 'polygon', role: 'prop', points });
+  for (const hand of hands) shapes.push({ kind: 'polygon', ...hand });
   const weight = onPlan(sheet, ...planPoint(setUp, 'centreOfMass'));
   const prints = [
     ...standing.map((place) => boxOfPoints(footprint(sheet, place))),
-    ...hands.map(boxOfPoints),
+    ...hands.map(({ points }) => boxOfPoints(points)),
     ...supports.flatMap((each) => (each.kind === 'polygon' ? [boxOfPoints(each.points)] : [])),
     boxOfPoints([
       [weight[0] - 4, weight[1] - 4],

@@ -57,22 +57,44 @@ function widthOfPrint(setUp: SetUp, place: 'front' | 'back'): number {
   return widest;
 }
 
+/** A hand this high or lower rests on the floor itself, cm. */
+export const ON_THE_FLOOR_CM = 0.5;
+
 const BLOCK_ON_PLAN = { along: 15, across: 7.5 } as const;
 
-/** Where props stand under the hands, seen from above. */
-export function findHandPlaces(sheet: Sheet, pose: PoseDefinition): Point[][] {
+/** A usual hand, laid flat along the mat, cm. Our drawing choice. */
+const HAND_ON_PLAN = { along: 18, across: 8, corners: 24 } as const;
+
+/** A hand on the floor seen from above, or the prop that stands under it. */
+interface HandPlace {
+  readonly role: 'footprint hand' | 'prop';
+  readonly points: Point[];
+}
+
+/** Where the hands come down, seen from above. */
+export function findHandPlaces(sheet: Sheet, pose: PoseDefinition): HandPlace[] {
   const { setUp } = sheet;
-  if (getValue(setUp, 'hand-height') === null) return [];
+  const height = getValue(setUp, 'hand-height');
+  if (height === null) return [];
   const places = (['front', 'back'] as const).filter((place) => pose.arms[place].reach === 'down');
-  return places.map((place) => {
+  return places.map((place): HandPlace => {
     const [x, y] = mark(setUp, `hand${sideName(setUp, place)}`);
-    const { along, across } = BLOCK_ON_PLAN;
-    const corners = [
-      [-1, -1],
-      [1, -1],
-      [1, 1],
-      [-1, 1],
-    ] as const;
-    return corners.map(([sx, sy]) => onPlan(sheet, x + (sx * along) / 2, y + (sy * across) / 2));
+    const corner = (dx: number, dy: number): Point => onPlan(sheet, x + dx / 2, y + dy / 2);
+    if (height > ON_THE_FLOOR_CM) {
+      const { along, across } = BLOCK_ON_PLAN;
+      const signs = [
+        [-1, -1],
+        [1, -1],
+        [1, 1],
+        [-1, 1],
+      ] as const;
+      return { role: 'prop', points: signs.map(([sx, sy]) => corner(sx * along, sy * across)) };
+    }
+    const { along, across, corners } = HAND_ON_PLAN;
+    const points = Array.from({ length: corners }, (_, i) => {
+      const turn = (2 * Math.PI * i) / corners;
+      return corner(along * Math.cos(turn), across * Math.sin(turn));
+    });
+    return { role: 'footprint hand', points };
   });
 }

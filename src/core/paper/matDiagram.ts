@@ -35,8 +35,8 @@ function drawSide(pose: PoseDefinition, sheet: Sheet, isFirst: boolean): Shape[]
     if ((setUp.footprints?.[place] ?? []).length === 0) continue;
     shapes.push({ kind: 'polygon', role: print, points: footprint(sheet, place) });
   }
-  for (const points of findHandPlaces(sheet, withLevel(pose, setUp.level))) {
-    shapes.push({ kind: 'polygon', role: isFirst ? 'prop' : 'ghost', points });
+  for (const { role, points } of findHandPlaces(sheet, withLevel(pose, setUp.level))) {
+    shapes.push({ kind: 'polygon', role: isFirst ? role : 'ghost', points });
   }
   const hips = ['hipLeft', 'hipRight'].map((name) => onPlan(sheet, ...planPoint(setUp, name)));
   shapes.push({ kind: 'line', role: isFirst ? 'pelvis-pointer' : 'ghost', points: hips });

@@ -215,3 +215,22 @@ describe('a drawing as SVG text', () => {
     }
   });
 });
+
+describe('where a hand comes down', () => {
+  it('stands a block only where the hand does not reach the floor', () => {
+    const floorAndBlock = [SUPPLE, REFERENCE].map((measures) => {
+      const setUp = planPlain(measures, 'wide-fold', 'right', { depth: 'deepest' });
+      const { shapes } = drawSheet(findPose('wide-fold')!, setUp, { unit: 'cm', labelMm: 5 })!;
+      const countOf = (role: string): number => shapes.filter((each) => each.role === role).length;
+      return {
+        high: settingOf(setUp, 'hand-height'),
+        hands: countOf('footprint hand'),
+        blocks: countOf('prop'),
+      };
+    });
+    expect(floorAndBlock[0]).toEqual({ high: 0, hands: 2, blocks: 0 });
+    expect(floorAndBlock[1]!.high).toBeGreaterThan(1);
+    // Two in the elevation, two on the mat from above.
+    expect(floorAndBlock[1]).toMatchObject({ hands: 0, blocks: 4 });
+  });
+});
