@@ -197,7 +197,11 @@ const stretch = (shoulder: Vec3, toward: Vec3, reach: number): ArmPose => ({
   miss: 0,
 });
 
-/** Poses an arm from its shoulder. The straight reach is never exceeded; a low shoulder bends the elbow. */
+/**
+ * Poses an arm from its shoulder. The straight reach is never exceeded; a low shoulder bends the elbow.
+ *
+ * @param least height of what stands under a hand that hangs down, metres
+ */
 export function poseArm(
   figure: Figure,
   place: Place,
@@ -205,6 +209,7 @@ export function poseArm(
   chest: Rotation,
   shoulder: Vec3,
   legs: Readonly<Record<Place, LegPose>>,
+  least = 0,
 ): ArmPose {
   const reach = limbOf(figure, place).armReach;
   switch (plan.reach) {
@@ -216,7 +221,7 @@ export function poseArm(
     case 'elbow-on-front-thigh':
       return restOnThigh(reach, chest, shoulder, legs.front);
     case 'down':
-      return hangDown(figure, plan, reach, chest, shoulder, legs.front.foot);
+      return hangDown(figure, plan, reach, chest, shoulder, legs.front.foot, least);
     default: {
       const toward = findDirection(place, plan.reach, chest, shoulder, legs.back.knee);
       return stretch(shoulder, toward, reach);
@@ -232,10 +237,11 @@ function hangDown(
   chest: Rotation,
   shoulder: Vec3,
   frontFoot: FootPose,
+  least: number,
 ): ArmPose {
   const [x, y] = findHandPlace(figure, plan, shoulder, frontFoot);
   const sidewaysSquared = (x - shoulder[0]) ** 2 + (y - shoulder[1]) ** 2;
   const drop = Math.sqrt(Math.max(0, reach * reach - sidewaysSquared));
-  const palm: Vec3 = [x, y, Math.max(0, shoulder[2] - drop)];
+  const palm: Vec3 = [x, y, Math.max(least, shoulder[2] - drop)];
   return bendTo(shoulder, palm, reach, scale(chest.forward, -1));
 }

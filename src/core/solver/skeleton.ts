@@ -257,10 +257,16 @@ export function buildSkeleton(
   const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
   const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
-  const arms = {
-    front: poseArm(figure, 'front', plans.front, chest, frontShoulder, legs),
-    back: poseArm(figure, 'back', plans.back, chest, backShoulder, legs),
-  };
+  const shoulders = { front: frontShoulder, back: backShoulder };
+  const armOf = (place: Place, least?: number): ArmPose =>
+    poseArm(figure, place, plans[place], chest, shoulders[place], legs, least);
+  const arms = { front: armOf('front'), back: armOf('back') };
+  if (plans.front.reach === 'down' && plans.back.reach === 'down') {
+    // One prop height serves both hands: the elbow of the lower shoulder bends.
+    const [front, back] = [arms.front.palm[2], arms.back.palm[2]];
+    if (front < back) arms.front = armOf('front', back);
+    if (back < front) arms.back = armOf('back', front);
+  }
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
   const outline = addHands(feet.outline, plans, arms);

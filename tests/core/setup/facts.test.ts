@@ -113,6 +113,20 @@ describe('what practice says, on the reference body', () => {
     },
   );
 
+  it.each(['pyramid', 'wide-fold', 'lizard'])(
+    '%s: both hands stand on props of one height, whichever shoulder is lower',
+    (pose) => {
+      for (const side of ['left', 'right'] as const) {
+        const setUp = planPlain({ ...REFERENCE, 'knee-flexion': 150 }, pose, side);
+        const height = settingOf(setUp, 'hand-height');
+        expect(height).toBeGreaterThan(1);
+        for (const hand of ['handLeft', 'handRight']) {
+          expect(Math.abs(markOf(setUp, hand)[2] - height), hand).toBeLessThan(0.06);
+        }
+      }
+    },
+  );
+
   it('warrior III’s hands want two tall blocks at about 27 cm with the trunk level', () => {
     const setUp = planPlain(REFERENCE, 'warrior-three', 'right', {}, 'hands-on-blocks');
     expect(Math.abs(settingOf(setUp, 'hand-height') - 27)).toBeLessThan(1.5);
