@@ -51,13 +51,24 @@ function findHandPlace(
 ): readonly [number, number] {
   const [x, y] = shoulder;
   if (plan.clearFrontFoot === null) return [x, y];
-  const clear = figure.footWidth / 2 + plan.clearFrontFoot;
-  const behindHeel = frontFoot.heel[0] - 0.1 * figure.footLength - plan.clearFrontFoot;
-  const beforeToe = frontFoot.toe[0] + plan.clearFrontFoot;
-  const across = y - frontFoot.heel[1];
-  if (x < behindHeel || x > beforeToe || Math.abs(across) >= clear) return [x, y];
-  const target = frontFoot.heel[1] + (across >= 0 ? clear : -clear);
-  const moved = Math.max(-FARTHEST_SIDEWAYS, Math.min(FARTHEST_SIDEWAYS, target - y));
+  const { heel, toe } = frontFoot;
+  const [footX, footY] = [toe[0] - heel[0], toe[1] - heel[1]];
+  const length = Math.hypot(footX, footY);
+  const [ahead, aside] = [footX / length, footY / length];
+  // Along the foot and across it, however it is turned.
+  const along = (x - heel[0]) * ahead + (y - heel[1]) * aside;
+  const across = (y - heel[1]) * ahead - (x - heel[0]) * aside;
+  // A block lies along the mat, twice as long as wide, so a turned foot meets its corner.
+  const block = plan.clearFrontFoot * (ahead + 2 * Math.abs(aside));
+  const clear = figure.footWidth / 2 + block;
+  const behindHeel = -0.1 * figure.footLength - plan.clearFrontFoot;
+  const beforeToe = length + plan.clearFrontFoot;
+  // A foot that points across the mat is not cleared by a hand moved across the mat.
+  if (along < behindHeel || along > beforeToe || Math.abs(across) >= clear || ahead < 0.5) {
+    return [x, y];
+  }
+  const wanted = ((across >= 0 ? clear : -clear) - across) / ahead;
+  const moved = Math.max(-FARTHEST_SIDEWAYS, Math.min(FARTHEST_SIDEWAYS, wanted));
   return [x, y + moved];
 }
 

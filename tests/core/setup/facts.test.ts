@@ -127,6 +127,23 @@ describe('what practice says, on the reference body', () => {
     },
   );
 
+  it('lizard: the block under the hand beside the turned foot is clear of it', () => {
+    for (const side of ['left', 'right'] as const) {
+      for (const depth of ['recommended', 'deepest'] as const) {
+        const measures = { ...REFERENCE, 'knee-flexion': 150 };
+        const setUp = planPlain(measures, 'lizard', side, { depth });
+        expect(settingOf(setUp, 'hand-height')).toBeGreaterThan(1);
+        const name = side === 'left' ? 'Left' : 'Right';
+        const [x, y] = markOf(setUp, `hand${name}`);
+        // A block of 15 by 7.5 cm lies along the mat; 1 mm is the outline's own rounding.
+        const inBlock = setUp.footprints!.front.filter(
+          ([px, py]) => Math.abs(px - x) < 7.4 && Math.abs(py - y) < 3.65,
+        );
+        expect(inBlock, `${side}, ${depth}`).toEqual([]);
+      }
+    }
+  });
+
   it('warrior III’s hands want two tall blocks at about 27 cm with the trunk level', () => {
     const setUp = planPlain(REFERENCE, 'warrior-three', 'right', {}, 'hands-on-blocks');
     expect(Math.abs(settingOf(setUp, 'hand-height') - 27)).toBeLessThan(1.5);

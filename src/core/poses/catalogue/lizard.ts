@@ -15,7 +15,10 @@ export const lizard: PoseDefinition = {
   heelLine: 'hip-rails',
   mostWidening: 16,
   stance: { kind: 'free' },
-  arms: { front: { reach: 'down', bears: true }, back: { reach: 'down', bears: true } },
+  arms: {
+    front: { reach: 'down', bears: true, clearOfFrontFoot: true },
+    back: { reach: 'down', bears: true },
+  },
   spineFlexionDeg: 20,
   supports: ['knee-pad'],
   musts: [
