@@ -52,7 +52,8 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     excludes: ['wall-kneel'],
     rules: { frontKnee: 'stacked', chairStyle: 'hips-back' },
     kneesAtMost: SORE_KNEE_BEND,
-    change: 'Front knee no deeper than 60° and stacked; hips back in chair; no wall kneel.',
+    change:
+      'Front knee no deeper than 60° and stacked; in chair both knees, hips back; no wall kneel.',
     reason: 'A sore knee is spared depth and drift.',
   },
   {
