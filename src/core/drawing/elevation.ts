@@ -24,7 +24,7 @@ export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
       shapes.push({ kind: 'circle', role: 'joint', centre, radius: 1.1 });
     }
   }
-  shapes.push(...drawKnee(sheet), ...drawHeelLift(sheet));
+  shapes.push(...drawHandHeight(sheet), ...drawKnee(sheet), ...drawHeelLift(sheet));
   return shapes;
 }
 
@@ -36,6 +36,19 @@ const HALF_HAND_PROP = 5.5;
 
 /** The props under the hands, as tall as they have to be; as wide as a block. One hides another close behind it. */
 function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
+  const { setUp, view } = sheet;
+  const height = getValue(setUp, 'hand-height');
+  if (height === null || height <= ON_THE_FLOOR_CM) return [];
+  const [x] = toElevation(view, mark(setUp, lowerHand(setUp)));
+  const others = (['front', 'back'] as const)
+    .filter((place) => pose.arms[place].reach === 'down')
+    .map((place) => toElevation(view, mark(setUp, `hand${sideName(setUp, place)}`))[0])
+    .filter((other) => Math.abs(other - x) > HALF_HAND_PROP);
+  return [...others, x].map((at) => standing(at, HALF_HAND_PROP, height));
+}
+
+/** How high the hand rests, told beside it: in front of the body, so that no leg hides the number. */
+function drawHandHeight(sheet: Sheet): Shape[] {
   const { setUp, view, options } = sheet;
   const height = getValue(setUp, 'hand-height');
   if (height === null) return [];
@@ -43,28 +56,18 @@ function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const [x] = toElevation(view, mark(setUp, lowerHand(setUp)));
   const away = toElevation(view, [1, 0, 0])[0];
   const lineX = x + away * 13;
-  const shapes: Shape[] = [];
-  if (height > ON_THE_FLOOR_CM) {
-    const others = (['front', 'back'] as const)
-      .filter((place) => pose.arms[place].reach === 'down')
-      .map((place) => toElevation(view, mark(setUp, `hand${sideName(setUp, place)}`))[0])
-      .filter((other) => Math.abs(other - x) > HALF_HAND_PROP);
-    for (const at of [...others, x]) shapes.push(standing(at, HALF_HAND_PROP, height));
-  }
-  const number = writeSettable(height, options.unit);
-  shapes.push(
+  return [
     line('dimension', [lineX, 0], [lineX, -height]),
     line('dimension', [lineX - 2, -height], [lineX + 2, -height]),
     ...labelled(
       sheet,
       [lineX + away * 3, -Math.max(height / 2, label * 2)],
-      number,
+      writeSettable(height, options.unit),
       'hand up',
       away > 0 ? 'start' : 'end',
       'hand-height',
     ),
-  );
-  return shapes;
+  ];
 }
 
 /** A knee bent by less is straight or soft, which the list of settings says. */

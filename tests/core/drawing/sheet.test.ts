@@ -217,6 +217,13 @@ describe('a drawing as SVG text', () => {
 });
 
 describe('where a hand comes down', () => {
+  it('is told in front of the body, so that no leg hides the number on a small screen', () => {
+    const setUp = planPlain(SUPPLE, 'wide-fold');
+    const { shapes } = drawSheet(findPose('wide-fold')!, setUp, { unit: 'cm', labelMm: 9 })!;
+    const told = shapes.findIndex((each) => each.kind === 'text' && each.setting === 'hand-height');
+    expect(told).toBeGreaterThan(shapes.findLastIndex((each) => /^body/.test(each.role)));
+  });
+
   it('stands a block only where the hand does not reach the floor', () => {
     const floorAndBlock = [SUPPLE, REFERENCE].map((measures) => {
       const setUp = planPlain(measures, 'wide-fold', 'right', { depth: 'deepest' });
