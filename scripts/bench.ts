@@ -147,7 +147,7 @@ function measureDeepest(id: string): Timed {
   const { poseRequest, answer } = planPlainly(id);
   const search = new DepthSearch(answer.built.task, poseRequest.pose.depth!, null);
   return measure(() => {
-    search.reach(0, false, 0, null);
+    search.reach();
   });
 }
 

@@ -17,7 +17,7 @@ const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
 };
 
 const USAGE =
-  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID] [--rules FILE.json] [--svg above|side|front | --bands]';
+  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID|auto] [--rules FILE.json] [--svg above|side|front | --bands]';
 
 function stopWithUsage(reason: string): never {
   process.stderr.write(`${reason}\n${USAGE}\n`);
@@ -69,7 +69,7 @@ const request = checkSetUpRequest(
     person: readFile(person),
     pose,
     side,
-    level: level ?? null,
+    level: level ?? 'auto',
     rules: rules === undefined ? {} : readFile(rules),
   },
   new Date().toISOString(),

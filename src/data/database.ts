@@ -1,4 +1,9 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import {
+  upgradeMade,
+  upgradePersonSchools,
+  upgradeSession,
+} from '../core/formats/upgradePerson.ts';
 import type { Reading } from '../core/measures/reading.ts';
 import type { KeptSetUp } from '../core/setup/keptSetUp.ts';
 import type { Appointment } from '../core/sessions/appointment.ts';
@@ -96,6 +101,23 @@ function open(): StillwaterDatabase {
     sessions: '[personId+id], personId',
     frozenSetUps: '[personId+sessionId+hold], [personId+sessionId]',
     appointments: '[personId+id], personId',
+  });
+  // Rules, options and error signs got plain names, and numbers the version of their rules,
+  // with version 6. Postures are solved again.
+  database.version(6).upgrade(async (transaction) => {
+    const upgradeAll = (table: string, upgrade: (row: unknown) => unknown): PromiseLike<unknown> =>
+      transaction
+        .table(table)
+        .toCollection()
+        .modify((row: object) => {
+          Object.assign(row, upgrade(row));
+        });
+    await upgradeAll('people', (row) => ({
+      person: upgradePersonSchools((row as PersonRow).person),
+    }));
+    await upgradeAll('setUps', upgradeMade);
+    await upgradeAll('sessions', upgradeSession);
+    await transaction.table('frozenSetUps').clear();
   });
   return database;
 }

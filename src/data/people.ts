@@ -2,7 +2,8 @@ import type { PersonFile } from '../core/formats/personFile.ts';
 import type { Reading } from '../core/measures/reading.ts';
 import { findChanges } from '../core/person/history.ts';
 import { completePerson, type Person, type PersonRecord } from '../core/person/person.ts';
-import { mergeIn } from './sessions.ts';
+import { findHeldPoses } from '../core/sessions/heldPoses.ts';
+import { listSessions, mergeIn } from './sessions.ts';
 import {
   db,
   type AppointmentRow,
@@ -30,7 +31,8 @@ export async function loadRecord(id: string): Promise<PersonRecord | null> {
   if (row === undefined) return null;
   const readings = await db.readings.where('personId').equals(id).toArray();
   readings.sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.id.localeCompare(b.id));
-  return { ...row.extra, person: row.person, readings: readings.map(toReading) };
+  const held = findHeldPoses(await listSessions(id));
+  return { ...row.extra, person: row.person, readings: readings.map(toReading), held };
 }
 
 export async function addPerson(name: string): Promise<string> {

@@ -106,7 +106,9 @@ export function planInWorker(
   const ownKey = `${detail} ${key}`;
   const known = kept.get(ownKey);
   if (known !== undefined) return known;
-  const answer = planning.ask((remote) =>
+  // What takes long waits in the worker that is patient, and keeps nothing else waiting.
+  const lane = detail === 'full' ? drawing : planning;
+  const answer = lane.ask((remote) =>
     detail === 'full'
       ? remote.planInFull(record, poseId, side, rules, level)
       : remote.planSetUp(record, poseId, side, rules, level),

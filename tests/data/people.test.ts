@@ -60,6 +60,7 @@ describe('people in the browser', () => {
       moved: null,
       reason: 'steadier',
       settings: [],
+      rulesVersion: 2,
     } as const;
     await importFile(fileOf({ setUps: [kept] }));
     expect(await listSetUps('test')).toEqual([kept]);

@@ -18,7 +18,7 @@ test('a vessel tells where its brim comes from, by pointer and by key', async ({
   const told = page.locator('.vessel-told');
   await expect(told).toContainText(/runs out first: asked \d+°/);
   await page.locator('.vessel button').first().hover();
-  await expect(told).toContainText(/asked \d+°, has \d+° to plan with, from .* ± \d/);
+  await expect(told).toContainText(/asked \d+°, \d+° usable .*, from .* ± \d/);
   await page.mouse.move(5, 5);
   await page.locator('.vessel button').nth(1).focus();
   await expect(told).toContainText(/asked \d+°/);

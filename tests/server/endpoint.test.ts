@@ -202,7 +202,7 @@ describe('GET /api/poses', () => {
     };
     expect(poses).toHaveLength(POSES.length);
     const twist = poses.find((each) => each.id === 'revolved-side-angle');
-    expect(twist?.levels.map((each) => each.id)).toEqual(['heel-up', 'hook', 'bind']);
+    expect(twist?.levels.map((each) => each.id)).toEqual(['usual', 'heel-up', 'hook', 'bind']);
     expect(twist?.needs).toContain('trunk-rotation');
   });
 });

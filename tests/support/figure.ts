@@ -36,20 +36,27 @@ export const STANDING: Posture = {
     backHipAbduction: 0,
     backHipRotation: 0,
     backKneeOut: 0,
+    backSoleHeight: 0.3,
+    backShinLean: 0,
     frontKneeDrift: 0,
   },
 };
 
-export const ARM_OUT: ArmPlan = { reach: 'out', bears: false, clearFrontFoot: null };
+export const ARM_OUT: ArmPlan = {
+  reach: 'out',
+  bears: false,
+  clearFrontFoot: null,
+  mostAside: 0.15,
+};
 
-/** Both feet flat on rails this wide, arms as given. */
+/** Both feet flat, their heels this far apart, arms as given. */
 export const standOn = (
   width: number,
   arm: ArmPlan = ARM_OUT,
   straightKnee: number | null = 0,
 ): ContactPlan => ({
   feet: planFeet(FIGURE, 'flat', () => width),
-  soleAt: 'calf',
+  soleAt: 'shin',
   arms: { front: arm, back: arm },
   straightKnee: { front: straightKnee, back: straightKnee },
 });

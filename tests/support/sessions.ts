@@ -1,3 +1,4 @@
+import { RULES_VERSION } from '../../src/core/rules/houseRules.ts';
 import type { PlannedHold, Session, SessionEntry } from '../../src/core/sessions/session.ts';
 
 /** A planned hold with what a test does not care about filled in. */
@@ -10,6 +11,7 @@ export const plannedHold = (id: string, changes: Partial<PlannedHold> = {}): Pla
   rounds: 1,
   madeAt: '2026-10-01T10:00:00.000Z',
   rules: {},
+  rulesVersion: RULES_VERSION,
   moved: null,
   settings: [
     { id: 'stance-length', value: 82, unit: 'cm', from: 'front-heel', to: 'back-heel' },

@@ -8,26 +8,34 @@
  * stance, or with both legs straight the height of the hips.
  */
 import type { Body } from '../../src/core/body/body.ts';
-import type { ByRule, PoseDefinition } from '../../src/core/poses/poseDefinition.ts';
+import type {
+  AngleDefinition,
+  ByRule,
+  PoseDefinition,
+} from '../../src/core/poses/poseDefinition.ts';
 import type { Measures } from './people.ts';
 
-type V = readonly [number, number, number];
-const DEG = Math.PI / 180;
-const add = (a: V, b: V, by = 1): V => [a[0] + by * b[0], a[1] + by * b[1], a[2] + by * b[2]];
-const dot = (a: V, b: V): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export type V = readonly [number, number, number];
+export const DEG = Math.PI / 180;
+export const add = (a: V, b: V, by = 1): V => [
+  a[0] + by * b[0],
+  a[1] + by * b[1],
+  a[2] + by * b[2],
+];
+export const dot = (a: V, b: V): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 const cross = (a: V, b: V): V => [
   a[1] * b[2] - a[2] * b[1],
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-const unit = (a: V): V => {
+export const unit = (a: V): V => {
   const size = Math.sqrt(dot(a, a)) || 1;
   return [a[0] / size, a[1] / size, a[2] / size];
 };
-const asin = (x: number): number => Math.asin(Math.max(-1, Math.min(1, x))) / DEG;
+export const asin = (x: number): number => Math.asin(Math.max(-1, Math.min(1, x))) / DEG;
 
 /** Forward, left and up of a frame turned by yaw, then tilt, then list, degrees. */
-function frame(yaw: number, tilt: number, list: number): readonly [V, V, V] {
+export function frame(yaw: number, tilt: number, list: number): readonly [V, V, V] {
   const [cy, sy] = [Math.cos(yaw * DEG), Math.sin(yaw * DEG)];
   const [ct, st] = [Math.cos(tilt * DEG), Math.sin(tilt * DEG)];
   const [cl, sl] = [Math.cos(list * DEG), Math.sin(list * DEG)];
@@ -42,7 +50,7 @@ function frame(yaw: number, tilt: number, list: number): readonly [V, V, V] {
 }
 
 /** Chest in the pelvis: flexion, then side bend to the left, then rotation to the left. */
-function turnChest(
+export function turnChest(
   [f, l, u]: readonly [V, V, V],
   flexion: number,
   bend: number,
@@ -78,7 +86,7 @@ interface Leg {
 }
 
 /** What one posture gives: the depth, and by how much it breaks its conditions in all. */
-interface Outcome {
+export interface Outcome {
   readonly depth: number;
   readonly broken: number;
 }
@@ -93,11 +101,20 @@ const CHOSEN: Readonly<Record<string, string>> = {
   pelvisWarriorOne: 'open',
   frontKnee: 'stacked',
   triangleShape: 'long',
+  pyramidStance: 'leg-length',
+  twist: 'by-pose',
 };
-const own = (value: ByRule | undefined): number | undefined =>
+export const own = (value: ByRule | undefined): number | undefined =>
   rule(value, typeof value === 'object' ? (CHOSEN[value.rule] ?? '') : '');
 
-const MASSES = {
+/** A pose's back foot as it is by default. */
+const angleOf = (angle: PoseDefinition['backFootYaw']): AngleDefinition =>
+  'rule' in angle ? angle.options[CHOSEN[angle.rule] ?? '']! : angle;
+/** Where an angle is held, or stands while it is not searched. */
+const startOf = (angle: AngleDefinition): ByRule =>
+  angle.kind === 'held' ? angle.at : angle.start;
+
+export const MASSES = {
   foot: 0.0145,
   shank: 0.0465,
   thigh: 0.1,
@@ -107,7 +124,7 @@ const MASSES = {
   fore: 0.016,
   hand: 0.006,
 };
-const WHOLE =
+export const WHOLE =
   MASSES.trunk +
   MASSES.head +
   2 * (MASSES.foot + MASSES.shank + MASSES.thigh + MASSES.upper + MASSES.fore + MASSES.hand);
@@ -123,7 +140,7 @@ export interface SlowTask {
 }
 
 const KNEE = 1 * DEG;
-const SOLE: readonly (readonly [number, number])[] = [
+export const SOLE: readonly (readonly [number, number])[] = [
   [0, 0.3],
   [0.1, 0.36],
   [0.72, 0.5],
@@ -151,8 +168,10 @@ function weigh(task: SlowTask, x: readonly number[]): Outcome | null {
   const straight = Math.sqrt(thigh ** 2 + shank ** 2 + 2 * thigh * shank * Math.cos(KNEE));
   const frontBends = !pose.straightLegs.includes('front');
   const up = pose.backContact === 'ball';
-  const frontYaw = own(pose.frontFootYaw.kind === 'held' ? pose.frontFootYaw.at : 0) ?? 0;
-  const backYaw = pose.backFootYaw.kind === 'free' ? footOrLift : (own(pose.backFootYaw.at) ?? 0);
+  const frontYaw = own(startOf(pose.frontFootYaw)) ?? 0;
+  const back0 = angleOf(pose.backFootYaw);
+  const isSearched = back0.kind === 'free' && pose.origin !== 'mid-stance';
+  const backYaw = isSearched ? footOrLift : (own(startOf(back0)) ?? 0);
   const lift = up ? footOrLift : 0;
   const pelvis = frame(yaw, tilt, list);
   const half = body.hipCentreDistance / 2;
@@ -327,9 +346,9 @@ function weigh(task: SlowTask, x: readonly number[]): Outcome | null {
     if (low !== undefined) atMost(low, value);
     if (high !== undefined) atMost(value, high);
   }
-  if (pose.backFootYaw.kind === 'free') {
-    atMost(pose.backFootYaw.from, backYaw);
-    atMost(backYaw, pose.backFootYaw.to);
+  if (back0.kind === 'free') {
+    atMost(back0.from, backYaw);
+    atMost(backYaw, back0.to);
   }
   if (pose.backHeelLift !== null) {
     atMost(pose.backHeelLift.from, lift);
@@ -417,7 +436,7 @@ const side = (a: Flat, b: Flat, p: Flat): number =>
   (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
 
 /** Least distance of a point inside the hull of some corners: wrapped like a gift, from the rearmost on. */
-function insideHull(corners: readonly Flat[], point: Flat): number {
+export function insideHull(corners: readonly Flat[], point: Flat): number {
   const first = corners.reduce((a, b) => (b[0] < a[0] || (b[0] === a[0] && b[1] < a[1]) ? b : a));
   let least = Infinity;
   let at = first;
@@ -438,13 +457,14 @@ function insideHull(corners: readonly Flat[], point: Flat): number {
   return least;
 }
 
-/** Where random starts lie, degrees; the pelvis begins up to 60° short of what the pose wishes. */
+/** Where random starts lie, degrees; the pelvis begins up to 60° off what the pose wishes. */
 function findStarts({ pose }: SlowTask): readonly (readonly [number, number])[] {
   const wished = own(pose.wishes.find((wish) => wish.quantity === 'pelvis-turn')?.goal) ?? 0;
   return [
     [10, 80],
     [-25, 25],
-    [wished - 60, wished + 5],
+    // A pelvis that should face the long edge stays short of it, one that should face the front opens.
+    wished > 45 ? [wished - 60, wished + 5] : [wished - 10, wished + 55],
     [-10, pose.depth!.textbook === 110 ? 90 : 50],
     [-8, 30],
     [30, 90],
@@ -463,21 +483,25 @@ const PRICE = 25;
  *
  * @returns degrees; null when nothing it tried kept every condition
  */
-export function searchSlowly(task: SlowTask, random: () => number): number | null {
+export function climb(
+  weighAt: (x: readonly number[]) => Outcome | null,
+  starts: readonly (readonly [number, number])[],
+  random: () => number,
+  steps = STEPS,
+): number | null {
   const normal = (): number =>
     Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
   const price = (outcome: Outcome | null): number =>
     outcome === null ? -1e9 : outcome.depth - PRICE * outcome.broken;
   let best: number | null = null;
-  const starts = findStarts(task);
   for (let restart = 0; restart < RESTARTS; restart += 1) {
     let at = starts.map(([low, high]) => low + (high - low) * random());
-    let outcome = weigh(task, at);
+    let outcome = weighAt(at);
     let size = 6;
-    for (let step = 0; step < STEPS; step += 1) {
+    for (let step = 0; step < steps; step += 1) {
       const few = random() < 0.5;
       const next = at.map((value) => (few && random() < 0.6 ? value : value + size * normal()));
-      const tried = weigh(task, next);
+      const tried = weighAt(next);
       if (price(tried) > price(outcome)) {
         at = next;
         outcome = tried;
@@ -490,3 +514,7 @@ export function searchSlowly(task: SlowTask, random: () => number): number | nul
   }
   return best;
 }
+
+/** The deepest depth of a pose on two feet; see {@link climb}. */
+export const searchSlowly = (task: SlowTask, random: () => number): number | null =>
+  climb((x) => weigh(task, x), findStarts(task), random);

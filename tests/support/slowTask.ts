@@ -35,8 +35,8 @@ export function makeSlowTask(
       ({
         'heel-to-arch': -0.4 * footLength * Math.sin((yaw * Math.PI) / 180),
         'heel-to-heel': 0,
-        'hip-rails': hipCentreDistance,
-        'two-fist-rails': 2 * fistWidth,
+        'hip-width': hipCentreDistance,
+        'two-fists': 2 * fistWidth,
       })[pose.heelLine],
   };
 }

@@ -73,6 +73,16 @@ function drawHandHeight(sheet: Sheet): Shape[] {
 /** A knee bent by less is straight or soft, which the list of settings says. */
 const SOFT_KNEE = 12;
 
+/** A hand that rests nearer behind the knee than this has its number there, cm. */
+const NEAR_BEHIND_KNEE = 60;
+
+function hasHandBehindKnee(setUp: SetUp): boolean {
+  if (getValue(setUp, 'hand-height') === null) return false;
+  const knee = mark(setUp, `knee${sideName(setUp, 'front')}`)[0];
+  const behind = knee - mark(setUp, lowerHand(setUp))[0];
+  return behind > 0 && behind < NEAR_BEHIND_KNEE;
+}
+
 /** The front knee's bend: the angle between thigh and shank, told beside it. */
 function drawKnee(sheet: Sheet): Shape[] {
   const { setUp, view } = sheet;
@@ -82,8 +92,8 @@ function drawKnee(sheet: Sheet): Shape[] {
   const knee = toElevation(view, mark(setUp, `knee${side}`));
   const ankle = toElevation(view, mark(setUp, `ankle${side}`));
   const ahead = toElevation(view, [1, 0, 0])[0];
-  // Behind the knee there is room, unless a wall stands there.
-  const back = hasWallAcross(setUp) ? ahead : -ahead;
+  // Behind the knee there is room, unless a wall or a hand on its prop is there.
+  const back = hasWallAcross(setUp) || hasHandBehindKnee(setUp) ? ahead : -ahead;
   const at: Point = [knee[0] + back * 17, (knee[1] + ankle[1]) / 2 - 2];
   return [
     line('plumb', [knee[0], knee[1] - 14], [ankle[0], 0]),

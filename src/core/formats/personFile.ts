@@ -9,10 +9,11 @@ import type { Session } from '../sessions/session.ts';
 import { joiFromSchema } from './joiFromSchema.ts';
 import { checkRules } from './rulesFile.ts';
 import { checkSessions } from './sessionSection.ts';
+import { FIRST_RULES, upgradePersonFile } from './upgradePerson.ts';
 import { findShapeProblems } from './validate.ts';
 
 const PERSON_FORMAT = 'stillwater.person';
-const PERSON_VERSION = 1;
+const PERSON_VERSION = 2;
 
 /** A person file as it is written. Fields that we do not know are kept on every level. */
 export interface PersonFile extends PersonRecord {
@@ -31,14 +32,23 @@ const schema = joiFromSchema(personSchema);
 
 const READING_DEFAULTS = { raw: null, instrument: 'other', posture: null, state: null, note: '' };
 
+/** What does not say by which rules its numbers were made has them from the first ones. */
+const withRulesVersion = <Made extends { readonly rulesVersion: number }>(made: Made): Made => ({
+  ...{ rulesVersion: FIRST_RULES },
+  ...made,
+});
+
 /** Fills in what a file may leave out. The shape has been checked. */
 function complete(file: Partial<Sections> & Omit<PersonFile, keyof Sections>): PersonFile {
   return {
     ...file,
     person: completePerson(file.person),
     readings: file.readings.map((each): Reading => ({ ...READING_DEFAULTS, ...each })),
-    setUps: file.setUps ?? [],
-    sessions: file.sessions ?? [],
+    setUps: (file.setUps ?? []).map(withRulesVersion),
+    sessions: (file.sessions ?? []).map((each) => ({
+      ...each,
+      holds: each.holds.map(withRulesVersion),
+    })),
     appointments: file.appointments ?? [],
   };
 }
@@ -91,9 +101,10 @@ export function checkPersonFile(
 ): Result<{ readonly file: PersonFile; readonly warnings: readonly Problem[] }> {
   const wrongFormat = findFormatProblem(value, PERSON_FORMAT, PERSON_VERSION);
   if (wrongFormat !== null) return { ok: false, problems: [wrongFormat] };
-  const shape = findShapeProblems(schema, value);
+  const upgraded = upgradePersonFile(value);
+  const shape = findShapeProblems(schema, upgraded);
   if (shape.length > 0) return { ok: false, problems: shape };
-  const file = complete(value as PersonFile);
+  const file = complete(upgraded as PersonFile);
   const found = [
     ...findDuplicates(
       file.readings.map((each) => each.id),
@@ -135,6 +146,9 @@ export function readPersonFile(
   return json.ok ? checkPersonFile(json.value, now) : json;
 }
 
-/** A person as file text, with what was kept of them. */
-export const writePersonFile = (record: PersonRecord & Partial<Sections>): string =>
+/** A person as file text, with what was kept of them; what was held before stands in the sessions. */
+export const writePersonFile = ({
+  held: _held,
+  ...record
+}: PersonRecord & Partial<Sections>): string =>
   `${JSON.stringify({ format: PERSON_FORMAT, version: PERSON_VERSION, ...record }, null, 2)}\n`;

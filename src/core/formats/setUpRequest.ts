@@ -2,7 +2,9 @@ import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
+import { FITTING_LEVEL } from '../poses/level.ts';
 import type { PropItem } from '../props/propList.ts';
+import { withHeldPoses } from '../sessions/heldPoses.ts';
 import { checkPersonFile } from './personFile.ts';
 import { checkPropsFile } from './propsFile.ts';
 import { checkRules } from './rulesFile.ts';
@@ -12,6 +14,7 @@ export interface SetUpRequest {
   readonly pose: string;
   readonly side: Side;
   readonly rules: Partial<HouseRules>;
+  /** null = the usual one, `auto` = the hardest that fits; left out, `auto`. */
   readonly level: string | null;
   /** `quick` leaves out what takes further solving: ±, bounds, what gives if pushed. */
   readonly detail: 'full' | 'quick';
@@ -34,7 +37,7 @@ export function checkSetUpRequest(value: unknown, now: string | null): Result<Se
     pose,
     side,
     rules,
-    level = null,
+    level = FITTING_LEVEL,
     props,
     detail = 'full',
   } = value as Record<string, unknown>;
@@ -73,7 +76,7 @@ export function checkSetUpRequest(value: unknown, now: string | null): Result<Se
   return {
     ok: true,
     value: {
-      person: file.value.file,
+      person: withHeldPoses(file.value.file, file.value.file.sessions),
       pose,
       side,
       rules: checkedRules.value,

@@ -124,8 +124,17 @@ export function completePerson(given: PersonGiven): Person {
 export type PersonGiven = Pick<Person, 'id' | 'name' | 'experience'> &
   Partial<Omit<Person, 'intake'>> & { readonly intake?: Partial<Intake> };
 
+/** A pose that was held in a logged session, and the level it was last held at. */
+export interface HeldPose {
+  readonly pose: string;
+  /** null = its usual one. */
+  readonly level: string | null;
+}
+
 /** Everything a set-up is computed from. */
 export interface PersonRecord {
   readonly person: Person;
   readonly readings: readonly Reading[];
+  /** Left out = no session was logged. */
+  readonly held?: readonly HeldPose[];
 }

@@ -1,7 +1,39 @@
-import type { PoseDefinition } from './poseDefinition.ts';
+import type { LevelDefinition, PoseDefinition } from './poseDefinition.ts';
+
+/** The level that is the pose's own data; in files it is `null`. */
+export const USUAL_LEVEL = 'usual';
+/** Asks for the hardest level that a person holds within their margins. */
+export const FITTING_LEVEL = 'auto';
+
+/** A level as files know it: the pose's own data is `null`. */
+export const toStoredLevel = (id: string | null): string | null => (id === USUAL_LEVEL ? null : id);
+
+export const findLevel = (pose: PoseDefinition, id: string | null): LevelDefinition | null =>
+  pose.levels.find((each) => each.id === (id ?? USUAL_LEVEL)) ?? null;
 
 /** A pose as one of its levels does it; null is the pose itself. */
 export function withLevel(pose: PoseDefinition, level: string | null): PoseDefinition {
-  const found = pose.levels.find((each) => each.id === level);
-  return found === undefined ? pose : { ...pose, ...found.changes };
+  const found = findLevel(pose, level);
+  return found === null ? pose : { ...pose, ...found.changes };
+}
+
+/** What the knees of a pose keep; who stands on its feet keeps it too. */
+const KNEES: readonly string[] = [
+  'front-knee-beside-ankle',
+  'front-knee-ahead-of-ankle',
+  'back-knee-bend',
+];
+
+/** A pose on the legs of another: its knees are held as that one holds them, unless it says otherwise. */
+export function onLegsOf(pose: PoseDefinition, legs: PoseDefinition): PoseDefinition {
+  const own = pose.musts.map(({ quantity }) => quantity);
+  const ofKnees = legs.musts.filter(
+    ({ quantity }) => KNEES.includes(quantity) && !own.includes(quantity),
+  );
+  return {
+    ...pose,
+    straightLegs: legs.straightLegs,
+    backHeelLift: legs.backHeelLift,
+    musts: [...ofKnees, ...pose.musts],
+  };
 }

@@ -25,7 +25,11 @@ export interface WishDefinition {
 
 /** How stance length is found: free for the solver, a multiple of a length, or as long as possible up to it. */
 export type StanceDefinition =
-  | { readonly kind: 'free' }
+  | {
+      readonly kind: 'free';
+      /** Ends of it as shares of the front leg's length; without them, those of {@link HouseRules}. */
+      readonly legLengths?: readonly [least: number, most: number];
+    }
   | { readonly kind: 'times'; readonly of: 'leg-length' | 'wrist-span'; readonly factor: number }
   | {
       readonly kind: 'longest-up-to';
@@ -78,6 +82,8 @@ export interface ArmDefinition {
     | 'behind-back';
   /** A prop under this hand is kept clear of the front foot. */
   readonly clearOfFrontFoot?: boolean;
+  /** A prop that is kept clear moves this hand from under its shoulder by at most this, cm; without it 15. */
+  readonly mostAsideCm?: number;
   /** This hand bears weight: it widens the base. */
   readonly bears?: boolean;
 }
@@ -132,10 +138,20 @@ export interface DepthDefinition {
   readonly textbook: number;
 }
 
-/** A level of a pose: another support or shape, as changes to some of its data. */
-interface LevelDefinition {
+/**
+ * A level of a pose: another support or shape, as changes to some of its data. The level
+ * `usual` has none: it is the pose's own data.
+ */
+export interface LevelDefinition {
   readonly id: string;
   readonly name: string;
+  /** Arms, straps and walls that no measure decides: only opened when it is chosen. */
+  readonly byChoice?: true;
+  /**
+   * Opened in place of the next harder level where that one's stance is shorter by this
+   * share, or its hand needs a higher prop than this.
+   */
+  readonly insteadWhere?: { readonly stanceShorterBy: number } | { readonly handAboveCm: number };
   readonly changes: Partial<Omit<PoseDefinition, 'id' | 'levels'>>;
 }
 
@@ -160,14 +176,19 @@ export interface PoseDefinition {
   /** Where the origin of the drawing lies; without it, under the front heel. */
   readonly origin?: 'mid-stance';
   /**
-   * Another pose that gives this one its legs: its feet and its knee bend are solved
-   * first, for this person and side, and held.
+   * Another pose whose feet this one keeps: it is solved first, as it is recommended to this
+   * person on this side, at the level that fits or at the one that is named.
    */
-  readonly restsOn?: { readonly pose: string; readonly level?: string };
+  readonly restsOn?: {
+    readonly pose: string;
+    readonly level?: string;
+    /** The front knee may straighten by this much there, its shin leaning back; without it, not at all. */
+    readonly kneeMayStraightenDeg?: number;
+  };
   readonly straightLegs: readonly Place[];
   readonly frontFootYaw: AngleDefinition;
   readonly backContact: BackContact;
-  readonly backFootYaw: AngleDefinition;
+  readonly backFootYaw: ByRule<AngleDefinition>;
   /** A lifted back heel turns about the ball of the foot, within these degrees; null = not on the ball. */
   readonly backHeelLift: {
     readonly from: number;
@@ -176,10 +197,10 @@ export interface PoseDefinition {
   } | null;
   /** The ball of the front foot stands on a block this high, cm; its heel on the floor. */
   readonly frontBallOnCm?: number;
-  /** A sole on the front leg: at its ankle, its calf or high on its thigh, never at the knee. */
-  readonly soleAt?: 'ankle' | 'calf' | 'thigh';
+  /** A sole on the front leg: at its ankle with the toes down, along its shin or along its thigh, never at the knee. */
+  readonly soleAt?: 'ankle' | 'shin' | 'thigh';
   /** How far apart the heels stand across the mat, unless a rule says otherwise. */
-  readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-rails' | 'two-fist-rails';
+  readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-width' | 'two-fists';
   /** The front foot may step outward by up to this, cm. */
   readonly mostWidening?: number;
   readonly stance: ByRule<StanceDefinition>;
@@ -204,7 +225,7 @@ export interface PoseDefinition {
   /** Ranges that a must needs: without them there is no full set-up. */
   readonly needs: readonly MeasureId[];
   readonly expected: ExpectedLimits | null;
-  /** Other levels of it, from easy to demanding; the pose's own data is its usual one. */
+  /** Its levels from easier to harder, the usual one among them; empty = it has only that one. */
   readonly levels: readonly LevelDefinition[];
   /** What to do when it cannot be held. */
   readonly easier: string;

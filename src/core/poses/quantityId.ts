@@ -7,6 +7,8 @@ export type QuantityId =
   | 'back-heel-lift'
   | 'front-knee-bend'
   | 'back-knee-bend'
+  | 'back-ankle-inversion'
+  | 'back-ankle-rolled-out'
   | 'knees-differ'
   | 'front-knee-ahead-of-ankle'
   | 'front-knee-beside-ankle'
@@ -49,5 +51,9 @@ export type QuantityId =
   | 'weight-between-feet'
   | 'weight-inside-base'
   | 'front-arm-miss'
+  | 'hand-ahead'
+  | 'hand-beside'
+  | 'sole-height'
+  | 'back-shin-lean'
   | 'hand-height'
   | 'hand-load';

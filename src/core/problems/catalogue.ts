@@ -213,12 +213,13 @@ const entries = {
   },
   'cannot-hold': {
     severity: 'error',
-    message: 'This pose cannot be set up within these limits: {reasons}.',
+    message: 'This pose does not suit yet within these limits: {reasons}.',
     hint: 'Try another heel line or back foot, turn to {swap}, or measure again what limits it.',
   },
-  'too-little-to-spare': {
+  'too-little-margin': {
     severity: 'error',
-    message: 'No depth of this pose leaves {spare}° to spare at every joint: {reasons}.',
+    message:
+      'This pose does not suit yet: no depth of it leaves free what is held back: {reasons}.',
     hint: 'The deepest safe set-up can be looked at, but it is not recommended. {swap} is the easier way.',
   },
   'wish-far-off': {
@@ -241,6 +242,11 @@ const entries = {
     severity: 'warning',
     message: '{caution}: no long lying flat on the back late in it.',
     hint: 'Raise head and chest on a bolster, or turn to the left side.',
+  },
+  'smallest-move': {
+    severity: 'note',
+    message: 'From the feet of {legs}, step the back foot {way} {cm} cm: {gain}.',
+    hint: 'The set-up keeps the feet; move them only if the next pose allows it.',
   },
   'small-margin': {
     severity: 'note',

@@ -10,6 +10,8 @@ export interface DriftPoint {
   readonly depth: number | null;
   readonly stanceCm: number | null;
   readonly handCm: number | null;
+  /** Its numbers were made by other rules than those of the hold before it. */
+  readonly hasOtherRules: boolean;
 }
 
 /** One pose and side over the sessions, oldest first. */
@@ -34,8 +36,16 @@ function sayMove(name: string, values: readonly (number | null)[], unit: '°' | 
 }
 
 /** How a set-up has moved, in a sentence: “Over 8 sessions stance from 92 to 96.5 cm, …” */
-export function sayDrift({ points }: Drift): string {
-  if (points.length < 2) return 'Held in one session so far.';
+export function sayDrift({ points: all }: Drift): string {
+  if (all.length < 2) return 'Held in one session so far.';
+  // What other rules changed is no change of the person.
+  const points = all.slice(
+    Math.max(
+      0,
+      all.findLastIndex((each) => each.hasOtherRules),
+    ),
+  );
+  if (points.length < 2) return 'The rules changed: held once by today’s.';
   const moves = [
     sayMove(
       'stance',
@@ -53,12 +63,15 @@ export function sayDrift({ points }: Drift): string {
       '°',
     ),
   ].filter((each) => each !== '');
-  return `Over ${String(points.length)} holds: ${moves.join(', ')}.`;
+  const since = points.length < all.length ? ' since the rules changed' : '';
+  return `Over ${String(points.length)} holds${since}: ${moves.join(', ')}.`;
 }
+
+type VersionedPoint = Omit<DriftPoint, 'hasOtherRules'> & { readonly rulesVersion: number };
 
 /** How the set-ups of every pose and side that was held have moved over the sessions. */
 export function listDrifts(sessions: readonly Session[]): readonly Drift[] {
-  const drifts = new Map<string, { pose: string; side: Side; points: DriftPoint[] }>();
+  const drifts = new Map<string, { pose: string; side: Side; points: VersionedPoint[] }>();
   for (const session of sessions) {
     for (const { plan, notes, at } of readSession(session).holds) {
       if (at === null || notes.outcome === 'skipped' || notes.outcome === 'swapped') continue;
@@ -72,12 +85,18 @@ export function listDrifts(sessions: readonly Session[]): readonly Drift[] {
         depth: notes.used?.depth ?? plan.depth,
         stanceCm: notes.used?.stanceCm ?? planned('stance-length'),
         handCm: notes.used?.handCm ?? planned('hand-height'),
+        rulesVersion: plan.rulesVersion,
       });
       drifts.set(key, drift);
     }
   }
   return [...drifts.values()].map((each) => ({
     ...each,
-    points: each.points.toSorted((a, b) => a.at.localeCompare(b.at)),
+    points: each.points
+      .toSorted((a, b) => a.at.localeCompare(b.at))
+      .map(({ rulesVersion, ...point }, i, sorted) => ({
+        ...point,
+        hasOtherRules: i > 0 && sorted[i - 1]!.rulesVersion !== rulesVersion,
+      })),
   }));
 }

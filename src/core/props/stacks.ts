@@ -17,6 +17,8 @@ export const FLOOR: Stack = { props: [], heightCm: 0 };
 
 /** No stack is higher than this many pieces: more of them slide. Our choice. */
 const MOST_PIECES = 3;
+/** Under a loaded hand never more blocks than this. Common practice, no source. */
+const MOST_BLOCKS_UNDER_HAND = 2;
 
 /**
  * Whether one prop may stand on another under a hand that bears weight. Common practice,
@@ -61,6 +63,7 @@ export function findStacks(
   kinds: readonly PropItem['kind'][] = BEARS_HAND,
 ): Stack[] {
   const stacks: Stack[] = [FLOOR];
+  const mostBlocks = kinds === BEARS_HAND ? MOST_BLOCKS_UNDER_HAND : MOST_PIECES;
   const usable = props.filter((each) => kinds.includes(each.kind) && each.count > 0);
   const grow = (
     pieces: readonly { readonly item: PropItem; readonly heightCm: number }[],
@@ -75,7 +78,8 @@ export function findStacks(
     const below = pieces.at(-1);
     for (const item of usable) {
       const used = pieces.filter((each) => each.item === item).length;
-      if (used >= item.count) continue;
+      const blocks = pieces.filter((each) => each.item.kind === 'block').length;
+      if (used >= item.count || (item.kind === 'block' && blocks >= mostBlocks)) continue;
       for (const heightCm of item.heightsCm) {
         const fits = below === undefined || mayStandOn(item, heightCm, below.item, below.heightCm);
         if (fits) grow([...pieces, { item, heightCm }]);
@@ -86,13 +90,21 @@ export function findStacks(
   return stacks.sort((a, b) => a.heightCm - b.heightCm || a.props.length - b.props.length);
 }
 
-/** The nearest stack at or above a height; null when nothing is that high. */
+/**
+ * The nearest stack at or above a height, or one of fewer pieces that is hardly higher than
+ * needed; null when nothing is that high.
+ */
 export function findNearestAbove(stacks: readonly Stack[], heightCm: number): Stack | null {
   // Half of what can be set counts as reached.
-  return stacks.find((each) => each.heightCm >= heightCm - HALF_SETTABLE_CM) ?? null;
+  const serving = stacks.filter((each) => each.heightCm >= heightCm - HALF_SETTABLE_CM);
+  const hardlyHigher = serving.filter((each) => each.heightCm <= heightCm + HARDLY_HIGHER_CM);
+  const [fewest] = hardlyHigher.toSorted((a, b) => a.props.length - b.props.length);
+  return fewest ?? serving[0] ?? null;
 }
 
 const HALF_SETTABLE_CM = 0.25;
+/** A stack this much higher than needed is as good as one of that height. Our choice. */
+const HARDLY_HIGHER_CM = 2;
 
 /** The shortest strap that is at least this long; null when none is. */
 export function findStrap(props: readonly PropItem[], lengthCm: number): PropItem | null {

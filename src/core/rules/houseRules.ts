@@ -5,8 +5,8 @@
 interface Choices {
   readonly depth: 'recommended' | 'deepest';
   readonly stance: 'solved' | 'leg-length' | 'one-and-a-half-leg-lengths' | 'wrists' | 'fixed';
-  readonly pyramidStance: 'long' | 'short';
-  readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-rails' | 'two-fist-rails' | 'diagonal';
+  readonly pyramidStance: 'short' | 'leg-length' | 'long';
+  readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-width' | 'two-fists' | 'diagonal';
   readonly pelvisOpen: 'as-hips-allow' | 'square';
   readonly pelvisWarriorOne: 'open' | 'square';
   readonly backFoot: 'parallel' | 'turned-in' | 'natural';
@@ -31,7 +31,7 @@ export interface HouseRules extends Omit<Choices, 'heelLine'> {
   /** First step inside the deepest, degrees of front-knee bend; null = by experience. */
   readonly firstStepDeg: number | null;
   readonly fixedStanceCm: number | null;
-  /** null = by family: open poses heel to arch, closed straight-leg poses two-fist rails. */
+  /** null = by family: open poses heel to arch, closed straight-leg poses two fists apart. */
   readonly heelLine: Choices['heelLine'] | null;
   readonly heelLineCm: number | null;
   readonly backFootDeg: number | null;
@@ -48,6 +48,12 @@ export interface AsFound {
   readonly handCm: number | null;
 }
 
+/**
+ * Of the model and the rules that numbers are made by. Kept with every number that is kept,
+ * so that a change of ours is not taken for a change of the person.
+ */
+export const RULES_VERSION = 2;
+
 export const DEFAULT_RULES: HouseRules = {
   provisional: false,
   limitMarginSem: 1,
@@ -57,7 +63,7 @@ export const DEFAULT_RULES: HouseRules = {
   firstStepDeg: null,
   stance: 'solved',
   fixedStanceCm: null,
-  pyramidStance: 'long',
+  pyramidStance: 'leg-length',
   heelLine: null,
   heelLineCm: null,
   pelvisOpen: 'as-hips-allow',

@@ -18,7 +18,10 @@ export const SCHOOLS = {
       fixed: 'three feet, for everyone',
     },
   },
-  pyramidStance: { name: 'Stance', options: { long: 'long', short: 'short' } },
+  pyramidStance: {
+    name: 'Stance',
+    options: { short: 'short', 'leg-length': 'one leg length', long: 'long' },
+  },
   pelvisOpen: {
     name: 'Pelvis',
     options: { 'as-hips-allow': 'as the hips allow', square: 'square to the long edge' },

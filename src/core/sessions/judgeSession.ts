@@ -9,9 +9,10 @@ import { NOT_MOVED } from '../setup/planMoved.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import { ENOUGH_TO_SPARE, judge, type Verdict } from './ladder.ts';
 import type { Hold } from './log.ts';
+import { withHeldPoses } from './heldPoses.ts';
 import { readSession, type LoggedHold } from './readSession.ts';
 import type { Session } from './session.ts';
-import { hasRoom } from './spare.ts';
+import { hasRoom, isBelowRecommended } from './spare.ts';
 import { takeStep, type Step, type StepChange } from './step.ts';
 import { findLastHeld, toHolds } from './toHolds.ts';
 
@@ -55,9 +56,13 @@ function withRoom(
   { plan, notes }: LoggedHold,
 ): readonly Hold[] {
   const depth = notes.used?.depth ?? plan.depth;
-  const isShort = ({ pose, side, toSpareDeg }: Hold): boolean =>
-    pose === plan.pose && side === plan.side && (toSpareDeg ?? 0) < ENOUGH_TO_SPARE;
-  if (!log.some(isShort) || !hasRoom(record, plan, depth, ENOUGH_TO_SPARE)) return log;
+  const isSame = ({ pose, side }: Hold): boolean => pose === plan.pose && side === plan.side;
+  const isShort = (each: Hold): boolean => isSame(each) && (each.toSpareDeg ?? 0) < ENOUGH_TO_SPARE;
+  if (!log.some(isShort)) return log;
+  if (isBelowRecommended(record, plan, depth)) {
+    return log.map((each) => (isSame(each) ? { ...each, isBelowRecommended: true } : each));
+  }
+  if (!hasRoom(record, plan, depth, ENOUGH_TO_SPARE)) return log;
   return log.map((each) => (isShort(each) ? { ...each, toSpareDeg: ENOUGH_TO_SPARE } : each));
 }
 
@@ -68,11 +73,12 @@ function withRoom(
  * @param now ISO date; the core has no clock
  */
 export function judgeSession(
-  record: PersonRecord,
+  person: PersonRecord,
   sessions: readonly Session[],
   session: Session,
   now: string,
 ): Result<readonly Judgement[]> {
+  const record = withHeldPoses(person, sessions);
   const log = toHolds(sessions);
   const seen = new Map<string, { pose: string; side: Side }>();
   for (const { plan, at } of readSession(session).holds) {

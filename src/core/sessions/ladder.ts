@@ -151,6 +151,16 @@ function judgeGoingOn(sessions: readonly (readonly Hold[])[]): Verdict {
   if (latest.some(({ isAtBound }) => isAtBound)) {
     return keep('it is the deepest safe set-up: it moves only with a measured change');
   }
+  if (latest.every(({ isBelowRecommended }) => isBelowRecommended === true)) {
+    return {
+      kind: 'go-on',
+      facts: [
+        `${String(CLEAN_SESSIONS)} sessions in a row clean, breath easy`,
+        'it is not yet as deep as recommended',
+      ],
+      remeasure: [],
+    };
+  }
   if (least < ENOUGH_TO_SPARE) {
     return keep(`only ${least.toFixed(0)}° to spare, ${String(ENOUGH_TO_SPARE)}° are asked`);
   }

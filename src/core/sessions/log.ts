@@ -34,6 +34,8 @@ export interface Hold {
   readonly sign: SignNote | null;
   /** Least to spare of any joint at the set-up really used, degrees; null = not known. */
   readonly toSpareDeg: number | null;
+  /** What was used stays short of the recommended depth, so that a step further is inside all margins. */
+  readonly isBelowRecommended?: boolean;
   /** What was used was already the deepest safe set-up. */
   readonly isAtBound: boolean;
   /** An injury was told since the last session. */

@@ -1,4 +1,3 @@
-import type { Experience } from '../person/person.ts';
 import { findLyingPose } from '../poses/lying/index.ts';
 import { keepSetUp } from '../setup/keptSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
@@ -7,14 +6,9 @@ import type { PlannedHold } from './session.ts';
 import { calcSpare } from './spare.ts';
 
 /** A lying form in place of a hold, as a hold of its own. */
-export function planInPlace(
-  plan: PlannedHold,
-  setUp: SetUp,
-  experience: Experience,
-  now: string,
-): PlannedPair {
+export function planInPlace(plan: PlannedHold, setUp: SetUp, now: string): PlannedPair {
   const asked = { id: '', keptAt: now, rules: {}, moved: null, reason: '' };
-  const { pose, level, side, settings } = keepSetUp(setUp, asked);
+  const { pose, level, side, settings, rulesVersion } = keepSetUp(setUp, asked);
   return {
     setUp,
     plan: {
@@ -26,10 +20,11 @@ export function planInPlace(
       rounds: 1,
       madeAt: now,
       rules: {},
+      rulesVersion,
       moved: null,
       settings,
       depth: null,
-      toSpareDeg: calcSpare(setUp, experience),
+      toSpareDeg: calcSpare(setUp),
       isAtBound: false,
       why: [`in place of ${plan.pose.replaceAll('-', ' ')}`],
     },

@@ -5,11 +5,12 @@ import { findPose } from '../poses/catalogue/index.ts';
 import { findLyingPose } from '../poses/lying/index.ts';
 import { saySwap } from '../poses/swaps.ts';
 import type { Problem, Result } from '../problems/problem.ts';
-import type { AsFound, HouseRules } from '../rules/houseRules.ts';
+import { RULES_VERSION, type AsFound, type HouseRules } from '../rules/houseRules.ts';
 import { keepSetUp } from '../setup/keptSetUp.ts';
-import { isMoved, planMoved } from '../setup/planMoved.ts';
+import { isMoved, NOT_MOVED, planMoved } from '../setup/planMoved.ts';
 import { planPose, planSetUp } from '../setup/planSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
+import { withHeldPoses } from './heldPoses.ts';
 import { judge, type VerdictKind } from './ladder.ts';
 import { readSession } from './readSession.ts';
 import type { Decision, PlannedHold, Session } from './session.ts';
@@ -125,7 +126,36 @@ function planSide(
   const planned = planSetUp(record, pose, side, rules, level);
   if (!planned.ok) return planned;
   if (planned.value.status === 'failed') return { ok: false, problems: planned.value.problems };
-  return { ok: true, value: { setUp: planned.value, moved: null, why: [] } };
+  const stepped = keepLastDepth(record, sessions, rules, planned.value);
+  return { ok: true, value: stepped ?? { setUp: planned.value, moved: null, why: [] } };
+}
+
+/** A depth that lies this near another one is the same, degrees or cm. */
+const SAME_DEPTH = 0.5;
+
+/**
+ * The set-up at the depth that was last held, where the recommended one goes deeper: the
+ * first step has ended, but only the ladder goes further. null = there is nothing to keep.
+ */
+function keepLastDepth(
+  record: PersonRecord,
+  sessions: readonly Session[],
+  rules: Partial<HouseRules>,
+  { pose, side, level, depth }: SetUp,
+): Found | null {
+  const last = findLastHeld(sessions, pose, side)?.hold;
+  if (last === undefined || depth?.value == null || findPose(pose) === null) return null;
+  const { plan, notes } = last;
+  const held = notes.used?.depth ?? plan.depth;
+  const isAlike = plan.level === level && plan.rulesVersion === RULES_VERSION;
+  if (!isAlike || held === null || depth.value <= held + SAME_DEPTH) return null;
+  const planned = planPose(record, pose, side, rules, level);
+  const moved = { ...NOT_MOVED, depth: held };
+  const answer = planned.kind === 'planned' ? planMoved(planned, moved) : null;
+  if (answer === null || answer.gives !== null || answer.setUp.status === 'failed') return null;
+  const unit = depth.unit === 'deg' ? '°' : ' cm';
+  const why = `as deep as last time; the recommended set-up goes to ${depth.value.toFixed(0)}${unit}`;
+  return { setUp: answer.setUp, moved, why: [why] };
 }
 
 const STOPS: readonly VerdictKind[] = ['pause', 'pause-and-send-on', 'end-session'];
@@ -175,7 +205,7 @@ export function planSession(
   asked: SessionAsked,
   now: string,
 ): Result<SessionPlan> {
-  const adapted = adaptToday(record, today);
+  const adapted = adaptToday(withHeldPoses(record, sessions), today);
   const set = calcMeasureSet(record.readings);
   const leftOut: LeftOut[] = [];
   const found = new Map<string, Readonly<Record<Side, Found>>>();
@@ -217,10 +247,11 @@ export function planSession(
       rounds: turn.rounds,
       madeAt: now,
       rules: adapted.rules,
+      rulesVersion: kept.rulesVersion,
       moved,
       settings: kept.settings,
       depth: setUp.depth?.value ?? null,
-      toSpareDeg: calcSpare(setUp, record.person.experience),
+      toSpareDeg: calcSpare(setUp),
       isAtBound: isAtBound(setUp),
       why,
     };

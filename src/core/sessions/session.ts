@@ -17,6 +17,8 @@ export interface PlannedHold {
   readonly rounds: number;
   readonly madeAt: string;
   readonly rules: Partial<HouseRules>;
+  /** Of the rules that its numbers were made by. */
+  readonly rulesVersion: number;
   /** What was held by hand when it was made; null = as recommended. */
   readonly moved: AsFound | null;
   readonly settings: KeptSetUp['settings'];

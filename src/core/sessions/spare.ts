@@ -1,25 +1,23 @@
 import type { Side } from '../measures/protocol.ts';
-import type { Experience, PersonRecord } from '../person/person.ts';
+import type { PersonRecord } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import { planSetUp } from '../setup/planSetUp.ts';
-import { getReserve } from '../setup/reserve.ts';
+import { findDepthToSpare } from '../setup/findDepth.ts';
+import { planPose } from '../setup/planSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
 
 /** A depth that lies this near the deepest safe one is at it, in the pose's own unit. */
 const AT_BOUND = 0.5;
 
 /**
- * Least to spare of any joint against its measured value less the error, degrees: what a
- * person's experience keeps in reserve counts as theirs, what a caution keeps does not.
+ * Least to spare of any joint against the limits of the deepest safe set-up, degrees: the
+ * measured value less its error, and what cautions keep. What a person's experience keeps
+ * in reserve counts as theirs.
  *
  * @returns null when there is no posture, or no limit is known
  */
-export function calcSpare(setUp: SetUp, experience: Experience): number | null {
-  const { rules, reserve } = setUp.provenance;
-  const own = getReserve(rules, experience);
-  const share = reserve > own ? 0 : own;
-  const spares = setUp.joints.flatMap(({ askedDeg, hasDeg }) =>
-    askedDeg === null || hasDeg === null ? [] : [Math.max(hasDeg, hasDeg / (1 - share)) - askedDeg],
+export function calcSpare({ joints }: SetUp): number | null {
+  const spares = joints.flatMap(({ askedDeg, safeDeg }) =>
+    askedDeg === null || safeDeg === null ? [] : [safeDeg - askedDeg],
   );
   return spares.length === 0 ? null : Math.round(Math.min(...spares) * 10) / 10;
 }
@@ -27,6 +25,25 @@ export function calcSpare(setUp: SetUp, experience: Experience): number | null {
 /** Whether a set-up is already the deepest safe one. */
 export const isAtBound = ({ depth }: SetUp): boolean =>
   depth?.value != null && depth.deepest !== null && depth.value >= depth.deepest - AT_BOUND;
+
+/** What is planned, as far as its depth depends on it. */
+interface Planned {
+  readonly pose: string;
+  readonly side: Side;
+  readonly level: string | null;
+  readonly rules: Partial<HouseRules>;
+}
+
+/** Whether what was held is shallower than what is recommended, which leaves all that is held back. */
+export function isBelowRecommended(
+  record: PersonRecord,
+  { pose, side, level, rules }: Planned,
+  depth: number | null,
+): boolean {
+  const planned = planPose(record, pose, side, rules, level);
+  const recommended = planned.kind === 'planned' ? planned.setUp.depth?.recommended : null;
+  return depth !== null && recommended != null && depth < recommended - AT_BOUND;
+}
 
 /**
  * Whether a pose can be held as deep as it was with this much to spare at every joint,
@@ -38,24 +55,14 @@ export const isAtBound = ({ depth }: SetUp): boolean =>
  */
 export function hasRoom(
   record: PersonRecord,
-  {
-    pose,
-    side,
-    level,
-    rules,
-  }: {
-    readonly pose: string;
-    readonly side: Side;
-    readonly level: string | null;
-    readonly rules: Partial<HouseRules>;
-  },
+  { pose, side, level, rules }: Planned,
   depth: number | null,
   spareDeg: number,
 ): boolean {
-  const bare = { minimumToSpareDeg: spareDeg, reserveByExperience: false, firstStepDeg: 0 };
-  const roomy = { ...rules, depth: 'recommended', ...bare } as const;
-  const planned = planSetUp(record, pose, side, roomy, level);
-  if (!planned.ok || planned.value.status === 'failed') return false;
-  const farthest = planned.value.depth?.value ?? null;
-  return depth === null || farthest === null || depth <= farthest + AT_BOUND;
+  const planned = planPose(record, pose, side, rules, level);
+  if (planned.kind !== 'planned' || planned.setUp.status === 'failed') return false;
+  const { answer, request } = planned;
+  if (depth === null || request.pose.depth === null) return true;
+  const farthest = findDepthToSpare(answer.built, request.pose.depth, spareDeg);
+  return farthest !== null && depth <= farthest + AT_BOUND;
 }

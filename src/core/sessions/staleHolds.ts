@@ -1,5 +1,6 @@
 import { isCounted } from '../measures/reading.ts';
 import type { PersonRecord } from '../person/person.ts';
+import { RULES_VERSION } from '../rules/houseRules.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import type { SessionState } from './readSession.ts';
 import type { PlannedHold } from './session.ts';
@@ -10,7 +11,7 @@ const MS_PER_HOUR = 3_600_000;
 
 /**
  * Holds still to come whose set-up should be made anew: made on another day, older than a
- * reading or an answer of the person, or without its posture in this browser.
+ * reading or an answer of the person, by other rules, or without its posture in this browser.
  *
  * @param now ISO date; the core has no clock
  */
@@ -30,6 +31,7 @@ export function findStaleHolds(
     .filter((plan) => {
       const made = Date.parse(plan.madeAt);
       const hours = (Date.parse(now) - made) / MS_PER_HOUR;
-      return hours > FRESH_HOURS || latest > made || !frozen.has(plan.id);
+      const hasOtherRules = plan.rulesVersion !== RULES_VERSION;
+      return hours > FRESH_HOURS || latest > made || hasOtherRules || !frozen.has(plan.id);
     });
 }

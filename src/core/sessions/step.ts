@@ -68,7 +68,10 @@ function listEasier(setUp: SetUp, isKnee: boolean, easiest: number): readonly He
 function listFurther(setUp: SetUp): readonly Held[] {
   const { depth } = setUp;
   if (depth?.value != null && depth.deepest !== null && depth.value < depth.deepest - AT_END) {
-    const to = Math.min(depth.deepest, depth.value + DEPTH_STEP);
+    // A step that begins inside the recommended depth ends there at the latest.
+    const { recommended } = depth;
+    const isInside = recommended !== null && depth.value < recommended - AT_END;
+    const to = Math.min(isInside ? recommended : depth.deepest, depth.value + DEPTH_STEP);
     return [{ words: 'one step deeper', change: { depth: to } }];
   }
   const hand = depth === null ? getValue(setUp, 'hand-height') : null;

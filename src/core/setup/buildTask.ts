@@ -17,20 +17,29 @@ import type {
 import { BOOK_STANCE_CM, type HouseRules } from '../rules/houseRules.ts';
 import type { ArmPlan } from '../solver/arm.ts';
 import { figureOf } from '../solver/figure.ts';
+import type { Limits } from '../solver/limits.ts';
 import type { Must, PoseTask, Wish } from '../solver/poseTask.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
+import { findSoleHeights } from '../solver/leg.ts';
 import type { PartId, Parts, Posture } from '../solver/posture.ts';
 import { planFeet } from '../solver/skeleton.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
 import { findHeelLine, type HeelLine } from './heelLine.ts';
-import { findRange, toSolverLimits, type PlanningRanges } from './planningLimits.ts';
+import {
+  findRange,
+  toSolverLimits,
+  type LimitKind,
+  type PlanningRanges,
+} from './planningLimits.ts';
 import { resolveRule } from './resolveRule.ts';
 
 /** A straight knee keeps one degree, a soft one half of 5–10°. Our choice within the handed-down ranges. */
 const STRAIGHT_KNEE_DEG = { straight: 1, soft: 7.5 } as const;
 /** Half the width of a block on its tallest face. Common practice, no source. */
 const HALF_BLOCK_CM = 3.75;
+/** A hand is moved from under its shoulder by at most this. Our choice. */
+const MOST_ASIDE_CM = 15;
 
 /** How stance length is set for this person; `metres` is null when the solver finds it. */
 export interface StancePlan {
@@ -39,10 +48,28 @@ export interface StancePlan {
 }
 
 export interface BuiltTask {
+  /** What the deepest safe set-up keeps. */
   readonly task: PoseTask;
+  /** The limits as measured, those of the deepest safe and those of a recommended set-up. */
+  readonly limits: Readonly<Record<LimitKind, Limits>>;
+  /** Which of them the set-up that is asked for keeps. */
+  readonly usable: 'safe' | 'recommended';
   readonly stance: StancePlan;
   readonly heelLine: HeelLine;
 }
+
+/** A share of the spine's extension is never less than the pose stood on already uses. */
+const keepInUse = (limits: Limits, extension: number): Limits => {
+  const { trunk } = limits;
+  const most = trunk.extension === null ? null : Math.max(trunk.extension, extension);
+  return { ...limits, trunk: { ...trunk, extension: most } };
+};
+
+/** The same task under other limits. */
+export const withLimits = ({ task, limits }: BuiltTask, kind: LimitKind): PoseTask => ({
+  ...task,
+  limits: limits[kind],
+});
 
 export function findStance(
   pose: PoseDefinition,
@@ -97,6 +124,7 @@ function resolveArm(arm: ArmDefinition): ArmPlan {
     reach: arm.reach,
     bears: arm.bears === true,
     clearFrontFoot: arm.clearOfFrontFoot === true ? metresFromCm(HALF_BLOCK_CM) : null,
+    mostAside: metresFromCm(arm.mostAsideCm ?? MOST_ASIDE_CM),
   };
 }
 
@@ -168,6 +196,8 @@ function buildStart(
       backHipAbduction: radiansFromDegrees(abduction),
       backHipRotation: radiansFromDegrees(rotation),
       backKneeOut: Math.PI / 4,
+      backSoleHeight: 0,
+      backShinLean: Math.PI / 6,
       frontKneeDrift: 0,
       ...held,
       stance,
@@ -205,41 +235,85 @@ function findFreeParts(
     free.push('backHipFlexion', 'backHipAbduction', 'backHipRotation');
   }
   if (pose.backContact === 'on-front-leg') free.push('backKneeOut');
+  if (pose.backContact === 'on-front-leg' && pose.soleAt !== 'ankle') free.push('backSoleHeight');
+  if (pose.backContact === 'shin-leaning-on-wall') free.push('backShinLean');
   return free;
 }
 
+/** A shin that leans back to a wall does so by up to this, degrees. Our choice. */
+const MOST_SHIN_LEAN_DEG = 65;
+
 /** Ends of what is free, as musts. */
-function findPartMusts(pose: PoseDefinition, free: readonly PartId[]): MustDefinition[] {
+function findPartMusts(
+  pose: PoseDefinition,
+  backFoot: AngleDefinition,
+  free: readonly PartId[],
+): MustDefinition[] {
   const musts: MustDefinition[] = [];
   const between = (quantity: QuantityId, from: number, to: number): void => {
     musts.push({ quantity, atLeast: from, atMost: to });
   };
-  const { frontFootYaw: front, backFootYaw: back, backHeelLift: lift } = pose;
+  const { frontFootYaw: front, backHeelLift: lift } = pose;
   if (free.includes('widening')) between('widening', 0, pose.mostWidening ?? 0);
   if (free.includes('frontFootYaw') && front.kind === 'free') {
     between('front-foot-angle', front.from, front.to);
   }
-  if (free.includes('backFootYaw') && back.kind === 'free') {
-    between('back-foot-angle', back.from, back.to);
+  if (free.includes('backFootYaw') && backFoot.kind === 'free') {
+    between('back-foot-angle', backFoot.from, backFoot.to);
   }
+  if (free.includes('backShinLean')) between('back-shin-lean', 0, MOST_SHIN_LEAN_DEG);
   if (lift !== null) between('back-heel-lift', lift.from, lift.to);
   return musts;
 }
 
-/** What is held from another pose's answer or an earlier solve, metres and radians. */
-export interface HeldLegs {
-  readonly parts: Partial<Parts>;
-  /** null = the pose's own. */
-  readonly frontKnee: number | null;
+/** A back foot that stands flat keeps its outer edge down. Our modelling choice. */
+const MOST_INVERSION_DEG = 40;
+const ROLLED_OUT: WishDefinition = { quantity: 'back-ankle-rolled-out', goal: 0, sigma: 2.5 };
+
+/**
+ * How far a flat back ankle may roll outward. It is a margin of ours: where limits are taken
+ * as measured it does not count.
+ */
+function findAnkleConditions(
+  { backContact, origin }: PoseDefinition,
+  rules: HouseRules,
+): Pick<PoseDefinition, 'musts' | 'wishes'> {
+  const standsBehind = backContact === 'flat' && origin !== 'mid-stance';
+  if (!standsBehind || rules.limitMarginSem === 0) return { musts: [], wishes: [] };
+  return {
+    musts: [{ quantity: 'back-ankle-inversion', atMost: MOST_INVERSION_DEG }],
+    wishes: [ROLLED_OUT],
+  };
 }
 
-export const NOTHING_HELD: HeldLegs = { parts: {}, frontKnee: null };
+/** A recommended stance on a straight back leg is no shorter, as a share of the leg's length. Our choice. */
+export const LEAST_STANCE_SHARE = 0.75;
+
+/** Ends of a stance that is solved for. */
+function findStanceMusts(
+  pose: PoseDefinition,
+  { definition }: StancePlan,
+  body: Body,
+  frontSide: Side,
+  rules: HouseRules,
+): Must[] {
+  const length = body.legLength[frontSide];
+  const ends = definition.kind === 'free' ? definition.legLengths : undefined;
+  if (ends !== undefined) {
+    const [least, most] = ends;
+    return [{ quantity: 'stance', atLeast: least * length, atMost: most * length }];
+  }
+  const standsLong = pose.backContact === 'flat' || pose.backContact === 'ball';
+  return rules.depth === 'recommended' && standsLong
+    ? [{ quantity: 'stance', atLeast: LEAST_STANCE_SHARE * length, atMost: null }]
+    : [];
+}
 
 /**
  * Fills a pose with one person's lengths, limits and house rules.
  *
  * @param frontSide the real side of the front leg; the task itself has it on the right
- * @param held what is known before: a stance found first, or the legs of the pose this one rests on
+ * @param held what is known before: a stance found first, or the feet of the pose this one stands on; metres and radians
  * @param near a posture to start from before the pose's own starts
  */
 export function buildTask(
@@ -248,55 +322,75 @@ export function buildTask(
   ranges: PlanningRanges,
   frontSide: Side,
   rules: HouseRules,
-  held: HeldLegs = NOTHING_HELD,
+  held: Partial<Parts> = {},
   near: Posture | null = null,
 ): BuiltTask {
   const planned = findStance(pose, body, frontSide, rules);
-  const longest = planned.definition.kind === 'longest-up-to' && held.parts.stance === undefined;
-  const stance = held.parts.stance ?? (longest ? null : planned.metres);
+  const longest = planned.definition.kind === 'longest-up-to' && held.stance === undefined;
+  const stance = held.stance ?? (longest ? null : planned.metres);
   const heelLine = findHeelLine(pose, body, rules);
   const standsOnBackFoot = pose.backContact === 'flat' || pose.backContact === 'ball';
   const frontFoot = resolveAngle(pose.frontFootYaw, rules, null);
+  const backFootYaw = resolveRule(pose.backFootYaw, rules);
   const backFoot = resolveAngle(
-    pose.backFootYaw,
+    backFootYaw,
     rules,
-    pose.backFootYaw.kind === 'free' ? rules.backFootDeg : null,
+    backFootYaw.kind === 'free' ? rules.backFootDeg : null,
   );
   const free = findFreeParts(
     pose,
     stance === null,
     frontFoot.free,
     backFoot.free && standsOnBackFoot,
-  ).filter((part) => held.parts[part] === undefined);
+  ).filter((part) => held[part] === undefined);
   const thighFootAngle = (side: Side): number =>
     radiansFromDegrees(findRange(ranges, 'thigh-foot-angle', side)?.use.value ?? 0);
   const straight = radiansFromDegrees(STRAIGHT_KNEE_DEG[rules.straightKnees]);
-  const musts = [...pose.musts, ...findPartMusts(pose, free)].map((must) =>
-    resolveMust(must, rules),
-  );
-  if (held.frontKnee !== null) {
-    musts.push({ quantity: 'front-knee-bend', atLeast: held.frontKnee, atMost: held.frontKnee });
-  }
-  const wishes = pose.wishes
-    .filter((wish) => wish.quantity !== 'back-foot-angle' || free.includes('backFootYaw'))
-    .map((wish) => resolveWish(wish, rules));
   const figure = figureOf(body, frontSide, {
     left: thighFootAngle('left'),
     right: thighFootAngle('right'),
   });
+  const sole = findSoleHeights(figure, pose.soleAt ?? 'shin');
+  const ankle = findAnkleConditions(pose, rules);
+  const musts: Must[] = [
+    ...[...pose.musts, ...ankle.musts, ...findPartMusts(pose, backFootYaw, free)].map((must) =>
+      resolveMust(must, rules),
+    ),
+    ...(free.includes('backSoleHeight')
+      ? [{ quantity: 'sole-height', atLeast: sole.from, atMost: sole.to } as const]
+      : []),
+    ...(free.includes('stance') ? findStanceMusts(pose, planned, body, frontSide, rules) : []),
+  ];
+  const wishes = [...pose.wishes, ...ankle.wishes]
+    .filter((wish) => wish.quantity !== 'back-foot-angle' || free.includes('backFootYaw'))
+    .map((wish) => resolveWish(wish, rules));
   const parts: Partial<Parts> = {
     frontFootYaw: frontFoot.rad,
     backFootYaw: backFoot.rad,
     backHeelLift: radiansFromDegrees(pose.backHeelLift?.start ?? 0),
+    backSoleHeight: (sole.from + sole.to) / 2,
     ...(stance === null ? {} : { stance }),
-    ...held.parts,
+    ...held,
   };
   const starts = pose.starts.map((start) => buildStart(pose, start, body, frontSide, parts));
-  const findAgain = (stage: Stage): readonly Posture[] =>
-    starts.filter((_, i) => pose.starts[i]!.again?.includes(stage) === true);
+  const findAgain = (stage: Stage): readonly Posture[] => [
+    ...(near === null ? [] : [near]),
+    ...starts.filter((_, i) => pose.starts[i]!.again?.includes(stage) === true),
+  ];
+  const limitsOf = (kind: LimitKind): Limits =>
+    toSolverLimits(ranges, kind, frontSide, pose, rules);
+  const isShared = pose.trunkShares?.extension !== undefined;
+  const extensionInUse = near !== null && isShared ? Math.max(0, -near.spine.flexion) : 0;
+  const limits = {
+    measured: limitsOf('measured'),
+    safe: keepInUse(limitsOf('safe'), extensionInUse),
+    recommended: keepInUse(limitsOf('recommended'), extensionInUse),
+  };
   return {
     stance: planned,
     heelLine,
+    limits,
+    usable: rules.depth === 'deepest' ? 'safe' : 'recommended',
     task: {
       figure,
       contacts: {
@@ -306,14 +400,14 @@ export function buildTask(
           heelLine.width,
           metresFromCm(pose.frontBallOnCm ?? 0),
         ),
-        soleAt: pose.soleAt ?? 'calf',
+        soleAt: pose.soleAt ?? 'shin',
         arms: { front: resolveArm(pose.arms.front), back: resolveArm(pose.arms.back) },
         straightKnee: {
           front: pose.straightLegs.includes('front') ? straight : null,
           back: pose.straightLegs.includes('back') ? straight : null,
         },
       },
-      limits: toSolverLimits(ranges, frontSide, pose),
+      limits: limits.safe,
       musts,
       wishes,
       eases: pose.eases.map((ease) => resolveWish(ease, rules)),

@@ -57,7 +57,7 @@ export function compareSchools(
   const pose = findPose(poseId);
   if (pose === null) return { ok: true, value: [] };
   const schools: SchoolSetUp[] = [];
-  for (const [rule, options] of findRules(withLevel(pose, level))) {
+  for (const [rule, options] of findRules(withLevel(pose, own.value.level))) {
     const chosen = own.value.provenance.rules[rule];
     const ordered = [...options].sort((a, b) => Number(b === chosen) - Number(a === chosen));
     for (const option of ordered) {

@@ -22,15 +22,39 @@ export interface DepthHints {
   readonly deepest: Hint;
   readonly sparing: Hint;
   readonly settled: Hint;
+  /** How far the wishes stretch is taken over from there; null = it is looked for again. */
+  readonly stretch: number | null;
 }
 
-/** The farthest depth that was found, and what was kept on the way there. */
+/** The farthest depth that was found. */
 interface Reached {
   readonly answer: Answer;
-  readonly aim: WishAim;
+  /** How much farther than their usual tolerance the wishes had to stretch, 1 = no farther. */
+  readonly stretch: number;
   /** False when nothing on the whole way can be held. */
   readonly isHeld: boolean;
 }
+
+interface Reach {
+  /** Kept free at every joint inside its limit, degrees. */
+  readonly toSpareDeg?: number;
+  /** That has to be left above the easiest depth. */
+  readonly ease?: number;
+  /** Where a like task was solved. */
+  readonly near?: Hint | null;
+  /** A depth beyond which it need not be looked for. */
+  readonly enough?: number;
+  /** Wishes may stretch this much from the beginning. */
+  readonly stretch?: number;
+}
+
+/** Wishes are worth keeping while the pose comes to this share of its depth without any. Our choice. */
+const WORTH_ITS_WISHES = 0.6;
+/** The stretch is found to this share of itself: less moves no number that anyone sets. */
+const STRETCH_WITHIN = 0.02;
+
+/** How far any wish may be off, in its tolerances. */
+export const wishesWithinAt = (stretch: number): number => WISH_STRETCH * stretch;
 
 /**
  * The deepest set-up is settled this much inside its edge, degrees: at the edge itself
@@ -38,8 +62,10 @@ interface Reached {
  * of what can be set gives the same answer from every start. Our modelling choice.
  */
 const INSIDE_THE_EDGE = 0.25;
-/** A wish that is off by fewer tolerances than this holds nothing back. */
-const NEARLY_STRETCHED = 0.95 * WISH_STRETCH;
+/** A wish that is off by less than this share of what it may holds nothing back. */
+const NEARLY = 0.95;
+/** A depth this near to where it was to go is there, degrees or centimetres. */
+const AT_THE_END = 0.05;
 
 /** One pose's way from its easiest depth to the textbook's. Depths in degrees or centimetres. */
 export class DepthSearch {
@@ -59,45 +85,63 @@ export class DepthSearch {
   }
 
   /**
-   * The farthest depth with every wish within its stretch, or where there is none, with the
-   * musts alone.
-   *
-   * @param toSpareDeg kept free at every joint
-   * @param letsGo whether the wishes are let go of from the beginning
-   * @param ease that has to be left above the easiest depth
-   * @param near where a like task was solved
-   * @param enough a depth beyond which it need not be looked for
+   * The farthest depth with every wish within its tolerance. Where the wishes cost more than
+   * two fifths of the depth that the musts alone allow, all of them stretch by the same
+   * factor, the smallest one that gives it back: so the answer never jumps as a body changes.
    */
-  reach(
-    toSpareDeg: number,
-    letsGo: boolean,
-    ease: number,
-    near: Hint | null,
+  reach({
+    toSpareDeg = 0,
+    ease = 0,
+    near = null,
     enough = this.depth.textbook,
-  ): Reached {
+    stretch = this.hints?.stretch ?? 1,
+  }: Reach = {}): Reached {
     const toSpare = radiansFromDegrees(toSpareDeg);
-    const isHeld = (answer: Answer): boolean =>
-      answer.kept && this.depthOf(answer) - ease >= this.depth.easiest;
-    const kept = { toSpare, wishesWithin: letsGo ? null : WISH_STRETCH };
+    const within = (factor: number): WishAim => ({ toSpare, wishesWithin: wishesWithinAt(factor) });
+    const least = this.depth.easiest + ease;
+    const goesTo = (answer: Answer, depth: number): boolean =>
+      answer.kept && this.depthOf(answer) >= depth;
+    const kept = within(stretch);
     const soon = this.pull(kept, near, enough);
     // What asks more when it is shallower may be held beyond what is enough.
     const pulled = soon.kept || enough >= this.depth.textbook ? soon : this.pull(kept, near);
-    if (isHeld(pulled)) return { answer: pulled, aim: kept, isHeld: true };
-    // Letting go helps where a wish stands in the way; a broken must may have hidden that.
-    const hasWishes = !letsGo && this.task.wishes.length > 0;
-    const helps = hasWishes && (!pulled.kept || this.stretchesAWish(pulled));
+    const isAtEnd = goesTo(pulled, Math.min(enough, this.depth.textbook) - AT_THE_END);
+    if (isAtEnd && goesTo(pulled, least)) return { answer: pulled, stretch, isHeld: true };
+    const isKnown = this.hints?.stretch === 1;
+    if (isKnown && goesTo(pulled, least)) return { answer: pulled, stretch, isHeld: true };
+    const best = this.walk(kept, pulled, least);
+    // A wish that is not at its end holds nothing back; a broken must may have hidden that.
+    const isFree = best.kept && !this.stretchesAWish(best, stretch);
+    if (isFree || this.task.wishes.length === 0) {
+      return { answer: best, stretch, isHeld: goesTo(best, least) };
+    }
     const bare = { toSpare, wishesWithin: null };
     // What the musts alone forbid needs neither a pull without the wishes nor a walk with them.
-    const anywhere = pulled.kept ? null : this.settleAnywhere(toSpareDeg);
-    if (anywhere?.kept === false) return { answer: anywhere, aim: bare, isHeld: false };
-    const farthest = helps ? this.walk(bare, this.pull(bare, near)) : null;
-    if (farthest !== null && !isHeld(farthest)) {
-      return { answer: farthest, aim: bare, isHeld: false };
+    const anywhere = best.kept ? null : this.settleAnywhere(toSpareDeg);
+    if (anywhere?.kept === false) return { answer: anywhere, stretch, isHeld: false };
+    const farthest = this.walk(bare, this.pull(bare, near), least);
+    const isHeldBare = goesTo(farthest, least);
+    const wanted = isHeldBare ? Math.max(least, WORTH_ITS_WISHES * this.depthOf(farthest)) : least;
+    if (goesTo(best, wanted)) return { answer: best, stretch, isHeld: true };
+    if (!isHeldBare) return { answer: farthest, stretch, isHeld: false };
+    let low = stretch;
+    let high = Math.max(stretch, this.findStretch(farthest));
+    let reached = farthest;
+    while (high - low > STRETCH_WITHIN * low) {
+      const middle = Math.sqrt(low * high);
+      const answer = this.pull(within(middle), hintOf(reached));
+      if (goesTo(answer, wanted)) {
+        reached = answer;
+        high = middle;
+      } else low = middle;
     }
-    const walked = this.walk(kept, pulled);
-    return farthest === null || isHeld(walked)
-      ? { answer: walked, aim: kept, isHeld: isHeld(walked) }
-      : { answer: farthest, aim: bare, isHeld: true };
+    return { answer: reached, stretch: high, isHeld: true };
+  }
+
+  /** How far the wishes of a posture stretch. */
+  private findStretch({ skeleton }: Answer): number {
+    const offs = this.task.wishes.map((wish) => Math.abs(calcWishOff(wish, skeleton)));
+    return Math.max(0, ...offs) / WISH_STRETCH + STRETCH_WITHIN;
   }
 
   /** The most wished-for posture anywhere on the way, with the musts alone; not kept when there is none. */
@@ -147,10 +191,9 @@ export class DepthSearch {
     return this.settle(inside, aim, shallowest);
   }
 
-  private stretchesAWish({ skeleton }: Answer): boolean {
-    return this.task.wishes.some(
-      (wish) => Math.abs(calcWishOff(wish, skeleton)) > NEARLY_STRETCHED,
-    );
+  private stretchesAWish({ skeleton }: Answer, stretch: number): boolean {
+    const most = NEARLY * wishesWithinAt(stretch);
+    return this.task.wishes.some((wish) => Math.abs(calcWishOff(wish, skeleton)) > most);
   }
 
   private toOwn(depth: number): number {
@@ -169,8 +212,9 @@ export class DepthSearch {
     return pullFromHint(task, way, aim, near, hints === null ? task.again.sparing : []);
   }
 
-  private walk(aim: WishAim, deadEnd: Answer): Answer {
-    if (deadEnd.kept || this.hints !== null) return deadEnd;
+  private walk(aim: WishAim, deadEnd: Answer, least: number): Answer {
+    const isThere = deadEnd.kept && this.depthOf(deadEnd) >= least;
+    if (isThere || this.hints !== null) return deadEnd;
     return walkFarthest(this.task, this.way, aim, deadEnd);
   }
 }

@@ -1,4 +1,3 @@
-import type { Body } from '../body/body.ts';
 import { findActiveCautions } from '../cautions/stopSigns.ts';
 import { toYawTiltList } from '../geometry/rotation.ts';
 import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
@@ -17,8 +16,10 @@ import {
   calcJointReports,
   findLimiting,
   isCalledOn,
+  makeHeldBackFinder,
   nameJoint,
   type PoseSide,
+  type ReportLimits,
 } from './jointReport.ts';
 import { calcLandmarks, findOrigin } from './landmarks.ts';
 import { calcLoads } from './loads.ts';
@@ -32,7 +33,7 @@ import {
   type JointReport,
   type SetUp,
 } from './setUp.ts';
-import type { PoseAnswer } from './solvePose.ts';
+import type { SolvedRequest } from './solveRequest.ts';
 import { closeSum, limitStep, term, type WorkingStep } from './working.ts';
 
 /** A joint counts as at its limit when this little is left, degrees. */
@@ -62,12 +63,15 @@ export function describeUnsolved({
   rules,
   reserve,
   adapted,
+  legs,
 }: Request): SetUp {
   return {
     format: SET_UP_FORMAT,
     version: SET_UP_VERSION,
     pose: pose.id,
     level,
+    levels: [],
+    standsOn: legs === null ? null : { pose: legs.pose.id, level: legs.level },
     side,
     status: 'failed',
     provisional: rules.provisional,
@@ -97,7 +101,7 @@ export function describeUnsolved({
     provenance: {
       measures: [],
       rules,
-      reserve,
+      reserve: Math.max(reserve, adapted.reserve),
     },
   };
 }
@@ -110,38 +114,49 @@ export const describeStopped = (request: Request, problems: readonly Problem[]):
 const toTenths = (value: number | null): number | null =>
   value === null ? null : Math.round(value * 10) / 10;
 
+/** The limits that an answer is reported against. */
+export const reportLimitsOf = ({
+  answer: { built },
+  numbers,
+  poseRequest,
+}: SolvedRequest): ReportLimits => ({
+  measured: built.limits.measured,
+  safe: built.limits.safe,
+  used: built.limits[built.usable],
+  findReason: makeHeldBackFinder(numbers.ranges, built.usable, poseRequest.pose),
+});
+
 /** Names what stands in the way: the joints that would have to give, by how much. */
-export function describeFailure(
-  { pose, side, rules }: Request,
-  { built: { task }, legsFrom }: PoseAnswer,
-  found: Extract<DepthAnswer, { kind: 'cannot' }>,
-): Problem {
-  const spare = found.because === 'to-spare' ? rules.minimumToSpareDeg : 0;
+export function describeFailure(request: Request, solved: SolvedRequest): Problem {
+  const { pose, side } = request;
+  const { found, built } = solved.answer;
   const { skeleton } = found.answer;
-  const joints = calcJointReports(skeleton, task.limits, side)
-    .filter((each) => each.toSpareDeg !== null && each.toSpareDeg < spare + AT_LIMIT_DEG)
+  const joints = calcJointReports(skeleton, reportLimitsOf(solved), side)
+    .filter((each) => each.toSpareDeg !== null && each.toSpareDeg < AT_LIMIT_DEG)
     .map((each) => {
-      const short = spare - (each.toSpareDeg ?? 0);
+      const short = -(each.toSpareDeg ?? 0);
       const name = nameJoint(each, { pose: pose.id, side });
       return short > AT_LIMIT_DEG
         ? `${name} lacks ${short.toFixed(0)}°`
         : `${name} is at its limit`;
     });
-  const wishes = task.wishes
+  const wishes = built.task.wishes
     .filter((wish) => Math.abs(calcWishOff(wish, skeleton)) > WISH_STRETCH)
     .map((wish) => `${getQuantity(wish.quantity).words} would be too far off`);
   const reasons = [...joints, ...wishes];
   if (reasons.length === 0) reasons.push('the lengths do not meet');
-  if (legsFrom !== null) reasons.unshift(`it stands on ${legsFrom.name}, which cannot be held`);
-  return found.because === 'musts'
-    ? problem('cannot-hold', 'pose', { reasons, swap: saySwap(pose) })
-    : problem('too-little-to-spare', 'pose', { reasons, spare, swap: saySwap(pose) });
+  const { failedLegs } = solved;
+  if (failedLegs !== null) reasons.unshift(`it stands on ${failedLegs.name}, which cannot be held`);
+  const isHeldBack = found.kind === 'cannot' && found.because === 'held-back';
+  return isHeldBack
+    ? problem('too-little-margin', 'pose', { reasons, swap: saySwap(pose) })
+    : problem('cannot-hold', 'pose', { reasons, swap: saySwap(pose) });
 }
 
 const REASON_WORDS = {
-  step: () => 'less the step by experience',
-  'to-spare': (spareDeg: number) => `less what leaves ${String(spareDeg)}° to spare at every joint`,
-  deepest: () => 'settled just inside its edge',
+  step: 'less the first-time step by experience',
+  'held-back': 'less what leaves free what is held back at every joint',
+  deepest: 'settled just inside its edge',
 } as const;
 
 /** How deep, of how deep it may be, with the sum; null when the pose has no depth. */
@@ -159,7 +174,6 @@ export function describeDepth(
     return { ...none, deepest };
   }
   const { reason } = found;
-  const spareDeg = reason.kind === 'to-spare' ? reason.spareDeg : 0;
   const part = (text: string, value: number): WorkingStep =>
     term(text, value.toFixed(2), value, none.unit);
   return {
@@ -171,7 +185,7 @@ export function describeDepth(
       depth.words,
       [
         part('deepest safe: the largest depth that keeps every limit', found.deepest),
-        part(REASON_WORDS[reason.kind](spareDeg), found.depth - found.deepest),
+        part(REASON_WORDS[reason.kind], found.depth - found.deepest),
       ],
       none.unit,
     ),
@@ -227,14 +241,15 @@ function judgeWishes(
 export function describeSolved(
   request: Request,
   known: SetUp,
-  body: Body,
-  built: BuiltTask,
+  solved: SolvedRequest,
   found: HeldDepth,
 ): SetUp {
   const { pose, side, rules } = request;
-  const { figure, limits } = built.task;
+  const { built } = solved.answer;
+  const { body } = solved.numbers;
+  const { figure } = built.task;
   const { skeleton } = found.answer;
-  const joints = calcJointReports(skeleton, limits, side);
+  const joints = calcJointReports(skeleton, reportLimitsOf(solved), side);
   const mat = onHalfCentimetre(layOnMat(figure, skeleton));
   const told = describeLimits(joints, { pose: pose.id, side });
   const wishes = judgeWishes(request, built, skeleton);
@@ -259,7 +274,7 @@ export function describeSolved(
       skeleton,
       mat,
       depths: [known.firstDepth, known.depth],
-      limits: told,
+      limitSteps: told,
     }),
     pelvis: {
       yawDeg: toHundredths(degreesFromRadians(euler.yaw) * mirrored),

@@ -1,13 +1,22 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { PoseTask } from '../solver/poseTask.ts';
 import { getQuantity } from '../solver/quantities.ts';
-import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
+import { toScaled } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { hintOf, type Answer } from '../solver/run.ts';
 import { reachFarthest, settleAt } from '../solver/solve.ts';
-import { cmFromMetres, radiansFromDegrees } from '../units/brands.ts';
+import { cmFromMetres } from '../units/brands.ts';
+import { withLimits } from './buildTask.ts';
+import { wishesWithinAt } from './depthSearch.ts';
+import { reportLimitsOf } from './describeSetUp.ts';
 import { reportPushed, toForce, withBareLimits } from './force.ts';
-import { calcJointReports, findLimiting, nameJoint, type PoseSide } from './jointReport.ts';
+import {
+  calcJointReports,
+  findLimiting,
+  nameJoint,
+  type PoseSide,
+  type ReportLimits,
+} from './jointReport.ts';
 import type { Plan } from './planSetUp.ts';
 import { solvePushed, type Force } from './pushed.ts';
 import type { PushedReport, SetUp, StanceBound, StanceBounds } from './setUp.ts';
@@ -52,20 +61,16 @@ const HALVINGS = 9;
  * The shortest and longest stance that work at the planned depth, each with the joint or
  * the reason that sets it.
  */
-function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds | null {
-  const { pose, side, rules } = request;
-  const of = { pose: pose.id, side };
-  const { found, built } = answer;
+function calcBounds(plan: Plan, planned: Skeleton): StanceBounds | null {
+  const { pose, side } = plan.request;
+  const { found, built } = plan.answer;
+  const of = { pose: pose.id, side, limits: reportLimitsOf(plan) };
   const standsOnBoth = pose.backContact === 'flat' || pose.backContact === 'ball';
   if (found.kind !== 'held' || !standsOnBoth || built.stance.definition.kind === 'none')
     return null;
-  const task: PoseTask = holdDepthOf(built.task, pose, planned);
+  const task: PoseTask = holdDepthOf(withLimits(built, built.usable), pose, planned);
   const free = task.free.includes('stance') ? task.free : [...task.free, 'stance' as const];
-  const spare = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
-  const aim = {
-    toSpare: radiansFromDegrees(spare),
-    wishesWithin: found.wishesLetGo ? null : WISH_STRETCH,
-  };
+  const aim = { toSpare: 0, wishesWithin: wishesWithinAt(found.stretch) };
   const { posture } = planned;
   const open: PoseTask = { ...task, free };
   const reach = (to: number): Answer =>
@@ -76,9 +81,9 @@ function calcBounds({ request, answer }: Plan, planned: Skeleton): StanceBounds 
     if (ends.some((end) => Math.abs(stance - end) < AT_SEARCHED_END)) {
       return 'no joint sets an end to it';
     }
-    const limiting = findLimiting(calcJointReports(at.skeleton, open.limits, side));
+    const limiting = findLimiting(calcJointReports(at.skeleton, of.limits, side));
     const spareLeft = limiting?.toSpareDeg ?? Infinity;
-    if (limiting === null || spareLeft > spare + 1) return 'the legs cannot reach further';
+    if (limiting === null || spareLeft > 1) return 'the legs cannot reach further';
     return `the ${nameJoint(limiting, of)} runs out`;
   };
   const bound = (at: Answer, reason: string): StanceBound => ({
@@ -113,12 +118,12 @@ function findWorthwhile(
   aim: { readonly toSpare: number; readonly wishesWithin: number | null },
   planned: Skeleton,
   shortest: Answer,
-  of: PoseSide,
+  of: PoseSide & { readonly limits: ReportLimits },
 ): { readonly answer: Answer; readonly name: string } | null {
-  const limiting = findLimiting(calcJointReports(planned, task.limits, of.side));
+  const limiting = findLimiting(calcJointReports(planned, of.limits, of.side));
   if (limiting === null) return null;
   const shareOf = (skeleton: Skeleton): number => {
-    const same = calcJointReports(skeleton, task.limits, of.side).find(
+    const same = calcJointReports(skeleton, of.limits, of.side).find(
       (each) =>
         each.joint === limiting.joint &&
         each.side === limiting.side &&

@@ -5,13 +5,18 @@ import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { MeasureUse } from '../body/body.ts';
 import type { Joint, Motion } from '../solver/limits.ts';
-import { calcJointReports, findLimiting, nameMotionPair } from './jointReport.ts';
+import {
+  calcJointReports,
+  findLimiting,
+  nameMotionPair,
+  withoutHoldingBack,
+} from './jointReport.ts';
 import { layOnMat } from './mat.ts';
-import { calcNumbers } from './numbers.ts';
-import { toPoseRequest, type Plan } from './planSetUp.ts';
+import type { Plan } from './planSetUp.ts';
 import { calcSettings } from './settings.ts';
 import type { SettingId } from './setUp.ts';
-import { hintsOf, solvePose } from './solvePose.ts';
+import { makeSeeded } from './seeded.ts';
+import { solveRequest } from './solveRequest.ts';
 
 /** Every number of a set-up by its id, the depth under `depth`; limits, and who limits. */
 interface Outcome {
@@ -24,7 +29,10 @@ interface Influence {
   readonly measure: MeasureId;
   readonly side: Side | null;
   readonly error: number;
-  /** How far each number moves when the measure is one standard error larger. */
+  /**
+   * How far each number moves when the measure is off by one standard error: the root mean
+   * square of both ways, with the sign of a larger measure.
+   */
   readonly moves: ReadonlyMap<SettingId | 'depth', number>;
 }
 
@@ -62,27 +70,30 @@ function replaceValue(
   return new Map([...set, [measureKey(measure, side), replaced]]);
 }
 
-/** The same plan with another measure set; null when it cannot be held any more. */
-function solveWith(plan: Plan, set: MeasureSet): Outcome | null {
-  const numbers = calcNumbers(set, plan.request);
-  if (!numbers.ok) return null;
-  const { body } = numbers.value;
-  const request = toPoseRequest(plan.request, numbers.value);
-  const { built, found } = solvePose(request, hintsOf(plan.answer));
+/**
+ * The same plan with another measure set; null when it cannot be held any more.
+ *
+ * @param isNear whether to start where the plan was solved, which is quicker
+ */
+function solveWith(plan: Plan, set: MeasureSet, isNear = false): Outcome | null {
+  const { request } = plan;
+  const solved = solveRequest(request, set, isNear ? plan : null);
+  if (!solved.ok || solved.value.failedLegs !== null) return null;
+  const { built, found } = solved.value.answer;
   if (found.kind === 'cannot') return null;
   const { skeleton } = found.answer;
-  const { figure, limits } = built.task;
+  const { figure } = built.task;
   const settings = calcSettings({
     ...built,
     pose: request.pose,
     rules: request.rules,
-    body,
+    body: solved.value.numbers.body,
     frontSide: request.side,
     figure,
     skeleton,
     mat: layOnMat(figure, skeleton),
     depths: [],
-    limits: [],
+    limitSteps: [],
   });
   const values = new Map<SettingId | 'depth', number>();
   // The unrounded total: tenths would swallow small moves.
@@ -90,7 +101,9 @@ function solveWith(plan: Plan, set: MeasureSet): Outcome | null {
     values.set(id, working.find((step) => step.kind === 'total')?.value ?? value);
   }
   if (found.depth !== null) values.set('depth', found.depth);
-  const limiting = findLimiting(calcJointReports(skeleton, limits, request.side));
+  const limiting = findLimiting(
+    calcJointReports(skeleton, withoutHoldingBack(built.limits[built.usable]), request.side),
+  );
   const { joint, side, motion } = limiting ?? { joint: '', side: null, motion: '' };
   return { values, limiting: `${joint} ${side ?? ''} ${motion}` };
 }
@@ -133,48 +146,85 @@ function findUncertain({ setUp }: Plan): MeasureUse[] {
   );
 }
 
-/**
- * ± on every number, to first order: each measure is moved by its own standard error,
- * the whole pose is solved again, and the moves add up as independent errors do.
- *
- * @returns null when nothing was solved
- */
-export function calcErrorBars(plan: Plan): ErrorBars | null {
-  const base = solveWith(plan, plan.numbers.set);
+/** Draws for ± where one joint takes over from another within a standard error. Our choice. */
+const FEW_DRAWS = 200;
+
+/** Root mean square of two moves, with the sign of their sum. */
+const meanMove = (up: number, down: number): number =>
+  Math.sqrt((up * up + down * down) / 2) * (up + down < 0 ? -1 : 1);
+
+/** Each measure moved by its own standard error both ways. */
+interface Sweep {
+  readonly base: Outcome;
+  readonly influences: readonly Influence[];
+  /** Whether the same joint limits the pose in all of them. */
+  readonly isSmooth: boolean;
+}
+
+function sweep(plan: Plan, isNear: boolean): Sweep | null {
+  const base = solveWith(plan, plan.numbers.set, isNear);
   if (base === null) return null;
   const influences: Influence[] = [];
+  let isSmooth = true;
   for (const use of findUncertain(plan)) {
     const { measure, side, error, value } = use;
-    // A limit may cut in on one side only; a length has none, and one solve tells its slope.
-    const isLength = getProtocol(measure).unit === 'cm';
-    const moved = isLength ? [value + error] : [value + error, value - error];
-    const both = moved.map((each) => solveWith(plan, replaceValue(plan.numbers.set, use, each)));
+    // Limits cut in on one side; a length has none, and for a quick answer one way tells its slope.
+    const isOneWay = isNear && getProtocol(measure).unit === 'cm';
+    const moved = isOneWay ? [value + error] : [value + error, value - error];
+    const both = moved.map((each) =>
+      solveWith(plan, replaceValue(plan.numbers.set, use, each), isNear),
+    );
+    isSmooth &&= both.every((each) => each?.limiting === base.limiting);
     const moves = new Map<SettingId | 'depth', number>();
     for (const [id, at] of base.values) {
       const [more, less] = both.map((each) => each?.values.get(id));
       // Where one of the two cannot be held, the other tells alone.
       const up = more === undefined ? null : more - at;
       const down = less === undefined ? null : at - less;
-      moves.set(id, ((up ?? down ?? 0) + (down ?? up ?? 0)) / 2);
+      moves.set(id, meanMove(up ?? down ?? 0, down ?? up ?? 0));
     }
     influences.push({ measure, side, error, moves });
   }
-  return { plusMinus: addUp(plan, base, influences), influences };
+  return { base, influences, isSmooth };
 }
 
-function addUp(
-  { setUp }: Plan,
-  base: Outcome,
-  influences: readonly Influence[],
-): ErrorBars['plusMinus'] {
+/**
+ * ± on every number: each measure is moved by its own standard error both ways, the whole
+ * pose is solved again, and the moves add up as independent errors do.
+ *
+ * @param plan solved again from where it was solved
+ * @returns null when nothing was solved
+ */
+export function calcErrorBars(plan: Plan): ErrorBars | null {
+  const swept = sweep(plan, true);
+  return swept === null ? null : toBars(plan, swept, null);
+}
+
+/**
+ * The same from the pose's own starts, which is slower. Where another joint takes over
+ * within one standard error, or the pose cannot be held any more, no slope tells enough:
+ * then ± is the scatter of made-up repeats of the measuring.
+ *
+ * @returns null when nothing was solved
+ */
+export function calcSureErrorBars(plan: Plan): ErrorBars | null {
+  const near = sweep(plan, true);
+  if (near === null) return null;
+  if (!near.isSmooth) return toBars(plan, near, calcMonteCarlo(plan, FEW_DRAWS, makeSeeded()));
+  const cold = sweep(plan, false);
+  return cold === null ? null : toBars(plan, cold, null);
+}
+
+function toBars({ setUp }: Plan, { base, influences }: Sweep, drawn: MonteCarlo | null): ErrorBars {
+  const addUp = (id: SettingId | 'depth'): number =>
+    Math.sqrt(sumOfSquares(influences.map(({ moves }) => moves.get(id) ?? 0)));
   const units = new Map<string, 'cm' | 'deg'>(setUp.settings.map(({ id, unit }) => [id, unit]));
-  const bars = new Map<SettingId | 'depth', number>();
+  const plusMinus = new Map<SettingId | 'depth', number>();
   for (const id of base.values.keys()) {
-    const variance = influences.reduce((sum, { moves }) => sum + (moves.get(id) ?? 0) ** 2, 0);
     const unit = id === 'depth' ? (setUp.depth?.unit ?? 'deg') : (units.get(id) ?? 'cm');
-    bars.set(id, Math.max(FLOOR[unit], Math.sqrt(variance)));
+    plusMinus.set(id, Math.max(FLOOR[unit], drawn?.bands.get(id)?.sd ?? addUp(id)));
   }
-  return bars;
+  return { plusMinus, influences };
 }
 
 /** What many made-up repeats of the same measuring would give. */
@@ -201,7 +251,12 @@ export interface MonteCarlo {
  *
  * @param random uniform in [0, 1)
  */
-export function calcMonteCarlo(plan: Plan, draws: number, random: () => number): MonteCarlo {
+export function calcMonteCarlo(
+  plan: Plan,
+  draws: number,
+  random: () => number,
+  isNear = true,
+): MonteCarlo {
   const uncertain = findUncertain(plan);
   const outcomes: Outcome[] = [];
   for (let draw = 0; draw < draws; draw += 1) {
@@ -209,7 +264,7 @@ export function calcMonteCarlo(plan: Plan, draws: number, random: () => number):
     for (const use of uncertain) {
       set = replaceValue(set, use, use.value + use.error * drawNormal(random));
     }
-    const outcome = solveWith(plan, set);
+    const outcome = solveWith(plan, set, isNear);
     if (outcome !== null) outcomes.push(outcome);
   }
   const bands = new Map<SettingId | 'depth', Band>();

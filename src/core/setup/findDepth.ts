@@ -1,19 +1,18 @@
 import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { Experience } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import type { PoseTask } from '../solver/poseTask.ts';
 import { getQuantity } from '../solver/quantities.ts';
-import { WISH_STRETCH } from '../solver/residuals.ts';
+import { calcWishOff } from '../solver/residuals.ts';
 import { hintOf, type Answer } from '../solver/run.ts';
 import { settleFreely } from '../solver/solve.ts';
-import { radiansFromDegrees } from '../units/brands.ts';
-import { DepthSearch, type DepthHints, type WishAim } from './depthSearch.ts';
+import { withLimits, type BuiltTask } from './buildTask.ts';
+import { DepthSearch, wishesWithinAt, type DepthHints, type WishAim } from './depthSearch.ts';
 import { calcFirstStep } from './reserve.ts';
 
 /** Why a recommended depth is what it is. */
 type DepthReason =
   | { readonly kind: 'step'; readonly step: number }
-  | { readonly kind: 'to-spare'; readonly spareDeg: number }
+  | { readonly kind: 'held-back' }
   | { readonly kind: 'deepest' };
 
 /** Depths in degrees or centimetres, whichever the depth is told in. */
@@ -24,8 +23,8 @@ export interface HeldDepth {
   readonly depth: number | null;
   readonly deepest: number | null;
   readonly reason: DepthReason;
-  /** True when only the musts could be kept, so that a wish may be more than two tolerances off. */
-  readonly wishesLetGo: boolean;
+  /** How much farther than their usual tolerance the wishes may be off; 1 = no farther. */
+  readonly stretch: number;
   readonly hints: DepthHints;
 }
 
@@ -33,14 +32,14 @@ export type DepthAnswer =
   | HeldDepth
   | {
       readonly kind: 'cannot';
-      readonly because: 'musts' | 'to-spare';
+      readonly because: 'musts' | 'held-back';
       /** The least broken posture, to name what stands in the way. */
       readonly answer: Answer;
       readonly deepest: number | null;
     };
 
 /**
- * Where the least to spare sets the depth, the recommended one stays this far inside that
+ * Where what is held back sets the depth, the recommended one stays this far inside that
  * edge, degrees: at the very edge every wish is stretched to its end, and one degree less
  * lets them all go back. Our modelling choice.
  */
@@ -51,106 +50,135 @@ const EASE_INSIDE_SPARING = 1;
  */
 const BEYOND_STEP = 2;
 
+/** What a depth depends on beside the task. */
+export interface DepthRequest {
+  readonly rules: HouseRules;
+  readonly experience: Experience;
+  /** Whether a session of this pose was logged: then there is no first step any more. */
+  readonly isHeldBefore: boolean;
+}
+
 /**
  * Finds how deep this person may go, and how deep to go now.
  *
- * Deepest: the largest depth with every must kept and no wish more than two
- * tolerances off (musts alone if there is none). Recommended: the smaller of the
- * deepest less the first step and the depth that leaves the least to spare.
+ * Deepest: the largest depth inside the safe limits with every must kept and every wish
+ * within its stretch. Recommended: the largest depth that leaves free all that is held
+ * back, and the first time no deeper than the deepest less the first step.
  *
  * @param hints of a like task solved before
- * @param isTrial whether to give up at once, and with less to tell, where nothing can be held
  */
 export function findDepth(
-  task: PoseTask,
+  built: BuiltTask,
   depth: DepthDefinition,
-  rules: HouseRules,
-  experience: Experience,
+  { rules, experience, isHeldBefore }: DepthRequest,
   hints: DepthHints | null = null,
-  isTrial = false,
 ): DepthAnswer {
   const { quantity, easiest } = depth;
   const { kind } = getQuantity(quantity);
-  const search = new DepthSearch(task, depth, hints);
-  const spareDeg = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
-  if (isTrial) {
-    const anywhere = search.settleAnywhere(spareDeg);
-    if (!anywhere.kept) {
-      return { kind: 'cannot', because: 'to-spare', answer: anywhere, deepest: null };
-    }
-  }
-  const bound = search.reach(0, false, 0, hints?.deepest ?? null);
+  const safe = new DepthSearch(withLimits(built, 'safe'), depth, hints);
+  const bound = safe.reach({ near: hints?.deepest ?? null });
   const { answer: deepest } = bound;
   if (!bound.isHeld) return { kind: 'cannot', because: 'musts', answer: deepest, deepest: null };
-  const deepestDepth = search.depthOf(deepest);
+  const deepestDepth = safe.depthOf(deepest);
   const held = (
     answer: Answer,
-    { wishesWithin }: WishAim,
+    stretch: number,
     reason: DepthReason,
-    sparing: Answer,
+    edge: Answer,
   ): DepthAnswer => ({
     kind: 'held',
     answer,
-    depth: search.depthOf(answer),
+    depth: safe.depthOf(answer),
     deepest: deepestDepth,
     reason,
-    wishesLetGo: wishesWithin === null,
-    hints: hintsAt(deepest, sparing, answer),
+    stretch,
+    hints: hintsAt(deepest, edge, answer, stretch),
   });
 
-  if (rules.depth === 'deepest') {
-    const inside = search.settleJustInside(deepestDepth, bound.aim, deepest);
-    return held(inside, bound.aim, { kind: 'deepest' }, deepest);
+  if (built.usable === 'safe') {
+    const inside = safe.settleJustInside(deepestDepth, aimAt(bound.stretch), deepest);
+    return held(inside, bound.stretch, { kind: 'deepest' }, deepest);
   }
-  const step = calcFirstStep(rules, experience, quantity === 'front-knee-bend', deepestDepth);
+  const step = isHeldBefore
+    ? 0
+    : calcFirstStep(rules, experience, quantity === 'front-knee-bend', deepestDepth);
   const afterStep = Math.max(easiest, deepestDepth - step);
-  // With degrees to spare a wish may have to go further than it would at the very edge.
-  const reached = search.reach(
-    spareDeg,
-    bound.aim.wishesWithin === null,
-    EASE_INSIDE_SPARING,
-    hints?.sparing ?? hintOf(deepest),
-    afterStep + BEYOND_STEP,
-  );
-  const { answer: sparing, aim } = reached;
+  const search = new DepthSearch(withLimits(built, 'recommended'), depth, hints);
+  const reached = search.reach({
+    ease: EASE_INSIDE_SPARING,
+    near: hints?.sparing ?? hintOf(deepest),
+    enough: afterStep + BEYOND_STEP,
+    stretch: bound.stretch,
+  });
+  const { answer: sparing, stretch } = reached;
   if (!reached.isHeld) {
-    return { kind: 'cannot', because: 'to-spare', answer: sparing, deepest: deepestDepth };
+    return { kind: 'cannot', because: 'held-back', answer: sparing, deepest: deepestDepth };
   }
+  const aim = aimAt(stretch);
   const edge = search.depthOf(sparing) - (kind === 'angle' ? EASE_INSIDE_SPARING : 0);
-  const toSpare = { kind: 'to-spare', spareDeg } as const;
+  const heldBack = { kind: 'held-back' } as const;
   if (afterStep >= edge) {
-    return held(search.settleJustInside(edge, aim, sparing), aim, toSpare, sparing);
+    return held(search.settleJustInside(edge, aim, sparing), stretch, heldBack, sparing);
   }
   const stepped = search.settle(afterStep, aim, sparing);
-  if (stepped !== null) return held(stepped, aim, { kind: 'step', step }, sparing);
-  return held(search.settleAbove(afterStep, edge, aim, sparing), aim, toSpare, sparing);
+  if (stepped !== null) return held(stepped, stretch, { kind: 'step', step }, sparing);
+  return held(search.settleAbove(afterStep, edge, aim, sparing), stretch, heldBack, sparing);
 }
 
-const hintsAt = (deepest: Answer, sparing: Answer, settled: Answer): DepthHints => ({
+const aimAt = (stretch: number): WishAim => ({
+  toSpare: 0,
+  wishesWithin: wishesWithinAt(stretch),
+});
+
+const hintsAt = (
+  deepest: Answer,
+  sparing: Answer,
+  settled: Answer,
+  stretch: number,
+): DepthHints => ({
   deepest: hintOf(deepest),
   sparing: hintOf(sparing),
   settled: hintOf(settled),
+  stretch,
 });
 
+/**
+ * The farthest depth that leaves some degrees free at every joint inside its safe limit.
+ *
+ * @returns null when nothing can be held so
+ */
+export function findDepthToSpare(
+  built: BuiltTask,
+  depth: DepthDefinition,
+  toSpareDeg: number,
+): number | null {
+  const search = new DepthSearch(withLimits(built, 'safe'), depth, null);
+  const { answer, isHeld } = search.reach({ toSpareDeg });
+  return isHeld ? search.depthOf(answer) : null;
+}
+
 /** The most wished-for posture of a pose without degrees of depth. */
-export function findSetUpWithoutDepth(task: PoseTask, rules: HouseRules): DepthAnswer {
-  const spareDeg = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
-  const settle = (toSpareDeg: number, wishesWithin: number | null): Answer =>
-    settleFreely(task, { toSpare: radiansFromDegrees(toSpareDeg), wishesWithin });
-  const held = (answer: Answer, wishesLetGo: boolean): DepthAnswer => ({
+export function findSetUpWithoutDepth(built: BuiltTask): DepthAnswer {
+  const settle = (kind: BuiltTask['usable'], wishesWithin: number | null): Answer =>
+    settleFreely(withLimits(built, kind), { toSpare: 0, wishesWithin });
+  const held = (answer: Answer, stretch: number): DepthAnswer => ({
     kind: 'held',
     answer,
     depth: null,
     deepest: null,
-    reason: { kind: 'to-spare', spareDeg },
-    wishesLetGo,
-    hints: hintsAt(answer, answer, answer),
+    reason: { kind: 'held-back' },
+    stretch,
+    hints: hintsAt(answer, answer, answer, stretch),
   });
-  const wished = settle(spareDeg, WISH_STRETCH);
-  if (wished.kept) return held(wished, false);
-  const letGo = settle(spareDeg, null);
-  if (letGo.kept) return held(letGo, true);
-  const bare = spareDeg === 0 ? letGo : settle(0, null);
-  const because = bare.kept ? 'to-spare' : 'musts';
-  return { kind: 'cannot', because, answer: because === 'musts' ? bare : letGo, deepest: null };
+  const wished = settle(built.usable, wishesWithinAt(1));
+  if (wished.kept) return held(wished, 1);
+  const letGo = settle(built.usable, null);
+  if (letGo.kept) {
+    // Wishes pull as least squares do, so that what they cost changes smoothly with the body.
+    const offs = built.task.wishes.map((wish) => Math.abs(calcWishOff(wish, letGo.skeleton)));
+    return held(letGo, Math.max(1, ...offs.map((off) => off / wishesWithinAt(1))));
+  }
+  const safe = built.usable === 'safe' ? letGo : settle('safe', null);
+  const because = safe.kept ? 'held-back' : 'musts';
+  return { kind: 'cannot', because, answer: because === 'musts' ? safe : letGo, deepest: null };
 }

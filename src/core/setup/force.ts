@@ -4,7 +4,7 @@ import type { PoseTask } from '../solver/poseTask.ts';
 import { toScaled } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
-import { calcPlanningRanges, toSolverLimits } from './planningLimits.ts';
+import { withLimits } from './buildTask.ts';
 import type { Plan } from './planSetUp.ts';
 import type { Force, Pushed } from './pushed.ts';
 import type { PushedReport } from './setUp.ts';
@@ -21,10 +21,8 @@ export const reportPushed = (to: string, { gives, joints, sentence }: Pushed): P
  * The task with limits as they were measured: a body that is pushed uses all it has, and
  * no margin or reserve holds it back.
  */
-export function withBareLimits({ request, numbers, answer }: Plan): PoseTask {
-  const { rules, pose, side } = request;
-  const bare = calcPlanningRanges(numbers.set, { ...rules, limitMarginSem: 0 }, 0);
-  return { ...answer.built.task, limits: toSolverLimits(bare, side, pose) };
+export function withBareLimits({ answer }: Plan): PoseTask {
+  return withLimits(answer.built, 'measured');
 }
 
 const round = (value: number): number => Math.round(value * 100) / 100 + 0;

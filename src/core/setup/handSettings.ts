@@ -8,7 +8,12 @@ import type { Solved } from './settings.ts';
 import { negate, plain } from './working.ts';
 
 /** Height, ahead of the toes and beside the foot of a hand that hangs to a prop or the floor. */
-export function calcHandSettings({ skeleton, pose, figure, limits }: Solved): Setting[] {
+export function calcHandSettings({
+  skeleton,
+  pose,
+  figure,
+  limitSteps: limits,
+}: Solved): Setting[] {
   const hands = PLACES.filter((place) => pose.arms[place].reach === 'down');
   const [first] = hands;
   if (first === undefined) {

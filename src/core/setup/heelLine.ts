@@ -43,13 +43,13 @@ export function findHeelLine(pose: PoseDefinition, body: Body, rules: HouseRules
           ),
         ],
       };
-    case 'hip-rails': {
+    case 'hip-width': {
       const cm = cmFromMetres(body.hipCentreDistance);
-      return fixed(body.hipCentreDistance, 'rails as far apart as the hip centres', cm.toFixed(2));
+      return fixed(body.hipCentreDistance, 'heels as far apart as the hip centres', cm.toFixed(2));
     }
-    case 'two-fist-rails': {
+    case 'two-fists': {
       const fist = cmFromMetres(body.fistWidth);
-      return fixed(2 * body.fistWidth, 'rails two fists apart', `2 × ${fist.toFixed(2)}`);
+      return fixed(2 * body.fistWidth, 'heels two fists apart', `2 × ${fist.toFixed(2)}`);
     }
     case 'diagonal': {
       const cm = rules.heelLineCm ?? 2 * FIST_WIDTH_CM;

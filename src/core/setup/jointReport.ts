@@ -1,28 +1,79 @@
 import type { Side } from '../measures/protocol.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { hasSides } from '../poses/hasSides.ts';
 import { sideOfPlace } from '../solver/figure.ts';
 import { calcDemands, type Demand } from '../solver/demands.ts';
 import type { Limits, Motion } from '../solver/limits.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { degreesFromRadians } from '../units/brands.ts';
+import type { BuiltTask } from './buildTask.ts';
+import type { HeldBackReason, PlanningRange, PlanningRanges } from './planningLimits.ts';
 import type { JointReport, SetUp } from './setUp.ts';
+import { findUsesBehind } from './usesBehind.ts';
 
 const toHundredths = (degrees: number): number => Math.round(degrees * 100) / 100;
 
-function reportDemand(demand: Demand, frontSide: Side): JointReport {
-  const { has } = demand;
-  const askedDeg = demand.asked === null ? null : degreesFromRadians(demand.asked);
-  const hasDeg = has === null ? null : degreesFromRadians(has);
-  const spare = askedDeg === null || hasDeg === null ? null : hasDeg - askedDeg;
+/** One motion under the limits as measured, the safe ones and those that are used. */
+interface Demands {
+  readonly measured: Demand;
+  readonly safe: Demand;
+  readonly used: Demand;
+}
+
+const toDegrees = (radians: number | null): number | null =>
+  radians === null ? null : toHundredths(degreesFromRadians(radians));
+
+const differ = (a: number | null, b: number | null): number | null =>
+  a === null || b === null ? null : toHundredths(degreesFromRadians(a - b));
+
+function reportDemand(
+  { measured, safe, used }: Demands,
+  frontSide: Side,
+  findReason: HeldBackFinder,
+): JointReport {
+  const side = used.place === null ? null : sideOfPlace(used.place, frontSide);
+  const { joint, motion } = used;
+  const heldBackDeg = differ(measured.has, used.has);
   return {
-    joint: demand.joint,
-    side: demand.place === null ? null : sideOfPlace(demand.place, frontSide),
-    motion: demand.motion,
-    askedDeg: askedDeg === null ? null : toHundredths(askedDeg),
-    hasDeg: hasDeg === null ? null : toHundredths(hasDeg),
-    toSpareDeg: spare === null ? null : toHundredths(spare),
+    joint,
+    side,
+    motion,
+    askedDeg: toDegrees(used.asked),
+    measuredDeg: toDegrees(measured.has),
+    heldBackDeg,
+    heldBackFor: (heldBackDeg ?? 0) > 0 ? findReason({ joint, motion, side }) : null,
+    hasDeg: toDegrees(used.has),
+    toSpareDeg: differ(used.has, used.asked),
+    safeDeg: toDegrees(safe.has),
   };
 }
+
+/** Why a part of the range behind a motion is held back; null = nothing is known of it. */
+type HeldBackFinder = (
+  motion: Pick<JointReport, 'joint' | 'motion' | 'side'>,
+) => HeldBackReason | null;
+
+/** Finds the reason of the range that holds back most of those behind a motion. */
+export const makeHeldBackFinder =
+  (
+    ranges: PlanningRanges,
+    usable: BuiltTask['usable'],
+    { trunkShares = {} }: PoseDefinition,
+  ): HeldBackFinder =>
+  (motion) => {
+    const isShared =
+      motion.joint === 'spine' &&
+      ((motion.motion === 'extension' && trunkShares.extension !== undefined) ||
+        (motion.motion === 'axial-rotation' && trunkShares.rotation !== undefined));
+    if (isShared) return 'pose';
+    const behind = [...ranges.values()].filter(
+      ({ use }) => findUsesBehind(motion, [use]).length > 0,
+    );
+    const heldBack = ({ use, [usable]: { limit } }: PlanningRange): number => use.value - limit;
+    const [most] = behind.sort((a, b) => heldBack(b) - heldBack(a));
+    // Rounding of the back and the toes are stated for everyone.
+    return most === undefined ? 'least-margin' : most[usable].reason;
+  };
 
 /** The two directions of one motion: only the one with less to spare is told. */
 const OPPOSITES: Partial<Record<Motion, Motion>> = {
@@ -44,15 +95,37 @@ function tellsMore(a: JointReport, b: JointReport): JointReport {
   return (b.askedDeg ?? 0) > (a.askedDeg ?? 0) ? b : a;
 }
 
+/** Limits of a posture's joints: as measured, safe, and those that are used. */
+export interface ReportLimits {
+  readonly measured: Limits;
+  readonly safe: Limits;
+  readonly used: Limits;
+  readonly findReason: HeldBackFinder;
+}
+
+/** Reports against one list of limits alone, with nothing held back. */
+export const withoutHoldingBack = (limits: Limits): ReportLimits => ({
+  measured: limits,
+  safe: limits,
+  used: limits,
+  findReason: () => null,
+});
+
 /** Every motion once, in the direction that has less to spare; least to spare first. */
 export function calcJointReports(
   skeleton: Skeleton,
-  limits: Limits,
+  limits: ReportLimits,
   frontSide: Side,
 ): JointReport[] {
   const byMotion = new Map<string, JointReport>();
-  for (const demand of calcDemands(skeleton, limits)) {
-    const report = reportDemand(demand, frontSide);
+  const demands = calcDemands(skeleton, limits.used);
+  const under = (other: Limits): readonly Demand[] =>
+    other === limits.used ? demands : calcDemands(skeleton, other);
+  const measured = under(limits.measured);
+  const safe = under(limits.safe);
+  for (const [i, used] of demands.entries()) {
+    const each = { measured: measured[i]!, safe: safe[i]!, used };
+    const report = reportDemand(each, frontSide, limits.findReason);
     const key = motionKey(report);
     const other = byMotion.get(key);
     byMotion.set(key, other === undefined ? report : tellsMore(other, report));

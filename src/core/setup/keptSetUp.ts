@@ -2,7 +2,7 @@ import type { MeasureUse } from '../body/body.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import type { Result } from '../problems/problem.ts';
-import type { AsFound, HouseRules } from '../rules/houseRules.ts';
+import { RULES_VERSION, type AsFound, type HouseRules } from '../rules/houseRules.ts';
 import { isMoved, planMoved } from './planMoved.ts';
 import { planPose, planSetUp } from './planSetUp.ts';
 import type { Setting, SetUp } from './setUp.ts';
@@ -26,6 +26,8 @@ export interface KeptSetUp {
   readonly moved: AsFound | null;
   readonly reason: string;
   readonly settings: readonly KeptNumber[];
+  /** Of the rules that its numbers were made by, see {@link RULES_VERSION}. */
+  readonly rulesVersion: number;
 }
 
 /** What is kept of a set-up. `id` and `keptAt` come from outside: the core has no clock. */
@@ -34,6 +36,7 @@ export const keepSetUp = (
   asked: Pick<KeptSetUp, 'id' | 'keptAt' | 'rules' | 'moved' | 'reason'>,
 ): KeptSetUp => ({
   ...asked,
+  rulesVersion: RULES_VERSION,
   pose: setUp.pose,
   level: setUp.level,
   side: setUp.side,
@@ -56,6 +59,8 @@ export interface KeptCheck {
   readonly newer: readonly MeasureUse[];
   /** Numbers that differ by what a tape or an eye would see; empty = it still holds. */
   readonly changes: readonly KeptChange[];
+  /** Its numbers were made by other rules than today's, which may be all that changed. */
+  readonly hasOtherRules: boolean;
   /** Today's set-up; null = there is none any more. */
   readonly now: SetUp | null;
 }
@@ -86,7 +91,8 @@ function checkOne(record: PersonRecord, kept: KeptSetUp): KeptCheck {
     ({ takenAt }) => takenAt !== null && Date.parse(takenAt) > Date.parse(kept.keptAt),
   );
   const hasPosture = now !== null && now.status !== 'failed';
-  return { id: kept.id, newer, changes, now: hasPosture ? now : null };
+  const hasOtherRules = kept.rulesVersion !== RULES_VERSION;
+  return { id: kept.id, newer, changes, hasOtherRules, now: hasPosture ? now : null };
 }
 
 /** Solves every kept set-up anew with what is known today, and tells what would be another. */

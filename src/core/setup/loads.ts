@@ -1,3 +1,4 @@
+import { FOOT } from '../body/proportions.ts';
 import { CENTRE_FROM_PROXIMAL, MASS_SHARE } from '../body/masses.ts';
 import type { Side } from '../measures/protocol.ts';
 import { PLACES, type Place } from '../poses/poseDefinition.ts';
@@ -33,6 +34,18 @@ function shareGround({
   return { front: { share, x: front }, back: { share: 1 - share, x: back } };
 }
 
+/**
+ * Whether a posture alone tells what each leg carries: on one foot, on two side by side, or
+ * with the back heel lifted, so that the foot bears from its ball.
+ */
+function isDetermined({ legs: { front, back } }: Skeleton): boolean {
+  const isOnOneFoot = back.foot.bearsFrom === null && !back.closure.startsWith('must');
+  const isOnBall = back.foot.bearsFrom === FOOT.ball;
+  const isKneeling = back.foot.bearsFrom === null || !back.ankleBears;
+  const areTogether = !isKneeling && Math.abs(middleOf(front) - middleOf(back)) < SAME_PLACE;
+  return isOnOneFoot || isOnBall || areTogether;
+}
+
 interface Part {
   readonly share: number;
   readonly x: number;
@@ -52,6 +65,7 @@ const partOf = (segment: 'foot' | 'shank' | 'thigh', proximalX: number, distalX:
  */
 export function calcLoads(skeleton: Skeleton, frontSide: Side, massKg: number | null): JointLoad[] {
   const ground = shareGround(skeleton);
+  const determined = isDetermined(skeleton);
   const loads: JointLoad[] = [];
   for (const place of PLACES) {
     const { share, x } = ground[place];
@@ -67,7 +81,8 @@ export function calcLoads(skeleton: Skeleton, frontSide: Side, massKg: number | 
         joint,
         side: sideOfPlace(place, frontSide),
         lineArmCm: round(cmFromMetres(Math.abs(at - skeleton.centreOfMass[0])), 2),
-        staticTorque: round(torque, 3),
+        weightShare: round(share, 3),
+        staticTorque: determined ? round(torque, 3) : null,
         unit: massKg === null ? 'BW·cm' : 'N·m',
       });
     };

@@ -63,7 +63,7 @@ function readNumbers(body: Body, ranges: PlanningRanges, side: Side): Numbers {
     trunk: cm(body.trunk),
     reach: cm(body.armReach[side]),
     halfShoulders: cm(body.shoulderWidth) / 2,
-    range: (measure, at = side) => findRange(ranges, measure, at)?.limit ?? 0,
+    range: (measure, at = side) => findRange(ranges, measure, at)?.recommended.limit ?? 0,
     girths: { thigh: cm(body.thighGirth[side]), foot: cm(body.footGirth[other]) },
     side,
   };

@@ -17,12 +17,13 @@ const numbersBefore = new Remembered<MeasureSet, Result<Numbers>>();
 /** A measure set as numbers to plan with; problems when lengths do not make a body. */
 export function calcNumbers(
   set: MeasureSet,
-  { rules, reserve, adapted: { cuts } }: Request,
+  { rules, reserve, adapted }: Request,
 ): Result<Numbers> {
-  return numbersBefore.find(set, JSON.stringify([rules, reserve, cuts]), () => {
+  const cautions = { reserve: adapted.reserve, cuts: adapted.cuts };
+  return numbersBefore.find(set, JSON.stringify([rules, reserve, cautions]), () => {
     const body = calcBody(set);
     if (!body.ok) return body;
-    const ranges = calcPlanningRanges(set, rules, reserve, { cuts });
+    const ranges = calcPlanningRanges(set, rules, reserve, cautions);
     return { ok: true, value: { set, body: body.value, ranges } };
   });
 }

@@ -1,17 +1,14 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import type { Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcMonteCarlo } from './errorBars.ts';
 import { planPose } from './planSetUp.ts';
+import { makeSeeded } from './seeded.ts';
 import type { SettingId } from './setUp.ts';
 
 /** Made-up repeats of the measuring. */
 export const DRAWS = 2000;
-/** One seed for everyone: the same person gives the same bands. */
-const SEED = 1905;
 /** Where one joint limits in at least this share of the draws, ± tells the whole doubt. */
 export const ONE_JOINT_SHARE = 0.95;
 
@@ -51,10 +48,7 @@ export function planBands(
   if (planned.kind === 'stopped' || planned.setUp.status === 'failed') {
     return { ok: true, value: null };
   }
-  const generator = xoroshiro128plus(SEED);
-  const { held, oneJointShare, bands } = calcMonteCarlo(planned, draws, () =>
-    uniformFloat64(generator),
-  );
+  const { held, oneJointShare, bands } = calcMonteCarlo(planned, draws, makeSeeded());
   const { settings, depth } = planned.setUp;
   const units = new Map<SettingId | 'depth', 'cm' | 'deg'>(
     settings.map(({ id, unit }) => [id, unit]),

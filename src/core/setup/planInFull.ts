@@ -5,11 +5,12 @@ import { findLyingPose } from '../poses/lying/index.ts';
 import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';
-import { calcErrorBars, type ErrorBars } from './errorBars.ts';
+import { calcSureErrorBars, type ErrorBars } from './errorBars.ts';
 import { findHandProp } from './handProp.ts';
+import { findSmallestMove } from './smallestMove.ts';
 import { findSupportProps } from './supportProps.ts';
 import { planLying } from './planLying.ts';
-import { planPose } from './planSetUp.ts';
+import { describeLevels, planPose } from './planSetUp.ts';
 import type { DepthReport, SetUp } from './setUp.ts';
 
 const toHundredths = (value: number | undefined): number | null =>
@@ -56,8 +57,12 @@ export function planInFull(
   }
   const planned = planPose(record, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
-  const { setUp } = planned;
-  if (planned.kind === 'stopped' || setUp.status === 'failed') return { ok: true, value: setUp };
-  const barred = withErrorBars(setUp, calcErrorBars(planned));
+  if (planned.kind === 'stopped') return { ok: true, value: planned.setUp };
+  const levels = describeLevels(record, poseId, side, rules);
+  const move = findSmallestMove(planned.request, planned);
+  const problems = [...planned.setUp.problems, ...(move === null ? [] : [move])];
+  const setUp = { ...planned.setUp, levels, problems };
+  if (setUp.status === 'failed') return { ok: true, value: setUp };
+  const barred = withErrorBars(setUp, calcSureErrorBars(planned));
   return { ok: true, value: withProps({ ...barred, ...calcDetails(planned) }, props) };
 }

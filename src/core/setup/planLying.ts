@@ -48,7 +48,7 @@ export function planLying(
   if (stops.length === 0 && missing.length > 0) return { ok: false, problems: missing };
   const body = calcBody(set);
   if (!body.ok) return body;
-  const ranges = calcPlanningRanges(set, rules, reserve);
+  const ranges = calcPlanningRanges(set, rules, reserve, { reserve: 0, cuts: [] });
   const cautions = findActiveCautions(record.person).map(({ entry, kind }) => ({
     id: entry.id,
     name: kind?.name ?? entry.id,
@@ -64,6 +64,8 @@ export function planLying(
       version: SET_UP_VERSION,
       pose: pose.id,
       level: null,
+      levels: [],
+      standsOn: null,
       side,
       status: stops.length > 0 ? 'failed' : 'solved',
       provisional: rules.provisional,

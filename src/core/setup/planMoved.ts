@@ -32,7 +32,8 @@ export const isMoved = (moved: AsFound): boolean =>
   Object.values(moved).some((each) => each !== null);
 
 /** A set-up round an answer; its depth is what the posture has. */
-function describeMoved({ request, numbers, answer, setUp }: Plan, found: HeldDepth): SetUp {
+function describeMoved(plan: Plan, found: HeldDepth): SetUp {
+  const { request, setUp } = plan;
   const { pose, rules } = request;
   const depth = describeDepth(pose.depth, found, rules);
   const value =
@@ -51,7 +52,7 @@ function describeMoved({ request, numbers, answer, setUp }: Plan, found: HeldDep
             working: [plain(`${pose.depth.words}, as it is moved`, value)],
           },
   };
-  return describeSolved(request, known, numbers.body, answer.built, found);
+  return describeSolved(request, known, plan, found);
 }
 
 /** A foot moved across the mat stands diagonally, however its turn changes. */
@@ -106,7 +107,7 @@ export function findHeelLines(
   { request, numbers }: Plan,
   backFootDeg: number,
 ): readonly HeelLineMark[] {
-  return (['heel-to-arch', 'heel-to-heel', 'hip-rails', 'two-fist-rails'] as const).map((rule) => ({
+  return (['heel-to-arch', 'heel-to-heel', 'hip-width', 'two-fists'] as const).map((rule) => ({
     rule,
     widthCm: cmFromMetres(
       findHeelLine(request.pose, numbers.body, { ...request.rules, heelLine: rule }).width(

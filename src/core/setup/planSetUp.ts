@@ -1,13 +1,12 @@
-import { adapt } from '../cautions/adapt.ts';
 import { findStopSigns } from '../cautions/stopSigns.ts';
 import { calcMeasureSet } from '../measures/measureSet.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose, POSES } from '../poses/catalogue/index.ts';
+import { FITTING_LEVEL, findLevel, USUAL_LEVEL, withLevel } from '../poses/level.ts';
 import { findLyingPose, LYING_POSES } from '../poses/lying/index.ts';
-import { withLevel } from '../poses/level.ts';
+import type { LevelDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
-import { resolveRules } from '../rules/chosenSchools.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import {
   describeDepth,
@@ -16,59 +15,33 @@ import {
   describeStopped,
   describeUnsolved,
 } from './describeSetUp.ts';
-import { calcNumbers, type Numbers } from './numbers.ts';
+import { getValue } from './getValue.ts';
+import { describeLevel } from './levelReport.ts';
 import { findMissingMeasures } from './planningLimits.ts';
 import { planLying } from './planLying.ts';
-import type { Request } from './request.ts';
-import { getReserve } from './reserve.ts';
-import type { SetUp } from './setUp.ts';
-import { solvePose, type PoseAnswer, type PoseRequest } from './solvePose.ts';
+import { makeRequest, type Request } from './request.ts';
+import type { LevelReport, SetUp } from './setUp.ts';
+import { solveRequest, type SolvedRequest } from './solveRequest.ts';
 
 /** A set-up with all that it was made from, for those who solve on from there. */
-export interface Plan {
+export interface Plan extends SolvedRequest {
   readonly request: Request;
-  readonly numbers: Numbers;
-  readonly poseRequest: PoseRequest;
-  readonly answer: PoseAnswer;
   readonly setUp: SetUp;
 }
 
 export type Planned =
   | { readonly kind: 'problems'; readonly problems: readonly Problem[] }
   /** Nothing was solved: a stop sign, or a pose that a caution excludes. */
-  | { readonly kind: 'stopped'; readonly setUp: SetUp }
+  | { readonly kind: 'stopped'; readonly request: Request; readonly setUp: SetUp }
   | ({ readonly kind: 'planned' } & Plan);
 
 const refuse = (...problems: readonly Problem[]): Planned => ({ kind: 'problems', problems });
 
-/** Fills in level, house rules and cautions; a problem when the pose or level is not known. */
-function makeRequest(
-  record: PersonRecord,
-  poseId: string,
-  side: Side,
-  rules: Partial<HouseRules>,
-  level: string | null,
-): Result<Request> {
-  const usual = findPose(poseId);
-  if (usual === null) {
-    const known = [...POSES, ...LYING_POSES].map((each) => each.id);
-    return { ok: false, problems: [problem('unknown-pose', 'pose', { text: poseId, known })] };
-  }
-  if (level !== null && !usual.levels.some((each) => each.id === level)) {
-    const known = usual.levels.map((each) => each.id);
-    return { ok: false, problems: [problem('unknown-level', 'level', { text: level, known })] };
-  }
-  const resolved = resolveRules(record.person, poseId, rules);
-  const adapted = adapt(record.person, withLevel(usual, level), resolved);
-  const reserve = Math.max(adapted.reserve, getReserve(adapted.rules, record.person.experience));
-  const { pose } = adapted;
-  return {
-    ok: true,
-    value: { record, pose, level, side, rules: adapted.rules, reserve, adapted },
-  };
-}
-
-/** The whole plan of one pose; see {@link planSetUp} for its arguments. */
+/**
+ * The whole plan of one pose; see {@link planSetUp} for its arguments.
+ *
+ * @returns its `levels` tell of those that were tried
+ */
 export function planPose(
   record: PersonRecord,
   poseId: string,
@@ -76,45 +49,160 @@ export function planPose(
   rules: Partial<HouseRules> = {},
   level: string | null = null,
 ): Planned {
-  const made = makeRequest(record, poseId, side, rules, level);
-  if (!made.ok) return refuse(...made.problems);
-  const request = made.value;
-  const stopSigns = [...findStopSigns(record.person), ...request.adapted.excluded];
-  if (stopSigns.length > 0) return { kind: 'stopped', setUp: describeStopped(request, stopSigns) };
+  const pose = findPose(poseId);
+  if (pose === null) {
+    const known = [...POSES, ...LYING_POSES].map((each) => each.id);
+    return refuse(problem('unknown-pose', 'pose', { text: poseId, known }));
+  }
+  if (level === FITTING_LEVEL) return planFittingLevel(record, pose, side, rules);
+  if (level !== null && level !== USUAL_LEVEL && findLevel(pose, level) === null) {
+    const known = [FITTING_LEVEL, USUAL_LEVEL, ...pose.levels.map((each) => each.id)];
+    return refuse(problem('unknown-level', 'level', { text: level, known: [...new Set(known)] }));
+  }
+  return planLevel(record, pose, side, rules, level);
+}
+
+/** One level of a pose, on the feet of the pose it stands on. */
+function planLevel(
+  record: PersonRecord,
+  pose: PoseDefinition,
+  side: Side,
+  rules: Partial<HouseRules>,
+  level: string | null,
+): Planned {
+  const { restsOn } = withLevel(pose, level);
+  let legs: Request | null = null;
+  if (restsOn !== undefined) {
+    const ownRules = { ...rules, depth: 'recommended' } as const;
+    const standing = planPose(record, restsOn.pose, side, ownRules, restsOn.level ?? FITTING_LEVEL);
+    if (standing.kind === 'problems') return standing;
+    legs = standing.request;
+  }
+  const request = makeRequest(record, pose, side, rules, level, legs);
+  const stopSigns = findStopSigns(record.person);
+  const excluded = [...(legs?.adapted.excluded ?? []), ...request.adapted.excluded];
+  if (stopSigns.length + excluded.length > 0) {
+    const setUp = describeStopped(request, [...stopSigns, ...excluded]);
+    return { kind: 'stopped', request, setUp };
+  }
   const set = calcMeasureSet(record.readings);
   const missing = findMissingMeasures(set, request.rules, request.pose, POSES);
   if (missing.length > 0) return refuse(...missing);
-  const numbers = calcNumbers(set, request);
-  if (!numbers.ok) return refuse(...numbers.problems);
-  const poseRequest = toPoseRequest(request, numbers.value);
-  const answer = solvePose(poseRequest);
-  const setUp = describe(request, numbers.value, answer);
-  return { kind: 'planned', request, numbers: numbers.value, poseRequest, answer, setUp };
+  const solved = solveRequest(request, set);
+  if (!solved.ok) return refuse(...solved.problems);
+  return { kind: 'planned', request, ...solved.value, setUp: describe(request, solved.value) };
 }
 
-export const toPoseRequest = (request: Request, numbers: Numbers): PoseRequest => ({
-  pose: request.pose,
-  numbers,
-  side: request.side,
-  rules: request.rules,
-  experience: request.record.person.experience,
-});
-
-function describe(request: Request, { body, ranges }: Numbers, answer: PoseAnswer): SetUp {
+function describe(request: Request, solved: SolvedRequest): SetUp {
   const { pose, rules } = request;
-  const { found, built } = answer;
+  const { found, first } = solved.answer;
+  const { body, ranges } = solved.numbers;
   const unsolved = describeUnsolved(request);
   const measures = [...body.uses, ...[...ranges.values()].map((range) => range.use)];
+  const provenance = { ...unsolved.provenance, measures };
+  if (solved.failedLegs !== null) {
+    const problems = [describeFailure(request, solved)];
+    return { ...unsolved, provenance, problems };
+  }
   const known: SetUp = {
     ...unsolved,
     depth: describeDepth(pose.depth, found, rules),
-    firstDepth: describeDepth(pose.firstDepth, answer.first, rules),
-    provenance: { ...unsolved.provenance, measures },
+    firstDepth: describeDepth(pose.firstDepth, first, rules),
+    provenance,
   };
-  if (found.kind === 'cannot') {
-    return { ...known, problems: [describeFailure(request, answer, found)] };
+  return found.kind === 'cannot'
+    ? { ...known, problems: [describeFailure(request, solved)] }
+    : describeSolved(request, known, solved, found);
+}
+
+/** Whether an easier level that holds is opened in place of the harder one. */
+function isPreferred(
+  where: NonNullable<LevelDefinition['insteadWhere']>,
+  softer: SetUp,
+  harder: SetUp,
+): boolean {
+  if ('handAboveCm' in where) return (getValue(harder, 'hand-height') ?? 0) > where.handAboveCm;
+  const stanceOf = (setUp: SetUp): number => getValue(setUp, 'stance-length') ?? 0;
+  return stanceOf(harder) < (1 - where.stanceShorterBy) * stanceOf(softer);
+}
+
+/** A level and how it came out. */
+interface Tried {
+  readonly level: string;
+  readonly planned: Planned;
+}
+
+/**
+ * The hardest level that this person holds within their margins; once a session of the pose
+ * was logged, the level that it was held at. Where no level can be held, the easiest one,
+ * which tells what stands in the way.
+ */
+function planFittingLevel(
+  record: PersonRecord,
+  pose: PoseDefinition,
+  side: Side,
+  rules: Partial<HouseRules>,
+): Planned {
+  const plan = (level: string): Planned => planLevel(record, pose, side, rules, level);
+  const logged = record.held?.find((each) => each.pose === pose.id);
+  if (logged !== undefined && (logged.level === null || findLevel(pose, logged.level) !== null)) {
+    const before = plan(logged.level ?? USUAL_LEVEL);
+    if (before.kind !== 'planned' || before.setUp.status !== 'failed') return before;
   }
-  return describeSolved(request, known, body, built, found);
+  const levels = pose.levels.filter(({ byChoice }) => byChoice !== true);
+  const [easiest = USUAL_LEVEL] = levels.map(({ id }) => id);
+  const tried: Tried[] = [];
+  let degraded: Planned | null = null;
+  let unmeasured: Planned | null = null;
+  for (let i = levels.length - 1; i >= 0; i -= 1) {
+    const { id } = levels[i]!;
+    const planned = plan(id);
+    if (planned.kind === 'stopped') return planned;
+    tried.push({ level: id, planned });
+    if (planned.kind === 'problems') {
+      if (id === USUAL_LEVEL) unmeasured = planned;
+      continue;
+    }
+    if (planned.setUp.status === 'degraded') degraded ??= planned;
+    if (planned.setUp.status !== 'solved') continue;
+    const softer = levels[i - 1];
+    if (softer?.insteadWhere !== undefined) {
+      const other = plan(softer.id);
+      const isHeld = other.kind === 'planned' && other.setUp.status === 'solved';
+      if (isHeld && isPreferred(softer.insteadWhere, other.setUp, planned.setUp)) {
+        return withTried(other, pose, tried);
+      }
+    }
+    return withTried(planned, pose, tried);
+  }
+  const last = degraded ?? unmeasured ?? tried.at(-1)?.planned ?? plan(easiest);
+  return withTried(last, pose, tried);
+}
+
+/** The chosen level's plan, with what the harder ones still need. */
+function withTried(planned: Planned, pose: PoseDefinition, tried: readonly Tried[]): Planned {
+  if (planned.kind !== 'planned') return planned;
+  const reports = tried.flatMap(({ level, planned: each }): LevelReport[] => {
+    const found = findLevel(pose, level);
+    return found === null || each.kind !== 'planned'
+      ? []
+      : [describeLevel(found, each.request, each)];
+  });
+  return { ...planned, setUp: { ...planned.setUp, levels: reports.reverse() } };
+}
+
+/** Every level of a pose from easier to harder: ready, or what it still needs. */
+export function describeLevels(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules>,
+): readonly LevelReport[] {
+  const pose = findPose(poseId);
+  return (pose?.levels ?? []).flatMap((level): LevelReport[] => {
+    const planned = planLevel(record, pose!, side, rules, level.id);
+    return planned.kind === 'planned' ? [describeLevel(level, planned.request, planned)] : [];
+  });
 }
 
 /**
@@ -125,7 +213,7 @@ function describe(request: Request, { body, ranges }: Numbers, answer: PoseAnswe
  * @param poseId one of poses/catalogue
  * @param side the front (or standing) leg
  * @param rules house rules that differ from the defaults
- * @param level one of the pose's levels; null = the pose as it is usually done
+ * @param level one of the pose's levels; null = its usual one, `auto` = the hardest that fits
  * @returns a set-up, which may say `failed` (an answer too), or problems:
  *   `unknown-pose`, `unknown-level`, `missing-measure`, and those of the body
  */

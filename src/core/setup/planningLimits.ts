@@ -48,14 +48,28 @@ const PROVISIONAL_NEEDS: readonly MeasureId[] = [
   'straight-leg-raise',
 ];
 
-/** One range as it is planned with: the measured value less margin and reserve. */
+/** What asks most to be held back of a range. */
+export type HeldBackReason = 'measuring' | 'experience' | 'least-margin' | 'caution' | 'pose';
+
+/** A limit inside a measured range, degrees, and why it lies where it does; null = it is the whole range. */
+interface InnerLimit {
+  readonly limit: number;
+  readonly reason: HeldBackReason | null;
+}
+
+/** One range as it is planned with. */
 export interface PlanningRange {
   readonly use: MeasureUse;
-  /** Degrees. */
-  readonly limit: number;
+  /** What the deepest safe set-up may use: the value less z standard errors, and what cautions keep. */
+  readonly safe: InnerLimit;
+  /** What a recommended set-up may use: the experience's reserve and the least margin are kept too. */
+  readonly recommended: InnerLimit;
 }
 
 export type PlanningRanges = ReadonlyMap<string, PlanningRange>;
+
+/** Which limits to plan with: the range as it was measured, or what is inside of it. */
+export type LimitKind = 'measured' | 'safe' | 'recommended';
 
 const rangeKey = (measure: MeasureId, side: Side | null): string => `${measure} ${side ?? ''}`;
 
@@ -65,39 +79,69 @@ export const findRange = (
   side: Side | null,
 ): PlanningRange | null => ranges.get(rangeKey(measure, side)) ?? null;
 
+/** Of a range no more than this share is held back, unless a caution keeps more. Our choice. */
+const MOST_HELD_BACK = 0.25;
+
+/** Something that wants a part of a range held back, degrees. */
+type Claim = readonly [HeldBackReason, number];
+
 /**
- * Every known range of a person as a limit to plan with: value − z · error, less the
- * reserve; stated defaults and provisional values as they stand.
+ * The range less the largest of the claims on it; they are never added up.
  *
- * @param reserve share taken off measured ranges, 0 to 1
- * @param cuts what cautions take off single ranges beside
+ * @param claims of the plan itself: together at most a quarter of the range
+ * @param cuts of cautions: in full
+ */
+function holdBack(value: number, claims: readonly Claim[], cuts: readonly RangeCut[]): InnerLimit {
+  const most = MOST_HELD_BACK * Math.max(0, value);
+  const capped = claims.map(([reason, deg]): Claim => [reason, Math.min(most, deg)]);
+  const ofCautions = cuts.flatMap(({ reserve, cap }): Claim[] => [
+    ['caution', reserve * value],
+    ['caution', value - cap],
+  ]);
+  let largest: Claim | null = null;
+  for (const claim of [...capped, ...ofCautions]) {
+    if (claim[1] > (largest?.[1] ?? 0)) largest = claim;
+  }
+  return { limit: value - (largest?.[1] ?? 0), reason: largest?.[0] ?? null };
+}
+
+/**
+ * Every known range of a person with what is held back of it. Held back is the largest of
+ * z standard errors, the reserve by experience and the least margin; stated defaults and
+ * provisional values keep the least margin only.
+ *
+ * @param reserve share kept of measured ranges by experience, 0 to 1
+ * @param cautions the share that cautions keep of every measured range, and of single ones
  */
 export function calcPlanningRanges(
   set: MeasureSet,
   rules: HouseRules,
   reserve: number,
-  { cuts }: Pick<Adapted, 'cuts'> = { cuts: [] },
+  cautions: Pick<Adapted, 'reserve' | 'cuts'>,
 ): PlanningRanges {
-  const cutFor = (measure: MeasureId, side: Side | null): RangeCut[] =>
-    cuts.filter((each) => each.measure === measure && each.side === side);
   const ranges = new Map<string, PlanningRange>();
-  const cut = (
-    value: number,
-    measure: MeasureId,
-    side: Side | null,
-    ownReserve: number,
-  ): number => {
-    const own = cutFor(measure, side);
-    const share = Math.max(ownReserve, ...own.map((each) => each.reserve));
-    return Math.min(value * (1 - share), ...own.map((each) => each.cap));
+  const put = (use: MeasureUse, cuts: readonly RangeCut[]): void => {
+    const { measure, side, value, error, source } = use;
+    const measured = source === 'measured' ? 1 : 0;
+    const ofError: Claim = ['measuring', measured * rules.limitMarginSem * error];
+    const ofPlan: readonly Claim[] = [
+      ofError,
+      ['experience', measured * reserve * value],
+      ['least-margin', rules.minimumToSpareDeg],
+    ];
+    ranges.set(rangeKey(measure, side), {
+      use,
+      safe: holdBack(value, [ofError], cuts),
+      recommended: holdBack(value, ofPlan, cuts),
+    });
   };
-  const put = (measure: MeasureId, side: Side | null): void => {
-    const own = findValue(set, measure, side);
-    if (own !== null) {
-      const { value, error, takenAt } = own;
-      const use: MeasureUse = { measure, side, value, error, source: 'measured', takenAt };
-      const inside = value - rules.limitMarginSem * error;
-      ranges.set(rangeKey(measure, side), { use, limit: cut(inside, measure, side, reserve) });
+  const find = (measure: MeasureId, side: Side | null): void => {
+    const own = cautions.cuts.filter((each) => each.measure === measure && each.side === side);
+    const found = findValue(set, measure, side);
+    if (found !== null) {
+      const { value, error, takenAt } = found;
+      const everywhere: RangeCut = { measure, side, reserve: cautions.reserve, cap: Infinity };
+      put({ measure, side, value, error, source: 'measured', takenAt }, [everywhere, ...own]);
       return;
     }
     const stated = STATED_DEFAULTS[measure];
@@ -105,11 +149,10 @@ export function calcPlanningRanges(
     const value = stated ?? provisional;
     if (value === undefined) return;
     const source: Source = stated === undefined ? 'provisional' : 'default';
-    const use: MeasureUse = { measure, side, value, error: 0, source, takenAt: null };
-    ranges.set(rangeKey(measure, side), { use, limit: cut(value, measure, side, 0) });
+    put({ measure, side, value, error: 0, source, takenAt: null }, own);
   };
   for (const measure of RANGE_MEASURES) {
-    for (const side of getProtocol(measure).sided ? SIDES : [null]) put(measure, side);
+    for (const side of getProtocol(measure).sided ? SIDES : [null]) find(measure, side);
   }
   return ranges;
 }
@@ -133,6 +176,12 @@ const RANGE_MEASURES: readonly MeasureId[] = [
   'trunk-extension',
 ];
 
+/** A limit that nobody measures keeps the least margin, like a stated default. */
+const keepLeastMargin = (deg: number, kind: LimitKind, leastDeg: number): number =>
+  radiansFromDegrees(
+    kind === 'recommended' ? holdBack(deg, [['least-margin', leastDeg]], []).limit : deg,
+  );
+
 /**
  * The limits as the solver takes them: by front and back, radians.
  *
@@ -140,12 +189,15 @@ const RANGE_MEASURES: readonly MeasureId[] = [
  */
 export function toSolverLimits(
   ranges: PlanningRanges,
+  kind: LimitKind,
   frontSide: Side,
   { trunkShares: shares = {}, spineFlexionDeg = LONG_BACK_FLEXION_DEG }: PoseDefinition,
+  { minimumToSpareDeg }: Pick<HouseRules, 'minimumToSpareDeg'>,
 ): Limits {
   const limit = (measure: MeasureId, side: Side | null): number | null => {
     const found = findRange(ranges, measure, side);
-    return found === null ? null : radiansFromDegrees(found.limit);
+    if (found === null) return null;
+    return radiansFromDegrees(kind === 'measured' ? found.use.value : found[kind].limit);
   };
   const leg = (place: Place): LegLimits => {
     const side = sideOfPlace(place, frontSide);
@@ -162,20 +214,25 @@ export function toSolverLimits(
       dorsiflexionStraight: limit('ankle-dorsiflexion-straight', side),
       dorsiflexionBent: limit('ankle-dorsiflexion-bent', side),
       kneeFlexion: limit('knee-flexion', side),
-      toeExtension: radiansFromDegrees(TOE_EXTENSION_DEG),
+      toeExtension: keepLeastMargin(TOE_EXTENSION_DEG, kind, minimumToSpareDeg),
     };
   };
-  const part = (whole: number | null, share = 1): number | null =>
-    whole === null ? null : whole * share;
+  // A pose that uses only a share of a range keeps the rest of it; that is no second margin.
+  const part = (measure: MeasureId, side: Side | null, share = 1): number | null => {
+    const found = findRange(ranges, measure, side);
+    const whole = limit(measure, side);
+    if (found === null || whole === null || kind === 'measured') return whole;
+    return Math.min(whole, radiansFromDegrees(share * found.use.value));
+  };
   const frontOf = sideOfPlace('front', frontSide);
   const backOf = sideOfPlace('back', frontSide);
   const trunk: TrunkLimits = {
-    flexion: radiansFromDegrees(spineFlexionDeg),
-    extension: part(limit('trunk-extension', null), shares.extension),
+    flexion: keepLeastMargin(spineFlexionDeg, kind, minimumToSpareDeg),
+    extension: part('trunk-extension', null, shares.extension),
     sideBendToFront: limit('trunk-side-bend', frontOf),
     sideBendToBack: limit('trunk-side-bend', backOf),
-    rotationToFront: part(limit('trunk-rotation', frontOf), shares.rotation),
-    rotationToBack: part(limit('trunk-rotation', backOf), shares.rotation),
+    rotationToFront: part('trunk-rotation', frontOf, shares.rotation),
+    rotationToBack: part('trunk-rotation', backOf, shares.rotation),
   };
   return { front: leg('front'), back: leg('back'), trunk };
 }

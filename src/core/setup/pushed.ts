@@ -10,7 +10,7 @@ import type { Skeleton } from '../solver/skeleton.ts';
 import type { Answer } from '../solver/run.ts';
 import { settleFreely } from '../solver/solve.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
-import { calcJointReports, nameJoint, type PoseSide } from './jointReport.ts';
+import { calcJointReports, nameJoint, withoutHoldingBack, type PoseSide } from './jointReport.ts';
 import type { JointReport } from './setUp.ts';
 
 /**
@@ -247,7 +247,7 @@ export function solvePushed(
   force: Force,
 ): Pushed {
   const { answer, slack } = pushStepwise(task, pose, planned, force);
-  const joints = calcJointReports(answer.skeleton, slack.limits, side);
+  const joints = calcJointReports(answer.skeleton, withoutHoldingBack(slack.limits), side);
   const gives = findGives(task, pose, planned, answer.skeleton);
   const sentence = describe(gives, joints, { pose: pose.id, side }, answer.kept);
   return { answer, gives, joints, sentence };

@@ -70,6 +70,7 @@ const ORDER: readonly { readonly id: SettingId; readonly say: Say }[] = [
   { id: 'knee-out', say: (value) => `its knee turned out ${value} from straight ahead` },
   { id: 'pelvis-tilt', say: (value) => `pelvis tipped forward ${value}` },
   { id: 'trunk-lean', say: (value) => `trunk leaning ${value} from upright` },
+  { id: 'side-bend', say: (value) => `side bend of ${value} toward the back leg` },
   { id: 'chest-turned', say: (value) => `chest turned ${value} from facing the floor` },
   { id: 'spine-share-of-twist', say: (value) => `${value} of that from the spine` },
   {

@@ -5,6 +5,7 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import type { Joint, Motion } from '../solver/limits.ts';
 import type { ToldAdaptation } from '../cautions/adapt.ts';
 import type { HandProp } from './handProp.ts';
+import type { HeldBackReason } from './planningLimits.ts';
 import type { Give } from './pushed.ts';
 import type { SupportProp } from './supportProps.ts';
 import type { WorkingStep } from './working.ts';
@@ -33,6 +34,7 @@ export type SettingId =
   | 'back-knee-bend'
   | 'pelvis-tilt'
   | 'trunk-lean'
+  | 'side-bend'
   | 'spine-share-of-twist'
   | 'chest-turned'
   | 'lifted-leg'
@@ -83,9 +85,36 @@ export interface JointReport {
   readonly side: Side | null;
   readonly motion: Motion;
   readonly askedDeg: number | null;
-  /** The limit really used, margins and reserve taken off; null = no limit known or none that holds. */
+  /** The whole range as it was measured or stated; null = not known, or no limit holds. */
+  readonly measuredDeg: number | null;
+  /** How much of the range is held back; the rest is what the set-up may use. */
+  readonly heldBackDeg: number | null;
+  /** What asks most to be held back; null = nothing is. */
+  readonly heldBackFor: HeldBackReason | null;
+  /** What the set-up may use: measured less held back. */
   readonly hasDeg: number | null;
+  /** What is left over. */
   readonly toSpareDeg: number | null;
+  /** What the deepest safe set-up may use. */
+  readonly safeDeg: number | null;
+}
+
+/** What one level of a pose still needs of a joint, a length or a reach. */
+export interface LevelNeed {
+  readonly words: string;
+  readonly amount: number;
+  readonly unit: 'cm' | 'deg';
+}
+
+/** One level of a pose for this person. */
+export interface LevelReport {
+  /** null = the usual one. */
+  readonly id: string | null;
+  readonly name: string;
+  /** `by-choice`: arms, straps or walls that no measure decides. */
+  readonly status: 'ready' | 'nearly' | 'needs-more' | 'by-choice';
+  /** What would make it ready; empty when it is. */
+  readonly needs: readonly LevelNeed[];
 }
 
 /** [x, y, z] in cm, world frame: x along the mat to its front, y to its left, z up. */
@@ -106,8 +135,13 @@ export interface JointLoad {
   readonly side: Side;
   /** Horizontal distance along the mat from the weight line to the joint, cm. */
   readonly lineArmCm: number;
-  /** From the weights above the joint, carried by this leg. */
-  readonly staticTorque: number;
+  /** Share of the body's weight that this leg carries, by the lever rule. */
+  readonly weightShare: number;
+  /**
+   * From the weights above the joint, carried by this leg; null where two feet stand apart,
+   * because how they push against each other cannot be told from a posture.
+   */
+  readonly staticTorque: number | null;
   /** Newton metres with body mass known, else a share of body weight times cm. */
   readonly unit: 'N·m' | 'BW·cm';
 }
@@ -152,6 +186,10 @@ export interface SetUp {
   readonly pose: string;
   /** Which of the pose's levels; null = the pose as it is usually done. */
   readonly level: string | null;
+  /** Its levels from easier to harder, those that were tried; empty = none was looked at. */
+  readonly levels: readonly LevelReport[];
+  /** The pose and level whose feet it stands on; null = feet of its own. */
+  readonly standsOn: { readonly pose: string; readonly level: string | null } | null;
   /** The front or standing leg. */
   readonly side: Side;
   readonly status: 'solved' | 'degraded' | 'failed';
@@ -168,7 +206,7 @@ export interface SetUp {
   } | null;
   readonly landmarks: Readonly<Record<string, LandmarkCm>>;
   readonly joints: readonly JointReport[];
-  readonly limiting: Omit<JointReport, 'askedDeg' | 'hasDeg'> | null;
+  readonly limiting: Pick<JointReport, 'joint' | 'side' | 'motion' | 'toSpareDeg'> | null;
   readonly balance:
     ({ readonly base: readonly (readonly [number, number])[] } & BalanceMargins) | null;
   readonly loads: readonly JointLoad[];

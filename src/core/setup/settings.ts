@@ -17,6 +17,7 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import { chainDownBackLeg, chainToPelvis, link } from './chain.ts';
 import { calcHandSettings } from './handSettings.ts';
 import { makeSetting } from './makeSetting.ts';
+import { resolveRule } from './resolveRule.ts';
 import { calcSupportSettings } from './supportSettings.ts';
 import type { DepthReport, Setting, SettingId } from './setUp.ts';
 import { plain, term, type WorkingStep } from './working.ts';
@@ -35,7 +36,7 @@ export interface Solved {
   /** How the depths came about. */
   readonly depths: readonly (DepthReport | null)[];
   /** Joints at their limit, told beneath every solved number. */
-  readonly limits: readonly WorkingStep[];
+  readonly limitSteps: readonly WorkingStep[];
 }
 
 function calcStanceTerms(solved: Solved): WorkingStep[] {
@@ -140,7 +141,7 @@ function calcPelvisSettings(
 const SQUARE_DEG = 90;
 
 function calcAngleSettings(solved: Solved): Setting[] {
-  const { pose, skeleton, limits } = solved;
+  const { pose, skeleton, limitSteps: limits } = solved;
   const degrees = (quantity: QuantityId): number =>
     degreesFromRadians(getQuantity(quantity).calc(skeleton));
   const solvedTerm = (text: string, value: number): WorkingStep =>
@@ -176,7 +177,7 @@ function calcAngleSettings(solved: Solved): Setting[] {
 }
 
 /** What only some poses have: a lifted leg, a sole on the other leg, a tilt, a twist. */
-function calcShapeSettings({ pose, skeleton, figure, limits }: Solved): Setting[] {
+function calcShapeSettings({ pose, skeleton, figure, limitSteps: limits }: Solved): Setting[] {
   const settings: Setting[] = [];
   const told = (
     id: SettingId,
@@ -196,6 +197,9 @@ function calcShapeSettings({ pose, skeleton, figure, limits }: Solved): Setting[
     told('pelvis-tilt', 'upright', 'pelvis', 'front rim down, solved for', 'pelvis-tilt');
   }
   if (says('trunk-lean')) told('trunk-lean', 'upright', 'trunk', 'lean, solved for', 'trunk-lean');
+  if (says('spine-side-bend')) {
+    told('side-bend', 'long-sides', 'trunk', 'toward the back leg, solved for', 'spine-side-bend');
+  }
   if (says('chest-turned-to-front-leg')) {
     const text = 'from facing the floor, solved for';
     told('chest-turned', 'facing-the-floor', 'chest', text, 'chest-turned-to-front-leg');
@@ -236,7 +240,7 @@ const isOverItsAnkle = ({ knee, foot: { ankle } }: LegPose): boolean =>
 
 /** A knee's bend: the working of its depth if it is one, else what it is held at. */
 function calcKneeSetting(solved: Solved, place: Place): Setting {
-  const { depths, skeleton, pose, limits } = solved;
+  const { depths, skeleton, pose, limitSteps: limits } = solved;
   const leg = skeleton.legs[place];
   const knee = degreesFromRadians(leg.kneeFlexion);
   const depth = depths.find((each) => each?.id === `${place}-knee-bend`);
@@ -256,7 +260,7 @@ function calcKneeSetting(solved: Solved, place: Place): Setting {
 
 /** Feet, stance and marks: what is set before anyone steps on. */
 function calcFeetSettings(solved: Solved): Setting[] {
-  const { pose, rules, skeleton, heelLine, limits } = solved;
+  const { pose, rules, skeleton, heelLine, limitSteps: limits } = solved;
   const { posture } = skeleton;
   const backMark = findBackMark(pose);
   const hasStance = backMark !== null && solved.stance.definition.kind !== 'none';
@@ -291,7 +295,7 @@ function calcFeetSettings(solved: Solved): Setting[] {
   if (pose.backContact === 'flat' || pose.backContact === 'ball') {
     const backFoot = degreesFromRadians(posture.parts.backFootYaw);
     const text =
-      rules.backFootDeg === null && pose.backFootYaw.kind === 'free'
+      rules.backFootDeg === null && resolveRule(pose.backFootYaw, rules).kind === 'free'
         ? 'weighed between the school’s angle and the joints'
         : 'set by the house rule or the pose';
     const angle = [term(text, backFoot.toFixed(2), backFoot, 'deg')];

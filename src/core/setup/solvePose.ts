@@ -1,31 +1,45 @@
 import type { Side } from '../measures/protocol.ts';
-import { getPose, POSES } from '../poses/catalogue/index.ts';
 import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
-import { withLevel } from '../poses/level.ts';
-import type { Experience } from '../person/person.ts';
-import type { HouseRules } from '../rules/houseRules.ts';
 import type { PoseTask } from '../solver/poseTask.ts';
-import { withParts, type Posture } from '../solver/posture.ts';
+import { withParts, type Parts, type Posture } from '../solver/posture.ts';
 import { getQuantity } from '../solver/quantities.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
-import { toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import { hintOf, type Hint } from '../solver/run.ts';
-import { pullFromHint, reachFarthest, settleAt, settleFreely } from '../solver/solve.ts';
+import { toScaled } from '../solver/residuals.ts';
+import { hintOf, type Answer, type Hint } from '../solver/run.ts';
+import { pullFromHint, reachFarthest, settleFreely } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
-import { buildTask, findStance, NOTHING_HELD, type BuiltTask, type HeldLegs } from './buildTask.ts';
-import { findDepth, findSetUpWithoutDepth, type DepthAnswer, type HeldDepth } from './findDepth.ts';
-import type { DepthHints } from './depthSearch.ts';
+import {
+  buildTask,
+  findStance,
+  LEAST_STANCE_SHARE,
+  withLimits,
+  type BuiltTask,
+} from './buildTask.ts';
+import {
+  findDepth,
+  findSetUpWithoutDepth,
+  type DepthAnswer,
+  type DepthRequest,
+  type HeldDepth,
+} from './findDepth.ts';
+import { DepthSearch, wishesWithinAt, type DepthHints, type WishAim } from './depthSearch.ts';
 import type { Numbers } from './numbers.ts';
 import type { Force } from './pushed.ts';
-import { Remembered } from './remembered.ts';
 
 /** All that a solve needs to know of a person and of the teacher's choices. */
-export interface PoseRequest {
+export interface PoseRequest extends DepthRequest {
   readonly pose: PoseDefinition;
   readonly numbers: Numbers;
   readonly side: Side;
-  readonly rules: HouseRules;
-  readonly experience: Experience;
+  /** The feet of the pose that this one stands on, which stay where they are; null = its own. */
+  readonly feet: Feet | null;
+}
+
+/** Where another pose's feet stand, and its whole posture to start from. */
+export interface Feet {
+  readonly held: Partial<Parts>;
+  readonly posture: Posture;
+  /** Bend of the front knee there, radians. */
+  readonly frontKneeBend: number;
 }
 
 export interface PoseAnswer {
@@ -35,39 +49,24 @@ export interface PoseAnswer {
   readonly first: HeldDepth | null;
   /** Where the longest stance was found, when it is found first. */
   readonly longest: Hint | null;
-  /** Why the legs could not be had, when the pose they come from failed. */
-  readonly legsFrom: PoseDefinition | null;
-  /** The pose that gave the legs, and its answer as deep as it is stood in. */
-  readonly legs: Legs | null;
   /** The share of its first depth that was kept. */
   readonly keptShare: number;
 }
 
-interface Legs {
-  readonly pose: PoseDefinition;
-  /** The share of that pose's depth that was kept. */
-  readonly share: number;
-  readonly answer: PoseAnswer & { readonly found: HeldDepth };
-}
-
-/** Where a like task was solved before: each stage starts there, and nothing gives way anew. */
+/** Where a like task was solved before: each stage starts there, and nothing gives way again. */
 export interface PoseHints {
   readonly longest: Hint | null;
   readonly first: DepthHints | null;
   readonly last: DepthHints | null;
   readonly keptShare: number;
-  readonly legs: { readonly share: number; readonly hints: PoseHints } | null;
 }
 
-export function hintsOf({ found, first, keptShare, legs, longest }: PoseAnswer): PoseHints {
-  return {
-    longest,
-    first: first?.hints ?? null,
-    last: found.kind === 'held' ? found.hints : null,
-    keptShare,
-    legs: legs === null ? null : { share: legs.share, hints: hintsOf(legs.answer) },
-  };
-}
+export const hintsOf = ({ found, first, keptShare, longest }: PoseAnswer): PoseHints => ({
+  longest,
+  first: first?.hints ?? null,
+  last: found.kind === 'held' ? found.hints : null,
+  keptShare,
+});
 
 /**
  * While the longest stance is looked for, wishes may stretch by one tolerance only and
@@ -83,145 +82,109 @@ const SHORTEST_SHARE = 0.5;
 function findHeldStance(
   { pose, numbers: { body, ranges }, side, rules }: PoseRequest,
   hint: Hint | null,
-): { readonly held: HeldLegs; readonly longest: Hint | null } {
+): { readonly held: Partial<Parts>; readonly longest: Hint | null } {
   const { definition, metres } = findStance(pose, body, side, rules);
   if (definition.kind !== 'longest-up-to' || metres === null) {
-    return { held: NOTHING_HELD, longest: null };
+    return { held: {}, longest: null };
   }
-  const { task } = buildTask(pose, body, ranges, side, rules);
-  const spare = rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg;
+  const built = buildTask(pose, body, ranges, side, rules);
+  const task = withLimits(built, built.usable);
   const aim = {
-    toSpare: radiansFromDegrees(spare + MORE_TO_SPARE_IN_LONGEST_DEG),
+    toSpare: radiansFromDegrees(MORE_TO_SPARE_IN_LONGEST_DEG),
     wishesWithin: WISHES_IN_LONGEST,
   };
-  const way = { quantity: 'stance', from: metres * SHORTEST_SHARE, to: metres } as const;
-  const answer =
-    hint === null ? reachFarthest(task, way, aim, null) : pullFromHint(task, way, aim, hint);
+  const shortest = SHORTEST_SHARE * metres;
+  const least = LEAST_STANCE_SHARE * body.legLength[side];
+  const isRecommended = rules.depth === 'recommended' && definition.of === 'leg-length';
+  const from = isRecommended ? Math.min(metres, Math.max(shortest, least)) : shortest;
+  const way = { quantity: 'stance', from, to: metres } as const;
+  const find = (within: WishAim): Answer =>
+    hint === null ? reachFarthest(task, way, within, null) : pullFromHint(task, way, within, hint);
+  const roomy = find(aim);
+  // Where no stance leaves so much room, the longest that can be held at all.
+  const answer = roomy.kept ? roomy : find({ toSpare: 0, wishesWithin: wishesWithinAt(1) });
   const stance = answer.kept ? Math.min(metres, answer.skeleton.posture.parts.stance) : metres;
-  return { held: { parts: { stance }, frontKnee: null }, longest: hintOf(answer) };
+  return { held: { stance }, longest: hintOf(answer) };
 }
 
-/** The legs of another pose's answer, to be held. */
-function holdLegs({ posture: { parts }, legs }: Skeleton, pose: PoseDefinition): HeldLegs {
-  const { stance, widening, frontFootYaw, backFootYaw, backHeelLift } = parts;
-  return {
-    parts: { stance, widening, frontFootYaw, backFootYaw, backHeelLift },
-    frontKnee: pose.straightLegs.includes('front') ? null : legs.front.kneeFlexion,
-  };
+/** The feet of an answer, to be held. */
+export function holdFeet({ found }: PoseAnswer): Feet {
+  const { posture, legs } = found.answer.skeleton;
+  const { stance, widening, frontFootYaw, backFootYaw } = posture.parts;
+  const held = { stance, widening, frontFootYaw, backFootYaw };
+  return { held, posture, frontKneeBend: legs.front.kneeFlexion };
 }
-
-/** Poses that others stand on as they are in the catalogue: solved once for all of those. */
-const LEG_GIVERS: ReadonlySet<PoseDefinition> = new Set(
-  POSES.flatMap(({ restsOn }) =>
-    restsOn === undefined || restsOn.level !== undefined ? [] : [getPose(restsOn.pose)],
-  ),
-);
-
-const legsBefore = new Remembered<Numbers, PoseAnswer>();
 
 /**
- * Solves a pose: first the pose that it rests on, then a stance that is found once, then
- * one depth after the other, each held while the next one grows. What comes first gives
- * way when nothing is left for what comes last.
+ * Solves a pose: first a stance that is found once, then one depth after the other, each
+ * held while the next one grows. A first depth gives way when nothing is left for the last.
  */
 export function solvePose(request: PoseRequest, hints: PoseHints | null = null): PoseAnswer {
-  const { pose, numbers, side, rules, experience } = request;
-  if (hints !== null || !LEG_GIVERS.has(pose)) return solveAnew(request, hints);
-  const key = JSON.stringify([pose.id, side, rules, experience]);
-  return legsBefore.find(numbers, key, () => solveAnew(request, null));
-}
-
-function solveAnew(request: PoseRequest, hints: PoseHints | null): PoseAnswer {
-  const { restsOn } = request.pose;
-  if (restsOn === undefined) {
-    const { held, longest } = findHeldStance(request, hints?.longest ?? null);
-    return { ...solveOn(request, held, null, hints), longest };
-  }
-  const pose = withLevel(getPose(restsOn.pose), restsOn.level ?? null);
-  const onLegs = { ...request, pose };
-  const whole = solvePose(onLegs, hints?.legs?.hints ?? null);
-  if (!isHeld(whole)) return { ...whole, first: null, legsFrom: pose };
-  const standOn = (answer: Legs['answer'], share: number, isTrial = false): PoseAnswer => {
-    const { skeleton } = answer.found.answer;
-    const held = holdLegs(skeleton, pose);
-    const on = solveOn(request, held, skeleton.posture, hints, isTrial);
-    return { ...on, legs: { pose, share, answer } };
-  };
-  if (hints?.legs) {
-    const { share } = hints.legs;
-    return standOn(giveWay(onLegs, whole, share) ?? whole, share);
-  }
-  const deepest = standOn(whole, 1);
-  if (deepest.found.kind === 'held') return deepest;
-  for (const share of LEGS_GIVING_WAY) {
-    const legs = giveWay(onLegs, whole, share);
-    const answer = legs === null ? null : standOn(legs, share, true);
-    if (answer?.found.kind === 'held') return answer;
-  }
-  return deepest;
-}
-
-const isHeld = (answer: PoseAnswer): answer is Legs['answer'] => answer.found.kind === 'held';
-
-/** The same legs at a share of their depth; null when they cannot be held there, or have none. */
-function giveWay(
-  request: PoseRequest,
-  answer: Legs['answer'],
-  share: number,
-): Legs['answer'] | null {
-  const { pose, rules } = request;
-  const { built, found } = answer;
-  if (share === 1) return answer;
-  if (pose.depth === null) return null;
-  const { quantity } = pose.depth;
-  const near = hintOf(found.answer);
-  const value = share * getQuantity(quantity).calc(found.answer.skeleton);
-  const toSpare = radiansFromDegrees(rules.depth === 'deepest' ? 0 : rules.minimumToSpareDeg);
-  // A shallower pose can ask more: then its wishes give way too.
-  for (const wishesWithin of found.wishesLetGo ? [null] : [WISH_STRETCH, null]) {
-    const settled = settleAt(built.task, quantity, value, { toSpare, wishesWithin }, near);
-    if (!settled.kept) continue;
-    const wishesLetGo = wishesWithin === null;
-    const depth = toScaled(quantity, value);
-    return { ...answer, found: { ...found, answer: settled, depth, wishesLetGo } };
-  }
-  return null;
+  const { feet } = request;
+  if (feet !== null) return solveOn(request, feet.held, feet.posture, hints);
+  const { held, longest } = findHeldStance(request, hints?.longest ?? null);
+  return { ...solveOn(request, held, null, hints), longest };
 }
 
 const build = (
   { pose, numbers: { body, ranges }, side, rules }: PoseRequest,
-  held: HeldLegs,
+  held: Partial<Parts>,
   near: Posture | null,
 ): BuiltTask => buildTask(pose, body, ranges, side, rules, held, near);
 
-/** Solves on legs that are held, or on a pose's own. */
+/** A knee that may straighten on another pose's feet does so only this far. */
+function keepKneeBend(built: BuiltTask, { pose, feet }: PoseRequest): BuiltTask {
+  const by = pose.restsOn?.kneeMayStraightenDeg;
+  if (feet === null || by === undefined) return built;
+  const atLeast = feet.frontKneeBend - radiansFromDegrees(by);
+  const must = { quantity: 'front-knee-bend', atLeast, atMost: null } as const;
+  return { ...built, task: { ...built.task, musts: [...built.task.musts, must] } };
+}
+
+/** Solves on feet that are held, or on a pose's own. */
 function solveOn(
   request: PoseRequest,
-  held: HeldLegs,
+  held: Partial<Parts>,
   near: Posture | null,
   hints: PoseHints | null,
-  isTrial = false,
 ): PoseAnswer {
   const { pose } = request;
-  const built = build(request, held, near);
-  const common = { longest: null, legsFrom: null, legs: null, keptShare: 1 };
+  const built = keepKneeBend(build(request, held, near), request);
+  const common = { longest: null, keptShare: 1 };
   if (pose.firstDepth === null) {
-    const found = findStage(request, built.task, pose.depth, hints?.last ?? null, isTrial);
+    const found = findStage(request, built, pose.depth, hints?.last ?? null);
     return { ...common, built, found, first: null };
   }
-  const first = findStage(request, built.task, pose.firstDepth, hints?.first ?? null);
+  const first = findStage(request, built, pose.firstDepth, hints?.first ?? null);
   if (first.kind === 'cannot') return { ...common, built, found: first, first: null };
-  const reached = getQuantity(pose.firstDepth.quantity).calc(first.answer.skeleton);
-  let { task } = built;
-  let found: DepthAnswer = first;
-  let keptShare = 1;
-  for (const share of hints === null ? GIVING_WAY : [hints.keptShare]) {
-    keptShare = share;
-    task = holdDepth(built.task, pose.firstDepth, share * reached, first);
-    found = findStage(request, task, pose.depth, hints?.last ?? null, isTrial);
-    if (found.kind === 'held') break;
+  const heldAt = (share: number): BuiltTask => holdDepth(built, pose.firstDepth!, share, first);
+  const keptShare = hints?.keptShare ?? findKeptShare(pose, heldAt);
+  const onFirst = heldAt(keptShare);
+  const found = findStage(request, onFirst, pose.depth, hints?.last ?? null);
+  return { ...common, built: onFirst, found, first, keptShare };
+}
+
+/** A first depth gives way down to this share of itself, and its share is found this exactly. Our choice. */
+const LEAST_KEPT_SHARE = 0.4;
+const SHARE_WITHIN = 0.01;
+
+/** The largest share of the first depth at which the last one can be held at all, by bisection. */
+function findKeptShare({ depth }: PoseDefinition, heldAt: (share: number) => BuiltTask): number {
+  if (depth === null) return 1;
+  const canHold = (share: number): boolean => {
+    const built = heldAt(share);
+    return new DepthSearch(withLimits(built, built.usable), depth, null).settleAnywhere(0).kept;
+  };
+  if (canHold(1)) return 1;
+  let low = LEAST_KEPT_SHARE;
+  let high = 1;
+  if (!canHold(low)) return low;
+  while (high - low > SHARE_WITHIN) {
+    const middle = (low + high) / 2;
+    if (canHold(middle)) low = middle;
+    else high = middle;
   }
-  return { ...common, built: { ...built, task }, found, first, keptShare };
+  return low;
 }
 
 /** Numbers are told in tenths of a degree or centimetre, and held as exactly. */
@@ -241,10 +204,10 @@ export function solveMoved(
 ): { readonly answer: PoseAnswer; readonly found: HeldDepth } | null {
   if (before.found.kind === 'cannot') return null;
   const { posture } = before.found.answer.skeleton;
-  const held = holdMoved(before, force.parts, posture);
-  const near = withParts(posture, held.parts);
+  const held = holdMoved(request, before, force.parts, posture);
+  const near = withParts(posture, held);
   if (force.quantities.length === 0) {
-    const answer = solveOn(request, held, near, hintsOf(before));
+    const answer = solveOn(request, held, near, lookAgain(hintsOf(before)));
     return answer.found.kind === 'held' ? { answer, found: answer.found } : null;
   }
   const built = build(request, held, near);
@@ -256,52 +219,60 @@ export function solveMoved(
   const taken = new Set(forced.map((each) => each.quantity));
   const musts = [...built.task.musts.filter((each) => !taken.has(each.quantity)), ...forced];
   const task: PoseTask = { ...built.task, musts, starts: [near] };
-  const settled = settleFreely(task, { toSpare: 0, wishesWithin: WISH_STRETCH });
+  const settled = settleFreely(task, {
+    toSpare: 0,
+    wishesWithin: wishesWithinAt(before.found.stretch),
+  });
   if (!settled.kept) return null;
   const found: HeldDepth = { ...before.found, answer: settled };
   return { answer: { ...before, built: { ...built, task }, found }, found };
 }
 
-/** What was held before, and what is held now in its place. */
-function holdMoved(before: PoseAnswer, parts: Force['parts'], near: Posture): HeldLegs {
-  const { legs, built } = before;
-  const isFoundOnce = built.stance.definition.kind === 'longest-up-to';
-  const own: HeldLegs = isFoundOnce
-    ? { parts: { stance: near.parts.stance }, frontKnee: null }
-    : NOTHING_HELD;
-  const base = legs === null ? own : holdLegs(legs.answer.found.answer.skeleton, legs.pose);
-  return { ...base, parts: { ...base.parts, ...parts } };
-}
+/** What was moved may ask the wishes for more: how far they stretch is looked for again. */
+const lookAgain = (hints: PoseHints): PoseHints => ({
+  ...hints,
+  first: hints.first === null ? null : { ...hints.first, stretch: null },
+  last: hints.last === null ? null : { ...hints.last, stretch: null },
+});
 
-/** Shares of what comes first that are tried in turn until what comes last can be held. Our choice. */
-const GIVING_WAY = [1, 0.9, 0.8, 0.7, 0.6] as const;
-/** The same for the legs of another pose, which are settled anew for each. Our choice. */
-const LEGS_GIVING_WAY = [0.8, 0.6, 0.4, 0.2] as const;
+/** What was held before, and what is held now in its place. */
+function holdMoved(
+  { feet }: PoseRequest,
+  before: PoseAnswer,
+  parts: Force['parts'],
+  near: Posture,
+): Partial<Parts> {
+  const isFoundOnce = before.built.stance.definition.kind === 'longest-up-to';
+  const own = isFoundOnce ? { stance: near.parts.stance } : {};
+  return { ...(feet?.held ?? own), ...parts };
+}
 
 function findStage(
-  { rules, experience }: PoseRequest,
-  task: PoseTask,
+  request: PoseRequest,
+  built: BuiltTask,
   depth: DepthDefinition | null,
   hints: DepthHints | null,
-  isTrial = false,
 ): DepthAnswer {
-  return depth === null
-    ? findSetUpWithoutDepth(task, rules)
-    : findDepth(task, depth, rules, experience, hints, isTrial);
+  return depth === null ? findSetUpWithoutDepth(built) : findDepth(built, depth, request, hints);
 }
 
-/** The same task with one depth kept at a value. */
+/** The same task with a share of one depth kept. */
 function holdDepth(
-  task: PoseTask,
+  built: BuiltTask,
   { quantity }: DepthDefinition,
-  value: number,
-  { answer }: HeldDepth,
-): PoseTask {
-  const { posture } = answer.skeleton;
+  share: number,
+  { answer: { skeleton } }: HeldDepth,
+): BuiltTask {
+  const { task } = built;
+  const value = share * getQuantity(quantity).calc(skeleton);
+  const { posture } = skeleton;
   return {
-    ...task,
-    musts: [...task.musts, { quantity, atLeast: value, atMost: value }],
-    starts: [posture, ...task.starts],
-    again: { ...task.again, sparing: [posture, ...task.again.sparing] },
+    ...built,
+    task: {
+      ...task,
+      musts: [...task.musts, { quantity, atLeast: value, atMost: value }],
+      starts: [posture, ...task.starts],
+      again: { ...task.again, sparing: [posture, ...task.again.sparing] },
+    },
   };
 }

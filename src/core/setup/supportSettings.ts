@@ -21,7 +21,7 @@ const BIND_STRAP_CM = 60;
 /** A back at a wall keeps its standing foot at least this far from it, cm. Common practice, no source. */
 const LEAST_FROM_WALL_CM = 5;
 
-function calcThighSupport({ skeleton, figure, limits }: Solved): Setting[] {
+function calcThighSupport({ skeleton, figure, limitSteps: limits }: Solved): Setting[] {
   const { foot, knee, hip } = skeleton.legs.front;
   const middle = lerp(knee, hip, SEAT_SHARE);
   const terms = [
@@ -33,7 +33,7 @@ function calcThighSupport({ skeleton, figure, limits }: Solved): Setting[] {
   return [makeSetting('thigh-support', 'cm', 'mat', 'under-front-thigh', terms, limits)];
 }
 
-function calcHeelWedge({ skeleton, limits }: Solved): Setting[] {
+function calcHeelWedge({ skeleton, limitSteps: limits }: Solved): Setting[] {
   const { ball, heel } = skeleton.legs.back.foot;
   const terms = [link('ball of the back foot up to its heel', ball, heel, 2)];
   return [makeSetting('heel-wedge', 'cm', 'mat', 'back-heel', terms, limits)];
@@ -54,7 +54,7 @@ const calcKneePad = (): Setting[] => [
  * its heel when the wall is behind a pelvis that faces the front, from its outer edge
  * when it runs along the mat.
  */
-function calcWallBehind({ pose, skeleton, figure, limits }: Solved): Setting[] {
+function calcWallBehind({ pose, skeleton, figure, limitSteps: limits }: Solved): Setting[] {
   const { sacrum } = findBonyPoints(figure, skeleton);
   const { foot } = skeleton.legs.front;
   const { pelvisCentre } = skeleton.posture;
@@ -75,7 +75,7 @@ function calcWallBehind({ pose, skeleton, figure, limits }: Solved): Setting[] {
   return [makeSetting('wall-behind', 'cm', from, 'wall', [...terms, ...room], limits)];
 }
 
-function calcWallAhead({ skeleton, limits }: Solved): Setting[] {
+function calcWallAhead({ skeleton, limitSteps: limits }: Solved): Setting[] {
   const { foot } = skeleton.legs.front;
   const { front } = skeleton.arms;
   const terms = [
@@ -86,7 +86,7 @@ function calcWallAhead({ skeleton, limits }: Solved): Setting[] {
   return [makeSetting('wall-ahead', 'cm', 'front-heel', 'wall', terms, limits)];
 }
 
-function calcWallBeside({ skeleton, figure, limits }: Solved): Setting[] {
+function calcWallBeside({ skeleton, figure, limitSteps: limits }: Solved): Setting[] {
   const terms = [
     plain('arm, level to the side', cmFromMetres(figure.front.armReach)),
     ...chainToShoulder(skeleton, 'front', 1).map(negate),
@@ -94,7 +94,7 @@ function calcWallBeside({ skeleton, figure, limits }: Solved): Setting[] {
   return [makeSetting('wall-beside', 'cm', 'front-foot-line', 'wall', terms, limits)];
 }
 
-function calcWallAtShin({ skeleton, limits }: Solved): Setting[] {
+function calcWallAtShin({ skeleton, limitSteps: limits }: Solved): Setting[] {
   const { foot, knee } = skeleton.legs.back;
   const terms = [
     plain('wall to the ankle of the foot against it', cmFromMetres(LYING_ANKLE)),
@@ -103,7 +103,12 @@ function calcWallAtShin({ skeleton, limits }: Solved): Setting[] {
   return [makeSetting('back-knee-from-wall', 'cm', 'wall', 'back-knee', terms, limits)];
 }
 
-function calcFootToThighStrap({ skeleton, body, frontSide, limits }: Solved): Setting[] {
+function calcFootToThighStrap({
+  skeleton,
+  body,
+  frontSide,
+  limitSteps: limits,
+}: Solved): Setting[] {
   const { front, back } = skeleton.legs;
   const onThigh = lerp(front.hip, front.knee, LOOP_SHARE);
   const straight = cmFromMetres(distance(back.foot.heel, onThigh));

@@ -23,6 +23,8 @@ export interface ArmPlan {
   readonly bears: boolean;
   /** For `down`: keep a prop of this half width clear of the front foot, metres; null = straight under. */
   readonly clearFrontFoot: number | null;
+  /** That moves the hand from under its shoulder by at most this, metres. */
+  readonly mostAside: number;
 }
 
 export interface ArmPose {
@@ -39,9 +41,6 @@ const { upperArm, forearm, hand } = PER_STATURE;
 const REACH_SHARE = upperArm + forearm + hand / 2;
 const UPPER_SHARE = upperArm / REACH_SHARE;
 const WRIST_SHARE = (upperArm + forearm) / REACH_SHARE;
-/** A hand is moved from under its shoulder by at most this. Our choice. */
-const FARTHEST_SIDEWAYS = 0.15;
-
 /** The hand's place on the mat: under the shoulder, moved sideways off the front foot if a prop stands there. */
 function findHandPlace(
   figure: Figure,
@@ -68,7 +67,7 @@ function findHandPlace(
     return [x, y];
   }
   const wanted = ((across >= 0 ? clear : -clear) - across) / ahead;
-  const moved = Math.max(-FARTHEST_SIDEWAYS, Math.min(FARTHEST_SIDEWAYS, wanted));
+  const moved = Math.max(-plan.mostAside, Math.min(plan.mostAside, wanted));
   return [x, y + moved];
 }
 

@@ -28,7 +28,7 @@ const LEG_DEMANDS: readonly (readonly [Joint, Motion, LegReading, 1 | -1, LegRea
   ['hip', 'extension', 'hipFlexion', -1, 'kneeFlexion'],
   ['hip', 'abduction', 'hipAbduction', 1, 'hipFlexion'],
   ['hip', 'adduction', 'hipAbduction', -1, null],
-  ['knee', 'flexion', 'kneeFlexion', 1, null],
+  ['knee', 'flexion', 'kneeFlexion', 1, 'hipFlexion'],
   ['ankle', 'dorsiflexion', 'ankleDorsiflexion', 1, 'kneeFlexion'],
   ['ankle', 'inversion', 'ankleInversion', 1, null],
   ['hip', 'external-rotation', 'hipExternalRotation', 1, null],

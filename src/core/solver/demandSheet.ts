@@ -7,6 +7,9 @@ const RIGHT_ANGLE = Math.PI / 2;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 const SIXTY = radians(60);
 const TWENTY = radians(20);
+const FORTY_FIVE = radians(45);
+/** A knee bends this much more with the hip bent by 45° than face down. Our choice within 8–10°. */
+const MORE_KNEE_WITH_BENT_HIP = radians(9);
 /** A blend closer to one end than this needs only that end's measure. */
 const END_SHARE = 0.1;
 
@@ -19,6 +22,7 @@ const findBlends = (place: Place) =>
     flexion: findPiece(place, 'hip', 'flexion'),
     extension: findPiece(place, 'hip', 'extension'),
     abduction: findPiece(place, 'hip', 'abduction'),
+    kneeFlexion: findPiece(place, 'knee', 'flexion'),
     dorsiflexion: findPiece(place, 'ankle', 'dorsiflexion'),
     knee: findLegReading(place, 'kneeFlexion'),
     hip: findLegReading(place, 'hipFlexion'),
@@ -44,7 +48,6 @@ const LEVEL_LIMITS: readonly {
       at: findPiece(place, 'hip', 'internal-rotation'),
       find: (of: Limits) => of[place].internalRotation,
     },
-    { at: findPiece(place, 'knee', 'flexion'), find: (of: Limits) => of[place].kneeFlexion },
   ]),
   { at: findPiece('back', 'toes', 'extension'), find: ({ back }) => back.toeExtension },
   { at: findPiece(null, 'spine', 'flexion'), find: ({ trunk }) => trunk.flexion },
@@ -150,6 +153,16 @@ export class DemandSheet {
     this.blendExtension(at.extension, ends, knee);
     // Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond.
     this.blend(at.abduction, ends.abduction, ends.opening, readings[at.hip]!, 0, SIXTY);
+    // Measured face down with the hip straight; a bent hip slackens the front of the thigh.
+    const most = ends.kneeFlexion;
+    this.blend(
+      at.kneeFlexion,
+      most,
+      most + MORE_KNEE_WITH_BENT_HIP,
+      readings[at.hip]!,
+      0,
+      FORTY_FIVE,
+    );
     // Straight value below knee 20°, bent value from 40°, linear between.
     const { dorsiflexionStraight, dorsiflexionBent } = ends;
     this.blend(at.dorsiflexion, dorsiflexionStraight, dorsiflexionBent, knee, TWENTY, TWENTY);

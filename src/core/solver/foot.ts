@@ -107,8 +107,6 @@ export const KNEE_PAD = 0.025;
 const KNEE_ABOVE_PAD = 0.05;
 /** The ankle of a foot that lies flat, on the floor or on a wall, metres. Our modelling choice. */
 export const LYING_ANKLE = 0.04;
-/** How far a shin that leans on a wall stands from upright. Our choice. */
-const WALL_LEAN = Math.PI / 6;
 /** Sole against the floor with the toes tucked under a knee that is down. Our modelling choice. */
 const TUCKED_LIFT = Math.PI / 3;
 
@@ -121,16 +119,18 @@ export interface KneelingShin {
 /**
  * @param knee where the knee's centre stands, seen from above
  * @param shin toes tucked under, foot lying back, up a wall, or leaning back to one
+ * @param leanRad of a shin that leans back
  */
 export function placeKneelingShin(
   figure: Figure,
   [x, y]: Point2,
   shin: 'knee-toes-tucked' | 'knee-foot-flat' | 'shin-on-wall' | 'shin-leaning-on-wall',
+  leanRad: number,
 ): KneelingShin {
   const { shank } = figure.back;
   const knee: Vec3 = [x, y, KNEE_PAD + KNEE_ABOVE_PAD];
   if (shin === 'shin-on-wall' || shin === 'shin-leaning-on-wall') {
-    const lean = shin === 'shin-on-wall' ? 0 : WALL_LEAN;
+    const lean = shin === 'shin-on-wall' ? 0 : leanRad;
     const ankle = add(knee, [-shank * Math.sin(lean), 0, shank * Math.cos(lean)]);
     return { knee, foot: hangFoot(figure, ankle, [0, 0, 1], [-1, 0, 0]) };
   }

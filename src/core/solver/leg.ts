@@ -215,14 +215,43 @@ export function poseKneelingLeg(
   };
 }
 
-/** Toes of a sole on the thigh stay this far above the knee, metres. Our modelling choice. */
-const SOLE_ABOVE_KNEE = 0.04;
+/** A sole on the other leg stays this far off its knee, metres. Our modelling choice. */
+const SOLE_OFF_KNEE = 0.04;
 /** Half the depth of the standing leg where a sole rests on it, metres. Our modelling choice. */
-const LEG_RADIUS = { ankle: 0.04, calf: 0.05, thigh: 0.07 } as const;
+const LEG_RADIUS = { ankle: 0.04, shin: 0.05, thigh: 0.07 } as const;
+
+/** Where on the standing leg a sole rests. */
+export type SolePlace = keyof typeof LEG_RADIUS;
+
+/**
+ * How high the ankle of a sole on the standing leg may be, metres, with the toes down: toes
+ * on the floor; along the shin, the heel below the knee; along the thigh, the toes above the
+ * knee and the heel below the groin. The standing leg counts as upright.
+ */
+export function findSoleHeights(
+  figure: Figure,
+  soleAt: SolePlace,
+): { readonly from: number; readonly to: number } {
+  const toesToHeel = (1 - FOOT.ankle) * figure.footLength;
+  const { thigh, shank } = limbOf(figure, 'front');
+  const knee = figure.ankleHeight + shank;
+  switch (soleAt) {
+    case 'ankle':
+      return { from: toesToHeel, to: toesToHeel };
+    case 'shin':
+      return { from: toesToHeel, to: knee - SOLE_OFF_KNEE - FOOT.ankle * figure.footLength };
+    case 'thigh':
+      return {
+        from: knee + SOLE_OFF_KNEE + toesToHeel,
+        to: knee + thigh - SOLE_OFF_KNEE - FOOT.ankle * figure.footLength,
+      };
+  }
+}
 
 /**
  * A leg whose sole rests on the inside of the standing leg, toes down.
  *
+ * @param height of its ankle above the mat, metres
  * @param kneeOutRad where its knee points: 0 = ahead, a right angle = straight out to its side
  */
 export function poseLegOnLeg(
@@ -231,19 +260,13 @@ export function poseLegOnLeg(
   pelvis: Rotation,
   hip: Vec3,
   standing: LegPose,
-  soleAt: keyof typeof LEG_RADIUS,
+  soleAt: SolePlace,
+  height: number,
   kneeOutRad: number,
 ): LegPose {
   const outward = canonicalSide(place) === 'left' ? 1 : -1;
-  const toesToHeel = (1 - FOOT.ankle) * figure.footLength;
   const { foot, knee, hip: standingHip } = standing;
-  // Toes on the floor; toes halfway up the shin; toes a hand's breadth above the knee.
-  const height = {
-    ankle: toesToHeel,
-    calf: Math.max(toesToHeel, (foot.ankle[2] + knee[2]) / 2),
-    thigh: knee[2] + SOLE_ABOVE_KNEE + toesToHeel,
-  }[soleAt];
-  const [low, high] = height < knee[2] ? [foot.ankle, knee] : [knee, standingHip];
+  const [low, high] = soleAt === 'thigh' ? [knee, standingHip] : [foot.ankle, knee];
   const beside = addScaled(low, subtract(high, low), (height - low[2]) / (high[2] - low[2]));
   const ankle: Vec3 = [
     beside[0],

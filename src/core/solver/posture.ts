@@ -18,6 +18,10 @@ export interface Parts {
   readonly backHipRotation: number;
   /** Of a back knee whose foot rests on the front leg: 0 = ahead, + = out to its own side. */
   readonly backKneeOut: number;
+  /** Height of the ankle whose sole rests on the front leg. */
+  readonly backSoleHeight: number;
+  /** Of a kneeling back shin from upright, its foot against a wall behind. */
+  readonly backShinLean: number;
   /** Of the front knee out of the plane of hip, ankle and foot, + inward; 0 unless it is pushed. */
   readonly frontKneeDrift: number;
 }
@@ -91,6 +95,8 @@ function stepParts(from: Parts, step: Float64Array, free: readonly PartId[]): Pa
     backHipAbduction: from.backHipAbduction,
     backHipRotation: from.backHipRotation,
     backKneeOut: from.backKneeOut,
+    backSoleHeight: from.backSoleHeight,
+    backShinLean: from.backShinLean,
     frontKneeDrift: from.frontKneeDrift,
   };
   for (let i = 0; i < free.length; i += 1) next[free[i]!] += step[PELVIS_AND_TRUNK + i]!;
@@ -115,6 +121,8 @@ const PARTS = [
   'backHipAbduction',
   'backHipRotation',
   'backKneeOut',
+  'backSoleHeight',
+  'backShinLean',
   'frontKneeDrift',
 ] as const satisfies readonly PartId[];
 
@@ -132,6 +140,7 @@ export const haveSameFeet = (a: Parts, b: Parts): boolean =>
     a.widening === b.widening &&
     a.frontFootYaw === b.frontFootYaw &&
     a.backFootYaw === b.backFootYaw &&
+    a.backShinLean === b.backShinLean &&
     a.backHeelLift === b.backHeelLift);
 
 /** The most that two postures differ in anything, radians or metres; pelvis axes by their ends. */

@@ -109,6 +109,9 @@ function calcHandLoad({ centreOfMass, legs: { front }, arms }: Skeleton): number
   return (100 * (centreOfMass[0] - ball)) / Math.max(0.05, hand - ball);
 }
 
+/** A flat foot's ankle rolls out this far before its outer edge is hard to keep down. Our choice. */
+const EASY_INVERSION = (35 * Math.PI) / 180;
+
 const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   stance: lengthOf('stance length', (s) => s.posture.parts.stance),
   widening: lengthOf('the front foot’s step outward', (s) => s.posture.parts.widening),
@@ -117,6 +120,13 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   'back-heel-lift': angle('the back heel’s lift', (s) => s.posture.parts.backHeelLift),
   'front-knee-bend': angle('the front knee', (s) => s.legs.front.kneeFlexion),
   'back-knee-bend': angle('the back knee', (s) => s.legs.back.kneeFlexion),
+  'back-ankle-inversion': angle(
+    'the back ankle’s inversion',
+    (s) => s.legs.back.ankleAngles.inversion,
+  ),
+  'back-ankle-rolled-out': angle('the back ankle rolled outward', (s) =>
+    Math.max(0, s.legs.back.ankleAngles.inversion - EASY_INVERSION),
+  ),
   'knees-differ': angle(
     'one knee against the other',
     (s) => s.legs.front.kneeFlexion - s.legs.back.kneeFlexion,
@@ -217,6 +227,16 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
     ...lengthOf('the weight point inside the base', calcWeightInside),
     pieces: INSIDE_EDGES,
   },
+  'hand-ahead': lengthOf(
+    'the hand ahead of the toes',
+    ({ arms, legs }) => arms.front.palm[0] - legs.front.foot.toe[0],
+  ),
+  'hand-beside': lengthOf(
+    'the hand on the little-toe side',
+    ({ arms, legs }) => legs.front.foot.heel[1] - arms.front.palm[1],
+  ),
+  'sole-height': lengthOf('the sole on the other leg', (s) => s.posture.parts.backSoleHeight),
+  'back-shin-lean': angle('the back shin’s lean', (s) => s.posture.parts.backShinLean),
   'hand-height': lengthOf('the hand above the mat', (s) =>
     Math.min(s.arms.front.palm[2], s.arms.back.palm[2]),
   ),

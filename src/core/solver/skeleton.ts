@@ -20,13 +20,20 @@ import {
   type FootPose,
   type KneelingShin,
 } from './foot.ts';
-import { poseKneelingLeg, poseLeg, poseLegOnLeg, poseLiftedLeg, type LegPose } from './leg.ts';
+import {
+  poseKneelingLeg,
+  poseLeg,
+  poseLegOnLeg,
+  poseLiftedLeg,
+  type LegPose,
+  type SolePlace,
+} from './leg.ts';
 import { haveSameFeet, type Moved, type Parts, type Posture, type Spine } from './posture.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
   readonly feet: (parts: Parts) => FeetPose;
-  readonly soleAt: 'ankle' | 'calf' | 'thigh';
+  readonly soleAt: SolePlace;
   readonly arms: Readonly<Record<Place, ArmPlan>>;
   /** Knee bend a straight leg is held at, radians; null = this leg bends. */
   readonly straightKnee: Readonly<Record<Place, number | null>>;
@@ -102,7 +109,7 @@ export function planFeet(
 function placeBackEnd(
   figure: Figure,
   contact: BackContact,
-  { backFootYaw, backHeelLift }: Parts,
+  { backFootYaw, backHeelLift, backShinLean }: Parts,
   [x, y]: Point2,
 ): BackEnd {
   switch (contact) {
@@ -120,7 +127,7 @@ function placeBackEnd(
     case 'on-front-leg':
       return { kind: contact };
     default:
-      return { kind: 'knee', shin: placeKneelingShin(figure, [x, y], contact) };
+      return { kind: 'knee', shin: placeKneelingShin(figure, [x, y], contact, backShinLean) };
   }
 }
 
@@ -162,6 +169,7 @@ function poseBackLeg(
         hip,
         front,
         contacts.soleAt,
+        posture.parts.backSoleHeight,
         posture.parts.backKneeOut,
       );
   }

@@ -1,3 +1,4 @@
+import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { SIDES, type Side } from '../../core/measures/protocol.ts';
 import { findDrawnBody } from '../../core/drawing/demonstration/drawnBody.ts';
 import { drawLying } from '../../core/drawing/lying/drawLying.ts';
@@ -43,7 +44,7 @@ interface Made {
 }
 
 async function plan(record: PersonRecord, poseId: string, side: Side): Promise<Result<SetUp>> {
-  const request = { record, poseId, side, rules: {}, level: null };
+  const request = { record, poseId, side, rules: {}, level: FITTING_LEVEL };
   return planInWorker(keyOf(request), record, poseId, side, {});
 }
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
-import { withLevel } from '../../core/poses/level.ts';
+import { FITTING_LEVEL, withLevel } from '../../core/poses/level.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import { checkPose, listPoseMarks, type PhotoView } from '../../core/poseCheck/checkPose.ts';
 import { drawPosePicture } from '../../core/poseCheck/drawPosePicture.ts';
@@ -43,7 +43,7 @@ export function PosePhotoView() {
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
   const pose = findPose(query.get('pose') ?? '') ?? POSES[0]!;
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
-  const level = pose.levels.find(({ id }) => id === query.get('level'))?.id ?? null;
+  const level = pose.levels.find(({ id }) => id === query.get('level'))?.id ?? FITTING_LEVEL;
   const view: PhotoView = query.get('from') === 'front' ? 'front' : 'side';
   const hold = query.get('hold');
   const frozen = hold === null ? null : (setUps?.get(hold) ?? null);
@@ -63,7 +63,7 @@ export function PosePhotoView() {
         }}
       />
       <Checked
-        key={`${pose.id} ${side} ${level ?? ''} ${view}`}
+        key={`${pose.id} ${side} ${level} ${view}`}
         record={record}
         pose={withLevel(pose, frozen?.level ?? level)}
         side={side}

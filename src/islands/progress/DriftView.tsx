@@ -61,9 +61,12 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
           <caption className="sr-only">{label}</caption>
           <TableHead columns={['Session', 'Stance length', 'Hand height', 'Depth', 'Level']} />
           <tbody>
-            {drift.points.map(({ at, stanceCm, handCm, depth, level }) => (
+            {drift.points.map(({ at, stanceCm, handCm, depth, level, hasOtherRules }) => (
               <tr key={at}>
-                <th scope="row">{writeDate(at)}</th>
+                <th scope="row">
+                  {writeDate(at)}
+                  {hasOtherRules && ' (rules changed)'}
+                </th>
                 <td>{write(stanceCm, 'cm')}</td>
                 <td>{write(handCm, 'cm')}</td>
                 <td>{write(depth, 'deg')}</td>

@@ -1,3 +1,4 @@
+import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { useState } from 'react';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { readSession } from '../../core/sessions/readSession.ts';
@@ -30,7 +31,9 @@ function findPoses(sessions: readonly Session[]): SessionAsked['poses'] {
   for (const { pose, level } of last?.holds ?? []) {
     if (!found.has(pose)) found.set(pose, { pose, level });
   }
-  return found.size > 0 ? [...found.values()] : FIRST_POSES.map((pose) => ({ pose, level: null }));
+  return found.size > 0
+    ? [...found.values()]
+    : FIRST_POSES.map((pose) => ({ pose, level: FITTING_LEVEL }));
 }
 
 const hadPain = (session: Session | undefined): boolean =>

@@ -1,4 +1,5 @@
 import type { PersonRecord } from '../../core/person/person.ts';
+import { USUAL_LEVEL } from '../../core/poses/level.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
 import { POSE_ERRORS } from '../../core/sessions/errors.ts';
@@ -131,10 +132,10 @@ export function LogStage(props: LogStageProps) {
             {levels.length > 0 && (
               <SelectField
                 label="Level reached"
-                value={notes.level ?? plan.level ?? ''}
-                options={[['', 'as usual'], ...levels.map(({ id, name }) => [id, name] as const)]}
+                value={notes.level ?? plan.level ?? USUAL_LEVEL}
+                options={levels.map(({ id, name }) => [id, name] as const)}
                 onChange={(value) => {
-                  change({ level: value === '' ? null : value });
+                  change({ level: value });
                 }}
               />
             )}

@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SessionAsked } from '../../core/sessions/planSession.ts';
+import { FITTING_LEVEL, USUAL_LEVEL } from '../../core/poses/level.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
 import { SelectField } from '../shared/SelectField.tsx';
@@ -55,13 +56,13 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
               {levels.length > 0 && (
                 <select
                   aria-label={`${name}, level`}
-                  value={level ?? ''}
+                  value={level ?? USUAL_LEVEL}
                   onChange={(event) => {
-                    const value = event.target.value === '' ? null : event.target.value;
+                    const { value } = event.target;
                     put(poses.map((each, j) => (j === i ? { pose, level: value } : each)));
                   }}
                 >
-                  <option value="">as usual</option>
+                  <option value={FITTING_LEVEL}>what fits</option>
                   {levels.map((each) => (
                     <option key={each.id} value={each.id}>
                       {each.name}
@@ -113,7 +114,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
           value=""
           options={[['', 'choose one'], ...unused.map(({ id, name }) => [id, name] as const)]}
           onChange={(pose) => {
-            if (pose !== '') put([...poses, { pose, level: null }]);
+            if (pose !== '') put([...poses, { pose, level: FITTING_LEVEL }]);
           }}
         />
         <SelectField

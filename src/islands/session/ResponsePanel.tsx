@@ -51,7 +51,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
       setTold(problems.map((each) => each.message).join(' '));
       return;
     }
-    const pair = planInPlace(plan, planned.value, record.person.experience, now);
+    const pair = planInPlace(plan, planned.value, now);
     await insertHold(record.person.id, session.id, plan.id, pair);
     const [own, ...others] = stop();
     const swapped: NewEntry = {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { PersonRecord } from '../../core/person/person.ts';
+import { RULES_VERSION } from '../../core/rules/houseRules.ts';
 import type { SessionState } from '../../core/sessions/readSession.ts';
 import { findStaleHolds } from '../../core/sessions/staleHolds.ts';
 import type { Session } from '../../core/sessions/session.ts';
@@ -53,7 +54,9 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
   return (
     <p className="notice" role="status">
       {told === ''
-        ? `These set-ups were made on ${writeDate(stale[0]!.madeAt)}; measures or days have passed since.`
+        ? stale.some((each) => each.rulesVersion !== RULES_VERSION)
+          ? `Rules changed: these set-ups were made on ${writeDate(stale[0]!.madeAt)}, by older rules.`
+          : `These set-ups were made on ${writeDate(stale[0]!.madeAt)}; measures or days have passed since.`
         : told}{' '}
       <button
         type="button"

@@ -7,6 +7,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { BandsView } from './BandsView.tsx';
+import { LevelList } from './LevelsNote.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 
@@ -62,11 +63,28 @@ function Further({
 }) {
   const unit = useUnit();
   const { bounds, ifPushed, handProp, supportProps, balance } = setUp;
+  const move = setUp.problems.find(({ code }) => code === 'smallest-move');
   const unsure = setUp.settings.filter(
     (each) => (each.plusMinus ?? 0) > (each.unit === 'cm' ? 0.35 : 0.6),
   );
   return (
     <dl className="further">
+      {setUp.levels.length > 0 && (
+        <>
+          <dt>Levels, from easier to harder</dt>
+          <dd>
+            <LevelList levels={setUp.levels} />
+          </dd>
+        </>
+      )}
+      {move !== undefined && (
+        <>
+          <dt>Smallest move</dt>
+          <dd>
+            {move.message} {move.hint}
+          </dd>
+        </>
+      )}
       {bounds !== null && (
         <>
           <dt>Stance</dt>

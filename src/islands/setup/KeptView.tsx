@@ -134,9 +134,17 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
           remove it
         </button>
       </p>
+      {isOld && check.hasOtherRules && (
+        <p className="quiet">
+          Rules changed: these numbers were made before Stillwater’s own rules were changed, which
+          may be all that differs.
+        </p>
+      )}
       {isOld && (
         <>
-          <p className="caution">Out of date. {sayWhy(check)}</p>
+          {(!check.hasOtherRules || check.newer.length > 0) && (
+            <p className="caution">Out of date. {sayWhy(check)}</p>
+          )}
           <table className="body-table">
             <caption className="sr-only">What is another today</caption>
             <TableHead columns={['number', 'kept', 'today']} />

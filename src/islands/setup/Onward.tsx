@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import { hasSides } from '../../core/poses/hasSides.ts';
+import { USUAL_LEVEL } from '../../core/poses/level.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { KeptSetUp } from '../../core/setup/keptSetUp.ts';
@@ -8,6 +9,7 @@ import { LazyDetails } from '../shared/LazyDetails.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import type { Asked, Shown } from './asked.ts';
 import { AsFoundView } from './AsFoundView.tsx';
+import { ChosenSchools } from './ChosenSchools.tsx';
 import { FrontView } from './FrontView.tsx';
 import { KeptView } from './KeptView.tsx';
 import { SchoolsView } from './SchoolsView.tsx';
@@ -27,13 +29,18 @@ interface OnwardProps {
 export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk }: OnwardProps) {
   const { setUp, planned, moved } = shown;
   const unit = useUnit();
-  if (setUp === null || setUp.status === 'failed') return null;
+  if (setUp === null) return null;
+  // A school that cannot be held can be left from here.
+  if (setUp.status === 'failed') {
+    return <ChosenSchools person={request.record.person} poseId={whole.id} />;
+  }
   const pose = 'starts' in whole ? whole : null;
   const turnTo = (kept: KeptSetUp): void => {
-    const own = { ...request, side: kept.side, level: kept.level, rules: kept.rules };
+    const level = kept.level ?? USUAL_LEVEL;
+    const own = { ...request, side: kept.side, level, rules: kept.rules };
     moved.beginAt(keyOf(own), kept.moved ?? NOT_MOVED);
     const { depth = 'recommended', provisional = false } = kept.rules;
-    onAsk({ side: kept.side, level: kept.level, depth, provisional });
+    onAsk({ side: kept.side, level, depth, provisional });
   };
   return (
     <div className="onward">

@@ -7,6 +7,7 @@ import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Asked } from './asked.ts';
 import { getValue } from '../../core/setup/getValue.ts';
 import { Beside } from './Beside.tsx';
+import { LevelsNote } from './LevelsNote.tsx';
 import { MoveControls } from './Moving.tsx';
 import { NoSetUp } from './NoSetUp.tsx';
 import { Onward } from './Onward.tsx';
@@ -21,7 +22,7 @@ interface PlannedSetUpProps {
   pose: PoseDefinition | LyingPose;
   side: Side;
   rules: Partial<HouseRules>;
-  level: string | null;
+  level: string;
   studio: number | null;
   onAsk: (asked: Asked) => void;
 }
@@ -87,6 +88,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
             onAsk({ provisional: false });
           }}
         />
+        {setUp !== null && setUp.status !== 'failed' && isStanding && <LevelsNote setUp={setUp} />}
         {setUp === null ? (
           <NoSetUp
             personId={record.person.id}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { drawSchools, LETTERS } from '../../core/drawing/schools.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
-import { findSchool, SCHOOLS } from '../../core/rules/schools.ts';
+import { SCHOOLS } from '../../core/rules/schools.ts';
 import type { SchoolSetUp } from '../../core/setup/compareSchools.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -12,6 +12,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
+import { ChosenSchools, sayOption, sayRule } from './ChosenSchools.tsx';
 import { writeNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/TableHead.tsx';
@@ -92,10 +93,6 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
   );
 }
 
-const sayOption = (rule: string, option: string): string =>
-  findSchool(rule, option)?.words ?? option.replaceAll('-', ' ');
-const sayRule = (rule: string, option: string): string => findSchool(rule, option)?.name ?? rule;
-
 interface SchoolRowProps {
   isOwn: boolean;
   school: SchoolSetUp;
@@ -139,7 +136,7 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
         <td>
           {limiting === null
             ? 'cannot be held'
-            : `${nameJoint(limiting, setUp)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° to spare`}
+            : `${nameJoint(limiting, setUp)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° margin`}
         </td>
       </tr>
       {atPlannedDepth !== null && (
@@ -170,12 +167,6 @@ interface ChooseProps {
 function Choose({ request, schools }: ChooseProps) {
   const { record, poseId } = request;
   const { person } = record;
-  const chosen = person.schools.filter((each) => each.pose === poseId);
-  const drop = (rule: string): void => {
-    void changePerson(person.id, (now) => ({
-      schools: now.schools.filter((each) => each.pose !== poseId || each.rule !== rule),
-    }));
-  };
   const choose = (form: FormData): void => {
     const picked = schools.find((each) => keyOfSchool(each) === form.get('school'));
     const reason = form.get('reason');
@@ -195,25 +186,7 @@ function Choose({ request, schools }: ChooseProps) {
   };
   return (
     <>
-      {chosen.length > 0 && (
-        <ul className="plain-list">
-          {chosen.map(({ rule, option, reason }) => (
-            <li key={rule}>
-              For {person.name}: {sayRule(rule, option).toLowerCase()} {sayOption(rule, option)}
-              {reason === '' ? '.' : `, because ${reason}.`}{' '}
-              <button
-                type="button"
-                className="word-button"
-                onClick={() => {
-                  drop(rule);
-                }}
-              >
-                leave it
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
+      <ChosenSchools person={person} poseId={poseId} />
       <form
         className="reason-form"
         onSubmit={(event) => {
@@ -227,6 +200,7 @@ function Choose({ request, schools }: ChooseProps) {
             {schools.slice(1).map((each) => (
               <option key={keyOfSchool(each)} value={keyOfSchool(each)}>
                 {sayRule(each.rule, each.option)} {sayOption(each.rule, each.option)}
+                {each.setUp.status === 'failed' ? ' (cannot be held)' : ''}
               </option>
             ))}
           </select>

@@ -1,20 +1,22 @@
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { hasSides } from '../../core/poses/hasSides.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
-import { nameSide } from '../shared/poseWords.ts';
+import { nameLevel, nameSide } from '../shared/poseWords.ts';
+import { small } from './LevelsNote.tsx';
 
 interface SetUpSentenceProps {
   pose: PoseDefinition | LyingPose;
   side: Side;
   isDeepest: boolean;
   isProvisional: boolean;
-  level: string | null;
+  level: string;
   setUp: SetUp | null;
   onSide: () => void;
   onDepth: () => void;
-  onLevel: (level: string | null) => void;
+  onLevel: (level: string) => void;
   onUsual: () => void;
 }
 
@@ -39,7 +41,7 @@ export function SetUpSentence(props: SetUpSentenceProps) {
             {isDeepest ? 'the deepest safe set-up' : 'as recommended'}
             <span className="sr-only">, change to {isDeepest ? 'recommended' : 'deepest'}</span>
           </button>
-          <Levels pose={pose} level={level} onLevel={props.onLevel} />
+          <Levels pose={pose} level={level} setUp={setUp} onLevel={props.onLevel} />
         </>
       )}
       {setUp !== null && isStanding && <DepthWords setUp={setUp} pose={pose} />}
@@ -58,28 +60,31 @@ export function SetUpSentence(props: SetUpSentenceProps) {
 
 interface LevelsProps {
   pose: PoseDefinition;
-  level: string | null;
-  onLevel: (level: string | null) => void;
+  level: string;
+  setUp: SetUp | null;
+  onLevel: (level: string) => void;
 }
 
-/** Its names stand in a sentence, so they begin small. */
-const small = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
-
-/** The levels of a pose, the usual one first: one word group of the sentence that opens to a list. */
-function Levels({ pose, level, onLevel }: LevelsProps) {
+/**
+ * The levels of a pose from easier to harder, first the one that fits: one word group of the
+ * sentence that opens to a list.
+ */
+function Levels({ pose, level, setUp, onLevel }: LevelsProps) {
   if (pose.levels.length === 0) return null;
+  const isKnown = level === FITTING_LEVEL && setUp?.pose === pose.id && setUp.status !== 'failed';
+  const fitting = isKnown ? `: ${small(nameLevel(pose, setUp.level))}` : '';
   return (
     <>
       {', '}
       <select
         className="word-select"
         aria-label="Level"
-        value={level ?? ''}
+        value={level}
         onChange={(event) => {
-          onLevel(event.target.value === '' ? null : event.target.value);
+          onLevel(event.target.value);
         }}
       >
-        <option value="">as usual</option>
+        <option value={FITTING_LEVEL}>what fits{fitting}</option>
         {pose.levels.map(({ id, name }) => (
           <option key={id} value={id}>
             {small(name)}

@@ -45,14 +45,15 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
       </table>
       {joints.length > 0 && (
         <table className="body-table">
-          <caption className="sr-only">Joints, asked against has</caption>
-          <TableHead columns={['joint', 'asked', 'has', 'to spare']} />
+          <caption className="sr-only">Joints: measured, held back, asked and what is left</caption>
+          <TableHead columns={['joint', 'measured', 'held back', 'asked', 'margin']} />
           <tbody>
             {joints.map((each) => (
               <tr key={nameJoint(each, setUp)}>
                 <th scope="row">{nameJoint(each, setUp)}</th>
+                <td>{degrees(each.measuredDeg)}</td>
+                <td>{degrees(each.heldBackDeg)}</td>
                 <td>{degrees(each.askedDeg)}</td>
-                <td>{degrees(each.hasDeg)}</td>
                 <td>{degrees(each.toSpareDeg)}</td>
               </tr>
             ))}

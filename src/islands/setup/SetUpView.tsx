@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
 import { hasSides } from '../../core/poses/hasSides.ts';
+import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import { Missing } from '../shared/Missing.tsx';
@@ -16,7 +17,9 @@ import { SHELF_ORDER } from './shelves.ts';
 /** What was asked, as changes to the page's query. */
 const toQuery = (asked: Asked): Record<string, string | null> => ({
   ...(asked.side === undefined ? {} : { side: asked.side }),
-  ...(asked.level === undefined ? {} : { level: asked.level }),
+  ...(asked.level === undefined
+    ? {}
+    : { level: asked.level === FITTING_LEVEL ? null : asked.level }),
   ...(asked.depth === undefined ? {} : { depth: asked.depth === 'deepest' ? 'deepest' : null }),
   ...(asked.studio === undefined
     ? {}
@@ -31,7 +34,7 @@ export function SetUpView() {
   const lying = findLyingPose(query.get('pose') ?? '');
   const pose = lying ?? findPose(query.get('pose') ?? '') ?? POSES[0]!;
   const levels = 'levels' in pose ? pose.levels : [];
-  const level = levels.find((each) => each.id === query.get('level'))?.id ?? null;
+  const level = levels.find((each) => each.id === query.get('level'))?.id ?? FITTING_LEVEL;
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
   const isDeepest = query.get('depth') === 'deepest';
   const isProvisional = query.get('provisional') === 'yes';

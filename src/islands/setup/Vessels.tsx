@@ -10,7 +10,27 @@ const MOST_VESSELS = 5;
 const TALLEST_PX = 100;
 const WIDTH = 44;
 
-const isOver = (joint: JointReport): boolean => (joint.toSpareDeg ?? 0) < -0.5;
+/** Asked more than was measured. */
+const isOver = ({ askedDeg, measuredDeg }: JointReport): boolean =>
+  (measuredDeg ?? 0) - (askedDeg ?? 0) < -0.5;
+/** Asked more than is left when what is held back stays free. */
+const usesHeldBack = ({ toSpareDeg }: JointReport): boolean => (toSpareDeg ?? 0) < -0.5;
+
+const HELD_BACK_WORDS: Readonly<Record<NonNullable<JointReport['heldBackFor']>, string>> = {
+  measuring: 'because a measure is only so sure',
+  experience: 'by experience',
+  'least-margin': 'as the least margin',
+  caution: 'because of a caution',
+  pose: 'because this pose uses only a part of it',
+};
+
+/** “31° usable: 38° measured, 7° held back by experience”. */
+function sayUsable({ hasDeg, measuredDeg, heldBackDeg, heldBackFor }: JointReport): string {
+  const usable = `${(hasDeg ?? 0).toFixed(0)}° usable`;
+  if (measuredDeg === null || heldBackDeg === null || heldBackDeg < 0.5) return usable;
+  const why = heldBackFor === null ? '' : ` ${HELD_BACK_WORDS[heldBackFor]}`;
+  return `${usable} (${measuredDeg.toFixed(0)}° measured, ${heldBackDeg.toFixed(0)}° held back${why})`;
+}
 
 /**
  * What each joint is asked against what it has, as water in a vessel as tall as what it
@@ -21,7 +41,9 @@ export function Vessels({ setUp }: { setUp: SetUp }) {
   const shown = setUp.joints.filter(isCalledOn).slice(0, MOST_VESSELS);
   const [first] = shown;
   if (first === undefined) return null;
-  const tallest = Math.max(...shown.flatMap((each) => [each.hasDeg ?? 0, each.askedDeg ?? 0]));
+  const tallest = Math.max(
+    ...shown.flatMap((each) => [each.measuredDeg ?? each.hasDeg ?? 0, each.askedDeg ?? 0]),
+  );
   return (
     <>
       <p className="vessel-told" aria-live="polite">
@@ -62,13 +84,18 @@ interface ToldProps {
 /** Asked, has, and the readings it comes from: which, when and how sure. */
 function Told({ joint, isFirst, setUp }: ToldProps) {
   const behind = findUsesBehind(joint, setUp.provenance.measures);
-  const end = isOver(joint) ? ' is asked more than it has' : isFirst ? ' runs out first' : '';
+  const end = isOver(joint)
+    ? ' is asked more than it has'
+    : usesHeldBack(joint)
+      ? ' uses some of what is held back'
+      : isFirst
+        ? ' runs out first'
+        : '';
   return (
     <>
       {isFirst && 'The '}
       <strong>{nameJoint(joint, setUp)}</strong>
-      {end}: asked {(joint.askedDeg ?? 0).toFixed(0)}°, has {(joint.hasDeg ?? 0).toFixed(0)}° to
-      plan with
+      {end}: asked {(joint.askedDeg ?? 0).toFixed(0)}°, {sayUsable(joint)}
       {behind.length === 0 ? ', stated for everyone.' : ', from '}
       {behind.map(sayUse).join('; ')}
       {behind.length === 0 ? '' : '.'}
@@ -96,6 +123,25 @@ function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): s
 const wholeDegrees = (spareDeg: number): number =>
   Math.floor(Math.round(Math.abs(spareDeg) * 10) / 10);
 
+function sayMargin(joint: JointReport): string {
+  if (isOver(joint)) return 'over the brim';
+  return usesHeldBack(joint) ? 'of what is held back' : 'margin';
+}
+
+/** Strokes across what is held back, so that it is told by more than colour. */
+function HeldBack({ from, to, width }: { from: number; to: number; width: number }) {
+  const step = 3;
+  const strokes = Array.from({ length: Math.ceil((to - from) / step) }, (_, i) => from + i * step);
+  return (
+    <g className="held-back">
+      <line x1={2} x2={width - 2} y1={to} y2={to} />
+      {strokes.map((y) => (
+        <line key={y} x1={3} x2={width - 3} y1={Math.min(to, y + step)} y2={y} />
+      ))}
+    </g>
+  );
+}
+
 interface VesselProps {
   joint: JointReport;
   name: string;
@@ -109,7 +155,8 @@ function Vessel({ joint, name, scale, limiting, onTell }: VesselProps) {
   const asked = joint.askedDeg ?? 0;
   const has = joint.hasDeg ?? 0;
   const spare = joint.toSpareDeg ?? 0;
-  const brim = Math.max(0, has) * scale;
+  const brim = Math.max(0, joint.measuredDeg ?? has) * scale;
+  const usable = Math.max(0, has) * scale;
   const level = Math.max(0, asked) * scale;
   const base = TALLEST_PX + 8;
   const wave = `M 3 ${String(base - level)} q 6.3 -3 12.6 0 t 12.6 0 t 12.6 0 V ${String(base)} H 3 Z`;
@@ -131,16 +178,17 @@ function Vessel({ joint, name, scale, limiting, onTell }: VesselProps) {
       >
         <svg viewBox={`0 0 ${String(WIDTH)} ${String(base + 3)}`} aria-hidden>
           <path className="water" d={wave} />
+          {brim - usable > 0.5 && <HeldBack from={base - brim} to={base - usable} width={WIDTH} />}
           <path
             className="glass"
             d={`M 2 ${String(base - brim)} V ${String(base)} H ${String(WIDTH - 2)} V ${String(base - brim)}`}
           />
         </svg>
         <span className="spare">{wholeDegrees(spare)}°</span>
-        <span className="vessel-words">{isOver(joint) ? 'over the brim' : 'to spare'}</span>
+        <span className="vessel-words">{sayMargin(joint)}</span>
         <span className="vessel-name">{name}</span>
         <span className="sr-only">
-          asked {asked.toFixed(0)}°, has {has.toFixed(0)}°
+          asked {asked.toFixed(0)}°, {sayUsable(joint)}
         </span>
       </button>
     </li>

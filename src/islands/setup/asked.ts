@@ -6,7 +6,8 @@ import type { MovedSetUp } from './useMoved.ts';
 /** What of a set-up stands in the page's link. */
 export interface Asked {
   readonly side?: Side;
-  readonly level?: string | null;
+  /** One of the pose's levels, or `auto` for the one that fits. */
+  readonly level?: string;
   readonly depth?: HouseRules['depth'];
   readonly provisional?: boolean;
   /** Which step is read from across the room; null = none. */

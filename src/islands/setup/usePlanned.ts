@@ -11,7 +11,8 @@ export interface PlanRequest {
   readonly poseId: string;
   readonly side: Side;
   readonly rules: Partial<HouseRules>;
-  readonly level: string | null;
+  /** One of the pose's levels, or `auto` for the one that fits. */
+  readonly level: string;
 }
 
 interface Planned {

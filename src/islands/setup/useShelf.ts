@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
+import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -21,7 +22,7 @@ export function useShelf(
   side: Side,
   rules: Partial<HouseRules>,
 ): Shelf {
-  const key = keyOf({ record, poseId: '', side, rules, level: null });
+  const key = keyOf({ record, poseId: '', side, rules, level: FITTING_LEVEL });
   const [kept, setKept] = useState<{ readonly key: string; readonly shelf: Shelf }>({
     key,
     shelf: EMPTY,
@@ -37,8 +38,8 @@ export function useShelf(
     };
     const timer = setTimeout(() => {
       for (const poseId of poseIds) {
-        const own = keyOf({ record, poseId, side, rules, level: null });
-        void planInWorker(own, record, poseId, side, rules).then((result) => {
+        const own = keyOf({ record, poseId, side, rules, level: FITTING_LEVEL });
+        void planInWorker(own, record, poseId, side, rules, FITTING_LEVEL).then((result) => {
           land(poseId, result);
         });
       }

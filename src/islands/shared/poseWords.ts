@@ -1,3 +1,5 @@
+import { findLevel } from '../../core/poses/level.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { Side } from '../../core/measures/protocol.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
 import { findLyingPose, LYING_POSES } from '../../core/poses/lying/index.ts';
@@ -15,3 +17,7 @@ export function nameSide(id: string, side: Side): string {
   const pose = findPose(id);
   return pose === null ? `${side} leg` : saySide(pose, side);
 }
+
+/** A level as its pose names it; null is the usual one. */
+export const nameLevel = (pose: PoseDefinition, id: string | null): string =>
+  findLevel(pose, id)?.name ?? 'Standard version';

@@ -46,7 +46,7 @@ describe('person files', () => {
     const person = { ...(good().person as object), schools };
     const file = { ...good(), person, setUps: [kept] };
     const read = checkPersonFile(file, NOW);
-    expect(read.ok && read.value.file.setUps).toEqual([kept]);
+    expect(read.ok && read.value.file.setUps).toEqual([{ ...kept, rulesVersion: 1 }]);
     expect(read.ok && read.value.file.person.schools).toEqual(schools);
     const old = checkPersonFile(good(), NOW);
     expect(old.ok && old.value.file.setUps).toEqual([]);
@@ -101,7 +101,7 @@ describe('person files', () => {
     [
       'a newer version',
       (file) => {
-        file.version = 2;
+        file.version = 3;
       },
       'newer-version',
     ],

@@ -234,13 +234,16 @@ describe('a photo against its plan', () => {
     expect(named.length).toBeGreaterThanOrEqual(18);
   });
 
-  it('finds nothing in at least 18 of 20 that are as planned', () => {
+  it('calls what is as planned another in about one check of twenty, as its error says', () => {
     const random = makeRandom(3);
-    const flagged = TWENTY.filter(({ setUp, fault: { view } }) => {
-      const findings = check(setUp, view, photograph(findPlaces(setUp, view), random));
-      return findings.some(({ isAsPlanned }) => !isAsPlanned);
-    });
-    expect(flagged.length).toBeLessThanOrEqual(2);
+    const findings = Array.from({ length: 20 }, () => TWENTY)
+      .flat()
+      .flatMap(({ setUp, fault: { view } }) =>
+        check(setUp, view, photograph(findPlaces(setUp, view), random)),
+      );
+    const flagged = findings.filter(({ isAsPlanned }) => !isAsPlanned);
+    expect(findings.length).toBeGreaterThan(1500);
+    expect(flagged.length / findings.length).toBeLessThan(0.055);
   });
 
   it('waits for every mark, and leaves lengths out without a known one', () => {

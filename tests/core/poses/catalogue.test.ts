@@ -171,14 +171,21 @@ describe('the wall kneel with its knee away from the wall', () => {
   const solve = (level: string | null) =>
     planPlain({ ...REFERENCE, 'knee-flexion': 138 }, 'wall-kneel', 'right', {}, level);
 
-  it('leans the shin back by 30° and tells the knee’s place from the wall', () => {
-    const setUp = solve('knee-off-wall');
-    const { ankleLeft, kneeLeft } = setUp.landmarks;
-    const [back, up] = [kneeLeft![0] - ankleLeft![0], ankleLeft![2] - kneeLeft![2]];
-    expect((Math.atan2(back, up) * 180) / Math.PI).toBeCloseTo(30, 3);
-    expect(Math.hypot(back, up)).toBeCloseTo(40, 3);
-    // Shank 40 cm: 20 cm, and 4 cm from the ankle to the wall.
-    expect(settingOf(setUp, 'back-knee-from-wall')).toBeCloseTo(24, 1);
+  it('leans the shin back as far as it must and tells the knee’s place from the wall', () => {
+    const leanOf = (knee: number): number => {
+      const measures = { ...REFERENCE, 'knee-flexion': knee };
+      const setUp = planPlain(measures, 'wall-kneel', 'right', {}, 'knee-off-wall');
+      const { ankleLeft, kneeLeft } = setUp.landmarks;
+      const [back, up] = [kneeLeft![0] - ankleLeft![0], ankleLeft![2] - kneeLeft![2]];
+      expect(Math.hypot(back, up)).toBeCloseTo(40, 2);
+      // From the wall it is 4 cm to the ankle, and from there the shank's lean.
+      expect(settingOf(setUp, 'back-knee-from-wall')).toBeCloseTo(4 + back, 1);
+      return (Math.atan2(back, up) * 180) / Math.PI;
+    };
+    const [stiff, usual] = [leanOf(120), leanOf(138)];
+    expect(usual).toBeGreaterThan(5);
+    expect(stiff).toBeGreaterThan(usual + 5);
+    expect(stiff).toBeLessThanOrEqual(65.01);
   });
 
   it('serves a knee that the pose at the wall does not', () => {

@@ -12,7 +12,11 @@ function plan(measures: Measures, poseId: string): Plan | null {
 }
 
 const leastOf = ({ joints }: SetUp): number =>
-  Math.min(...joints.map((each) => each.toSpareDeg ?? Infinity));
+  Math.min(
+    ...joints.map(({ safeDeg, askedDeg }) =>
+      safeDeg === null || askedDeg === null ? Infinity : safeDeg - askedDeg,
+    ),
+  );
 const numberOf = ({ settings }: SetUp, id: string): number =>
   settings.find((each) => each.id === id)?.value ?? NaN;
 

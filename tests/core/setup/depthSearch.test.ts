@@ -1,58 +1,88 @@
-import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readPersonFile } from '../../../src/core/formats/personFile.ts';
-import type { Side } from '../../../src/core/measures/protocol.ts';
-import type { PersonRecord } from '../../../src/core/person/person.ts';
-import { planPose } from '../../../src/core/setup/planSetUp.ts';
-import { WISH_STRETCH } from '../../../src/core/solver/residuals.ts';
+import { withLimits } from '../../../src/core/setup/buildTask.ts';
+import { DepthSearch, wishesWithinAt } from '../../../src/core/setup/depthSearch.ts';
+import { planPose, planSetUp } from '../../../src/core/setup/planSetUp.ts';
+import { toScaled } from '../../../src/core/solver/residuals.ts';
 import { hintOf } from '../../../src/core/solver/run.ts';
-import { settleAt } from '../../../src/core/solver/solve.ts';
+import { pullFarthest, settleAt } from '../../../src/core/solver/solve.ts';
 import { radiansFromDegrees } from '../../../src/core/units/brands.ts';
-import { recordOf, REFERENCE } from '../../support/people.ts';
-
-function readDemo(id: string): PersonRecord {
-  const read = readPersonFile(readFileSync(`public/demo/${id}.json`, 'utf8'), null);
-  if (!read.ok) throw new Error(read.problems[0]?.message);
-  return read.value.file;
-}
-
-function planHeld(record: PersonRecord, pose: string, side: Side = 'right') {
-  const plan = planPose(record, pose, side);
-  if (plan.kind !== 'planned') throw new Error(plan.kind);
-  const { answer } = plan;
-  if (answer.found.kind !== 'held') throw new Error(answer.found.because);
-  return { answer, found: answer.found };
-}
+import { anyBody } from '../../support/anyBody.ts';
+import { PLAIN_RULES, recordOf } from '../../support/people.ts';
+import { settingOf } from '../../support/plan.ts';
 
 describe('a depth that cannot be taken as shallow as wanted', () => {
-  it('is the shallowest that keeps 3° at every joint, where a straighter knee asks for more rotation', () => {
-    const { answer, found } = planHeld(readDemo('oda-brask'), 'warrior-two', 'left');
-    expect(found.reason).toEqual({ kind: 'to-spare', spareDeg: 3 });
-    const near = hintOf(found.answer);
-    const aim = {
-      toSpare: radiansFromDegrees(3),
-      wishesWithin: found.wishesLetGo ? null : WISH_STRETCH,
-    };
-    const canBeHeldAt = (depth: number): boolean =>
-      settleAt(answer.built.task, 'front-knee-bend', radiansFromDegrees(depth), aim, near).kept;
-    expect(canBeHeldAt(found.depth! - 1)).toBe(false);
-    expect(canBeHeldAt(found.depth!)).toBe(true);
-    expect(canBeHeldAt(found.depth! + 1)).toBe(true);
+  it('is the shallowest that leaves free what is held back, where a straighter knee asks for more rotation', () => {
+    let tried = 0;
+    for (const measures of fc.sample(anyBody, { numRuns: 60, seed: 9 })) {
+      const plan = planPose(recordOf(measures), 'warrior-two', 'right', { firstStepDeg: 40 });
+      if (plan.kind !== 'planned' || plan.answer.found.kind !== 'held') continue;
+      const { built, found } = plan.answer;
+      if (found.reason.kind !== 'held-back' || found.deepest! - found.depth! < 8) continue;
+      const near = hintOf(found.answer);
+      const aim = { toSpare: 0, wishesWithin: wishesWithinAt(found.stretch) };
+      const task = withLimits(built, 'recommended');
+      const canBeHeldAt = (depth: number): boolean =>
+        settleAt(task, 'front-knee-bend', radiansFromDegrees(depth), aim, near).kept;
+      expect(canBeHeldAt(found.depth!)).toBe(true);
+      expect(canBeHeldAt(found.depth! - 2)).toBe(false);
+      tried += 1;
+    }
+    expect(tried).toBeGreaterThan(0);
   });
 });
 
-describe('legs that come from another pose', () => {
-  it('give way to a share of that pose’s own depth', () => {
-    const { answer, found } = planHeld(
-      recordOf({ ...REFERENCE, 'trunk-side-bend': 25 }),
-      'reverse-warrior',
-    );
-    const base = planHeld(recordOf({ ...REFERENCE, 'trunk-side-bend': 25 }), 'warrior-two');
-    const { share } = answer.legs!;
-    expect(share).toBeLessThan(1);
-    const bend = answer.legs!.answer.found.depth!;
-    expect(bend).toBeCloseTo(share * base.found.depth!, 1);
-    const { kneeFlexion } = found.answer.skeleton.legs.front;
-    expect((kneeFlexion * 180) / Math.PI).toBeCloseTo(bend, 1);
+describe('wishes that cost too much depth', () => {
+  it('stretch together, just enough to give six tenths of it back', () => {
+    let tried = 0;
+    for (const measures of fc.sample(anyBody, { numRuns: 120, seed: 31 })) {
+      const plan = planPose(recordOf(measures), 'warrior-two', 'right', {
+        ...PLAIN_RULES,
+        pelvisOpen: 'square',
+      });
+      if (plan.kind !== 'planned' || plan.answer.found.kind !== 'held') continue;
+      const { built, found } = plan.answer;
+      const { depth } = plan.request.pose;
+      if (found.stretch === 1) continue;
+      const search = new DepthSearch({ ...built.task, wishes: [] }, depth!, null);
+      const bare = search.depthOf(search.reach().answer);
+      const least = Math.max(depth!.easiest, 0.6 * bare);
+      expect(found.deepest!).toBeGreaterThan(least - 0.2);
+      // With a little less of it that much depth cannot be held.
+      const unit = toScaled('front-knee-bend', 1);
+      const way = { quantity: 'front-knee-bend', from: least / unit, to: 90 / unit } as const;
+      const aim = { toSpare: 0, wishesWithin: wishesWithinAt(0.94 * found.stretch) };
+      const { posture } = found.answer.skeleton;
+      const less = pullFarthest(built.task, way, aim, posture);
+      const reached = search.depthOf(less);
+      expect(less.kept && reached > least + 0.5, `${String(reached)} of ${String(least)}`).toBe(
+        false,
+      );
+      tried += 1;
+    }
+    expect(tried).toBeGreaterThan(20);
+  });
+});
+
+describe('a pose on the feet of another', () => {
+  it.each([
+    ['reverse-warrior', 'warrior-two'],
+    ['side-angle', 'warrior-two'],
+    ['reverse-triangle', 'triangle'],
+  ])('%s stands exactly where the recommended %s stands', (pose, legs) => {
+    for (const measures of fc.sample(anyBody, { numRuns: 30, seed: 4 })) {
+      for (const depth of ['recommended', 'deepest'] as const) {
+        const [on, own] = [
+          planSetUp(recordOf(measures), pose, 'left', { depth }, 'auto'),
+          planSetUp(recordOf(measures), legs, 'left', {}, 'auto'),
+        ];
+        if (!on.ok || !own.ok) throw new Error('not planned');
+        if (on.value.status === 'failed') continue;
+        for (const id of ['stance-length', 'stance-width', 'back-foot-angle'] as const) {
+          expect(settingOf(on.value, id), id).toBe(settingOf(own.value, id));
+        }
+        expect(on.value.standsOn).toEqual({ pose: legs, level: own.value.level });
+      }
+    }
   });
 });

@@ -71,7 +71,7 @@ describe('if pushed', () => {
 
   it('a stiffer body gives more at the same depth', () => {
     const total = (measures: Measures): number =>
-      full(measures, 'high-lunge').ifPushed!.gives.reduce((sum, each) => sum + each.cost, 0);
+      full(measures, 'warrior-two').ifPushed!.gives.reduce((sum, each) => sum + each.cost, 0);
     expect(total(STIFF)).toBeGreaterThan(total(REFERENCE) + 1);
   });
 });

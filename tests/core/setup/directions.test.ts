@@ -38,7 +38,7 @@ const WARRIOR_TWO = readTable(`
   foot-length                 =  --
   hip-flexion                 =  =
   straight-leg-raise          =  =
-  hip-extension               ++ ++
+  hip-extension               ++ =
   hip-extension-bent-knee     =  =
   hip-abduction               =  =
   hip-opening                 ++ ++

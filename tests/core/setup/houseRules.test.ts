@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
-import type { SetUp } from '../../../src/core/setup/setUp.ts';
+import type { JointReport, SetUp } from '../../../src/core/setup/setUp.ts';
 import { REFERENCE, SUPPLE } from '../../support/people.ts';
 import { depthOf, markOf, planPlain, settingOf } from '../../support/plan.ts';
 
@@ -12,9 +12,9 @@ describe('heel line', () => {
     ['heel-to-heel', {}, 0],
     // −0.40 × 24.5 × sin 90°
     ['heel-to-arch', {}, -9.8],
-    ['hip-rails', {}, 17],
+    ['hip-width', {}, 17],
     // Two fists of 9 cm, because the fist is not measured.
-    ['two-fist-rails', {}, 18],
+    ['two-fists', {}, 18],
     ['diagonal', { heelLineCm: -4 }, -4],
   ] as const)('%s', (heelLine, more, width) => {
     const setUp = plan('warrior-two', { heelLine, ...more, backFootDeg: 90 });
@@ -48,9 +48,19 @@ describe('stance', () => {
     expect(depthOf(long).value!).toBeLessThan(depthOf(ordinary).value! - 8);
   });
 
-  it('of the pyramid is a leg length or three quarters of it', () => {
-    expect(settingOf(plan('pyramid', { pyramidStance: 'long' }), 'stance-length')).toBe(82);
-    expect(settingOf(plan('pyramid', { pyramidStance: 'short' }), 'stance-length')).toBe(61.5);
+  it('of the pyramid is three quarters of a leg length, one, or longer with the foot turned out', () => {
+    const ankle = (setUp: SetUp): number =>
+      setUp.joints.find((each) => each.motion === 'dorsiflexion' && each.side === 'left')!
+        .askedDeg!;
+    const [short, usual, long] = (['short', 'leg-length', 'long'] as const).map((pyramidStance) =>
+      plan('pyramid', { pyramidStance }),
+    );
+    expect(settingOf(short!, 'stance-length')).toBe(61.5);
+    expect(settingOf(usual!, 'stance-length')).toBe(82);
+    expect(settingOf(long!, 'stance-length')).toBeGreaterThan(1.1 * 82);
+    expect(settingOf(long!, 'stance-length')).toBeLessThanOrEqual(1.35 * 82 + 0.05);
+    expect(settingOf(long!, 'back-foot-angle')).toBeGreaterThan(10);
+    expect(ankle(usual!)).toBeGreaterThan(ankle(short!) + 3);
   });
 
   it('of the pyramid is cut where the back ankle runs out', () => {
@@ -80,7 +90,7 @@ describe('feet, knees and pelvis', () => {
     const setUp = planPlain(SUPPLE, 'warrior-two', 'right', {
       backFoot,
       depth: 'recommended',
-      firstStepDeg: 45,
+      firstStepDeg: 25,
     });
     expect(Math.abs(settingOf(setUp, 'back-foot-angle') - goal)).toBeLessThanOrEqual(6);
     expect(settingOf(setUp, 'front-foot-angle')).toBe(front);
@@ -137,11 +147,37 @@ describe('how far inside', () => {
     const depth = (rules: Partial<HouseRules>): number =>
       depthOf(plan('warrior-two', { depth: 'recommended', ...rules })).value ?? 0;
     expect(depth({ limitMarginSem: 1 })).toBeLessThan(depth({ limitMarginSem: 0 }));
-    expect(depth({ reserveByExperience: true })).toBeLessThan(
+    expect(depth({ reserveByExperience: true })).toBeLessThanOrEqual(
       depth({ reserveByExperience: false }),
     );
     expect(depth({ firstStepDeg: 20 })).toBeLessThan(depth({ firstStepDeg: 10 }));
     expect(depth({ minimumToSpareDeg: 8 })).toBeLessThanOrEqual(depth({ minimumToSpareDeg: 0 }));
+  });
+
+  it('the margins are never added: each joint holds back the largest of them, a quarter at most', () => {
+    // Two or more readings would shrink the error; one reading has √(2.0² + 2.5²) = 3.20°.
+    const error = Math.sqrt(10.25);
+    const heldBack = (more: Partial<HouseRules>): ReadonlyMap<string, JointReport> => {
+      const rules = { depth: 'recommended', firstStepDeg: 0, ...more } as const;
+      const { joints } = plan('warrior-two', rules);
+      return new Map(
+        joints.map((each) => [`${each.joint} ${each.side ?? ''} ${each.motion}`, each]),
+      );
+    };
+    const byError = heldBack({ limitMarginSem: 1, minimumToSpareDeg: 3 });
+    const byLeast = heldBack({ limitMarginSem: 0, minimumToSpareDeg: 3 });
+    const byBoth = heldBack({ limitMarginSem: 1, minimumToSpareDeg: 5 });
+    const hip = 'hip right abduction';
+    expect(byError.get(hip)!.heldBackDeg).toBeCloseTo(error, 1);
+    expect(byError.get(hip)!.heldBackFor).toBe('measuring');
+    expect(byLeast.get(hip)!.heldBackDeg).toBeCloseTo(3, 2);
+    expect(byLeast.get(hip)!.heldBackFor).toBe('least-margin');
+    expect(byBoth.get(hip)!.heldBackDeg).toBeCloseTo(5, 2);
+    for (const each of byBoth.values()) {
+      if (each.measuredDeg === null || each.heldBackDeg === null) continue;
+      expect(each.heldBackDeg).toBeLessThanOrEqual(Math.max(0.25 * each.measuredDeg, 0) + 0.01);
+      expect(each.hasDeg).toBeCloseTo(each.measuredDeg - each.heldBackDeg, 1);
+    }
   });
 });
 

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { REFERENCE, type Measures } from '../../support/people.ts';
+import { planPose } from '../../../src/core/setup/planSetUp.ts';
+import { PLAIN_RULES, recordOf, REFERENCE, type Measures } from '../../support/people.ts';
 import { planPlain } from '../../support/plan.ts';
 import { makeRandom } from '../../support/random.ts';
+import { searchBalanceSlowly } from '../../support/slowBalance.ts';
 import { searchSlowly } from '../../support/slowSearch.ts';
 import { makeSlowTask, SEARCHED_POSES } from '../../support/slowTask.ts';
 
@@ -46,6 +48,28 @@ describe('the depth found, against a slow search that shares only body and pose 
       }
       // A search that came nowhere near would prove nothing.
       expect(came).toBeGreaterThan(BODIES * 0.4);
+    },
+    240_000,
+  );
+
+  it.each(['tree', 'revolved-half-moon'])(
+    '%s: not beaten by more than 2° on any of 30 bodies, on one leg',
+    (id) => {
+      const random = makeRandom(2025);
+      let came = 0;
+      for (const measures of makeBodies().slice(0, 30)) {
+        const plan = planPose(recordOf(measures), id, 'right', PLAIN_RULES);
+        if (plan.kind !== 'planned' || plan.answer.found.kind !== 'held') continue;
+        const { pose } = plan.request;
+        const { found, first, keptShare } = plan.answer;
+        const held = first === null ? null : keptShare * first.depth!;
+        const { body } = plan.numbers;
+        const slow = searchBalanceSlowly({ pose, body, ranges: measures, held }, random);
+        if (slow === null) continue;
+        expect(slow, JSON.stringify(measures)).toBeLessThanOrEqual(found.deepest! + 2);
+        if (slow > found.deepest! - 8) came += 1;
+      }
+      expect(came).toBeGreaterThan(30 * 0.3);
     },
     240_000,
   );

@@ -1,19 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
+import { withLimits } from '../../../src/core/setup/buildTask.ts';
+import { wishesWithinAt } from '../../../src/core/setup/depthSearch.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import type { PoseTask } from '../../../src/core/solver/poseTask.ts';
 import { getQuantity } from '../../../src/core/solver/quantities.ts';
-import { calcWishOff, toScaled, WISH_STRETCH } from '../../../src/core/solver/residuals.ts';
+import { calcWishOff, toScaled } from '../../../src/core/solver/residuals.ts';
 import type { Skeleton } from '../../../src/core/solver/skeleton.ts';
 import { pullFarthest, settleFreely } from '../../../src/core/solver/solve.ts';
-import { radiansFromDegrees } from '../../../src/core/units/brands.ts';
 import { anyBody } from '../../support/anyBody.ts';
 import { recordOf } from '../../support/people.ts';
 
 const BODIES = fc.sample(anyBody, { numRuns: 50, seed: 77 });
-/** No reserve and no first step: all that keeps a pose shallow is what has to be spared. */
-const RULES = { reserveByExperience: false, firstStepDeg: 0 };
+/** No first step: all that keeps a pose shallow is what is held back. */
+const RULES = { firstStepDeg: 0 };
 /** A set-up stays this far inside the edge that leaves the least to spare, degrees; see docs/numbers.md. */
 const INSIDE = 1.25;
 
@@ -33,18 +34,15 @@ function tryEveryStart(body: number, id: string): Better | null {
   if (plan.kind !== 'planned') throw new Error(plan.kind);
   const { found, built } = plan.answer;
   const { depth } = plan.poseRequest.pose;
-  if (depth === null || found.kind !== 'held' || found.reason.kind !== 'to-spare') return null;
+  if (depth === null || found.kind !== 'held' || found.reason.kind !== 'held-back') return null;
   const { quantity, easiest, textbook } = depth;
   const { calc, kind } = getQuantity(quantity);
   const unit = toScaled(quantity, 1);
   const way = { quantity, from: easiest / unit, to: textbook / unit };
-  const aim = {
-    toSpare: radiansFromDegrees(found.reason.spareDeg),
-    wishesWithin: found.wishesLetGo ? null : WISH_STRETCH,
-  };
+  const aim = { toSpare: 0, wishesWithin: wishesWithinAt(found.stretch) };
   const held = found.answer.skeleton;
   const at = calc(held);
-  const { task } = built;
+  const task = withLimits(built, 'recommended');
   const musts = [...task.musts, { quantity, atLeast: at, atMost: at }];
   const deepest: number[] = [];
   const costs: number[] = [];

@@ -85,9 +85,9 @@ describe('what a recipe says of feet and knees', () => {
       wordsOf(id).find((words) => words.includes('square')) ?? '';
     expect(pelvisOf('warrior-two')).toMatch(/^let the pelvis rest \d+° short of square$/);
     expect(pelvisOf('chair')).toBe('pelvis square');
-    const twist = planPlain(MEASURES, 'revolved-side-angle');
+    const twist = planPlain(MEASURES, 'revolved-half-moon');
     expect(settingOf(twist, 'pelvis-short-of-square')).toBeLessThan(-1);
-    expect(pelvisOf('revolved-side-angle')).toMatch(/^pelvis turned \d+° past square$/);
+    expect(pelvisOf('revolved-half-moon')).toMatch(/^pelvis turned \d+° past square$/);
   });
 
   it('a knee is over its ankle only where it stands there', () => {

@@ -245,7 +245,7 @@ describe('against MuJoCo', () => {
     for (const load_ of setUp.loads) {
       const theirs = Math.abs(torques[load_.joint]) / 2;
       expect(load_.unit).toBe('N·m');
-      expect(Math.abs(Math.abs(load_.staticTorque) - theirs)).toBeLessThan(0.01 * theirs);
+      expect(Math.abs(Math.abs(load_.staticTorque!) - theirs)).toBeLessThan(0.01 * theirs);
     }
     expect(setUp.loads).toHaveLength(4);
     data.delete();

@@ -10,7 +10,7 @@ import {
 } from '../../../src/core/solver/skeleton.ts';
 import { distance } from '../../../src/core/geometry/vector.ts';
 
-const DOWN: ArmPlan = { reach: 'down', bears: false, clearFrontFoot: null };
+const DOWN: ArmPlan = { reach: 'down', bears: false, clearFrontFoot: null, mostAside: 0.15 };
 const DEG = Math.PI / 180;
 const contacts = (arms: ArmPlan = ARM_OUT): ContactPlan => standOn(0.17, arms);
 

@@ -171,7 +171,7 @@ export function poseDemonstration(body: Body, demo: Demonstration): Demonstrated
     poseArm(
       figure,
       at,
-      { reach: demo.arms ?? 'beside', bears: false, clearFrontFoot: null },
+      { reach: demo.arms ?? 'beside', bears: false, clearFrontFoot: null, mostAside: 0 },
       chest,
       addScaled(chestCentre, chest.left, (at === 'back' ? 1 : -1) * figure.halfShoulders),
       legs,

@@ -1,3 +1,4 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
 
@@ -13,7 +14,7 @@ export const chair: PoseDefinition = {
   backContact: 'flat',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'two-fist-rails',
+  heelLine: 'two-fists',
   stance: { kind: 'none' },
   arms: { front: { reach: 'up' }, back: { reach: 'up' } },
   musts: [
@@ -84,17 +85,25 @@ export const chair: PoseDefinition = {
     supple: ['the textbook shape'],
   },
   levels: [
-    { id: 'at-a-wall', name: 'Hips at a wall', changes: { supports: ['wall-behind'] } },
     {
-      id: 'arms-forward',
-      name: 'Arms forward',
-      changes: { arms: { front: { reach: 'forward' }, back: { reach: 'forward' } } },
+      id: 'at-a-wall',
+      name: 'Hips at a wall',
+      byChoice: true,
+      changes: { supports: ['wall-behind'] },
     },
     {
       id: 'arms-down',
       name: 'Arms beside the trunk',
+      byChoice: true,
       changes: { arms: { front: { reach: 'beside' }, back: { reach: 'beside' } } },
     },
+    {
+      id: 'arms-forward',
+      name: 'Arms forward',
+      byChoice: true,
+      changes: { arms: { front: { reach: 'forward' }, back: { reach: 'forward' } } },
+    },
+    { id: USUAL_LEVEL, name: 'Arms up', changes: {} },
   ],
   easier: 'chair with the back at a wall',
   guidance: {

@@ -1,3 +1,4 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
 
@@ -12,11 +13,13 @@ export const halfMoon: PoseDefinition = {
   backContact: 'lifted',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: { kind: 'none' },
   arms: { front: { reach: 'down', bears: true }, back: { reach: 'out' } },
   musts: [
     { quantity: 'hand-load', atMost: 15 },
+    { quantity: 'hand-ahead', atLeast: 10, atMost: 35 },
+    { quantity: 'hand-beside', atLeast: 0, atMost: 10 },
     { quantity: 'weight-inside-base', atLeast: 1 },
   ],
   wishes: [
@@ -67,7 +70,15 @@ export const halfMoon: PoseDefinition = {
     stiff: ['the textbook shape'],
     supple: ['the textbook shape'],
   },
-  levels: [{ id: 'at-a-wall', name: 'The back at a wall', changes: { supports: ['wall-behind'] } }],
+  levels: [
+    {
+      id: 'at-a-wall',
+      name: 'The back at a wall',
+      byChoice: true,
+      changes: { supports: ['wall-behind'] },
+    },
+    { id: USUAL_LEVEL, name: 'Hand on a prop or the floor', changes: {} },
+  ],
   easier: 'half moon with the back at a wall and the hand on a chair',
   guidance: {
     gaze: 'Down first, then ahead, then up if all is steady.',

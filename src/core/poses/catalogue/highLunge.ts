@@ -1,5 +1,31 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
-import { STACKED_KNEE, stanceBySchool, STRAIGHT_AHEAD } from './schools.ts';
+import { USUAL_LEVEL } from '../level.ts';
+import {
+  SHIN_LEANING_BACK,
+  SHIN_LEANING_BACK_EASIEST,
+  SHIN_LEANING_BACK_KNEE,
+  SHIN_LEANING_BACK_STANCE,
+  STACKED_KNEE,
+  stanceBySchool,
+  STRAIGHT_AHEAD,
+} from './schools.ts';
+
+/** All that it keeps beside its front knee. The trunk may lean over the thigh. */
+const MUSTS: PoseDefinition['musts'] = [
+  { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+  { quantity: 'trunk-lean-along', atLeast: -10, atMost: 20 },
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
+
+const DEPTH = {
+  quantity: 'front-knee-bend',
+  words: 'front-knee bend',
+  easiest: 10,
+  textbook: 90,
+} as const;
+
+/** A soft back knee bends up to this, degrees. Our choice. */
+const SOFT_BACK_KNEE_DEG = 25;
 
 export const highLunge: PoseDefinition = {
   id: 'high-lunge',
@@ -12,18 +38,14 @@ export const highLunge: PoseDefinition = {
   backFootYaw: { kind: 'held', at: 0 },
   backContact: 'ball',
   backHeelLift: { from: 30, to: 65, start: 50 },
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: stanceBySchool({ kind: 'free' }),
   arms: { front: { reach: 'up' }, back: { reach: 'up' } },
-  musts: [
-    ...STACKED_KNEE,
-    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
+  musts: [...STACKED_KNEE, ...MUSTS],
   wishes: [
     { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
     { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
-    { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
+    { quantity: 'trunk-lean-along', goal: 0, sigma: 10 },
     { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
     { quantity: 'back-heel-lift', goal: 50, sigma: 10 },
   ],
@@ -40,7 +62,7 @@ export const highLunge: PoseDefinition = {
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
   firstDepth: null,
-  depth: { quantity: 'front-knee-bend', words: 'front-knee bend', easiest: 10, textbook: 90 },
+  depth: DEPTH,
   chestTarget: null,
   starts: [
     {
@@ -71,11 +93,44 @@ export const highLunge: PoseDefinition = {
     'ankle-dorsiflexion-straight',
   ],
   expected: {
-    reference: ['back hip extension', 'spine extension'],
+    reference: ['back hip extension', 'front hip flexion'],
     stiff: ['back hip extension', 'spine extension'],
-    supple: ['back hip extension', 'spine extension'],
+    supple: ['the textbook shape'],
   },
-  levels: [],
+  levels: [
+    {
+      ...SHIN_LEANING_BACK,
+      changes: {
+        stance: stanceBySchool({ kind: 'free', legLengths: SHIN_LEANING_BACK_STANCE }),
+        musts: [...SHIN_LEANING_BACK_KNEE, ...MUSTS],
+        depth: { ...DEPTH, easiest: SHIN_LEANING_BACK_EASIEST },
+        starts: [
+          {
+            pelvisTurn: 0,
+            pelvisTilt: 15,
+            pelvisList: 0,
+            spineRotation: 0,
+            kneeBend: 25,
+            stanceShare: 0.9,
+          },
+        ],
+      },
+    },
+    {
+      id: 'soft-back-knee',
+      name: 'Soft back knee',
+      insteadWhere: { stanceShorterBy: 0.15 },
+      changes: {
+        straightLegs: [],
+        musts: [
+          ...STACKED_KNEE,
+          ...MUSTS,
+          { quantity: 'back-knee-bend', atLeast: 0, atMost: SOFT_BACK_KNEE_DEG },
+        ],
+      },
+    },
+    { id: USUAL_LEVEL, name: 'Back leg straight', changes: {} },
+  ],
   easier: 'low lunge, with the back knee down',
   guidance: {
     gaze: 'Level, ahead.',
@@ -116,8 +171,8 @@ export const highLunge: PoseDefinition = {
   lookAt: [
     {
       at: 'Feet',
-      look: 'On two rails, the back heel above its toes.',
-      change: 'Move the back foot out to its rail.',
+      look: 'Hip width apart, the back heel above its toes.',
+      change: 'Move the back foot out to hip width.',
     },
     {
       at: 'Front knee',
@@ -144,7 +199,7 @@ export const highLunge: PoseDefinition = {
   ],
   wayIn: [
     'Stand at the front heel mark, hands on hips.',
-    'Step the other foot back onto its ball, on its own rail.',
+    'Step the other foot back onto its ball, hip width apart.',
     'Bend the front knee over the ankle and stop at the planned depth.',
     'Raise the arms when it is steady.',
   ],

@@ -1,3 +1,4 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
 
@@ -12,7 +13,7 @@ export const lizard: PoseDefinition = {
   backContact: 'knee-foot-flat',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   mostWidening: 16,
   stance: { kind: 'free' },
   arms: {
@@ -102,9 +103,11 @@ export const lizard: PoseDefinition = {
     supple: ['front hip flexion', 'spine flexion'],
   },
   levels: [
+    { id: USUAL_LEVEL, name: 'Back knee down', changes: {} },
     {
       id: 'knee-up',
       name: 'Back knee up',
+      byChoice: true,
       changes: {
         backContact: 'ball',
         straightLegs: ['back'],

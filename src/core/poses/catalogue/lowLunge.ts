@@ -1,4 +1,5 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
+import { USUAL_LEVEL } from '../level.ts';
 import { STACKED_KNEE, STRAIGHT_AHEAD } from './schools.ts';
 
 export const lowLunge: PoseDefinition = {
@@ -12,7 +13,7 @@ export const lowLunge: PoseDefinition = {
   backContact: 'knee-toes-tucked',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: { kind: 'free' },
   arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
   supports: ['knee-pad'],
@@ -57,6 +58,7 @@ export const lowLunge: PoseDefinition = {
   ],
   expected: null,
   levels: [
+    { id: USUAL_LEVEL, name: 'Hips over the back knee', changes: {} },
     {
       id: 'hips-forward',
       name: 'Back foot flat, hips forward',
@@ -70,6 +72,7 @@ export const lowLunge: PoseDefinition = {
             atMost: { rule: 'frontKnee', options: { stacked: 0, 'may-pass': 8 } },
           },
           { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+          { quantity: 'pelvis-turn', atLeast: -10, atMost: 10 },
           { quantity: 'pelvis-tilt', atLeast: -10, atMost: 10 },
           { quantity: 'weight-inside-base', atLeast: 2 },
         ],

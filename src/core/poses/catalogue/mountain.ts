@@ -1,5 +1,7 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
-import { STRAIGHT_AHEAD } from './schools.ts';
+
+/** Feet whose legs do not turn in may turn out by this. Our choice. */
+const MOST_TURNED_OUT_DEG = 20;
 
 export const mountain: PoseDefinition = {
   id: 'mountain',
@@ -9,11 +11,11 @@ export const mountain: PoseDefinition = {
   pelvisFaces: 'front',
   origin: 'mid-stance',
   straightLegs: ['front', 'back'],
-  frontFootYaw: STRAIGHT_AHEAD,
+  frontFootYaw: { kind: 'free', from: -MOST_TURNED_OUT_DEG, to: 0, start: 0 },
   backContact: 'flat',
-  backFootYaw: STRAIGHT_AHEAD,
+  backFootYaw: { kind: 'free', from: 0, to: MOST_TURNED_OUT_DEG, start: 0 },
   backHeelLift: null,
-  heelLine: 'two-fist-rails',
+  heelLine: 'two-fists',
   stance: { kind: 'none' },
   arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
   musts: [{ quantity: 'weight-inside-base', atLeast: 2 }],
@@ -26,6 +28,8 @@ export const mountain: PoseDefinition = {
     { quantity: 'weight-ahead-of-mid-foot', goal: 0, sigma: 2 },
   ],
   eases: [
+    { quantity: 'front-foot-angle', goal: 0, sigma: 2 },
+    { quantity: 'back-foot-angle', goal: 0, sigma: 2 },
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
     // Both feet equally heavy, also on legs of different length.
     { quantity: 'weight-between-feet', goal: 0, sigma: 1 },

@@ -9,15 +9,23 @@ export const pyramid: PoseDefinition = {
   pelvisFaces: 'front',
   straightLegs: ['front', 'back'],
   frontFootYaw: STRAIGHT_AHEAD,
-  backFootYaw: { kind: 'held', at: 10 },
+  backFootYaw: {
+    rule: 'pyramidStance',
+    options: {
+      short: { kind: 'held', at: 10 },
+      'leg-length': { kind: 'held', at: 10 },
+      long: { kind: 'free', from: 10, to: 60, start: 35 },
+    },
+  },
   backContact: 'flat',
   backHeelLift: null,
-  heelLine: 'two-fist-rails',
+  heelLine: 'two-fists',
   stance: {
     rule: 'pyramidStance',
     options: {
-      long: { kind: 'longest-up-to', of: 'leg-length', factor: 1 },
       short: { kind: 'times', of: 'leg-length', factor: 0.75 },
+      'leg-length': { kind: 'longest-up-to', of: 'leg-length', factor: 1 },
+      long: { kind: 'longest-up-to', of: 'leg-length', factor: 1.35 },
     },
   },
   arms: {
@@ -37,8 +45,9 @@ export const pyramid: PoseDefinition = {
     { quantity: 'spine-rotation', goal: 0, sigma: 5 },
   ],
   eases: [
+    { quantity: 'back-foot-angle', goal: 30, sigma: 20 },
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
-    // The hips stay between the rails.
+    // The hips stay between the feet.
     { quantity: 'weight-between-feet', goal: 0, sigma: 3 },
   ],
   firstDepth: null,
@@ -106,7 +115,7 @@ export const pyramid: PoseDefinition = {
   lookAt: [
     {
       at: 'Feet',
-      look: 'On two rails, the back heel heavy.',
+      look: 'Two fists apart, the back heel heavy.',
       change: 'Shorten the stance until the heel lands.',
     },
     {

@@ -12,7 +12,7 @@ export const revolvedHalfMoon: PoseDefinition = {
   backContact: 'lifted',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: { kind: 'none' },
   arms: { front: { reach: 'out' }, back: { reach: 'down', bears: true } },
   trunkShares: { rotation: 0.8 },
@@ -21,11 +21,13 @@ export const revolvedHalfMoon: PoseDefinition = {
     { quantity: 'front-leg-lean-across', atLeast: -8, atMost: 8 },
     { quantity: 'trunk-from-back-leg', atLeast: -5, atMost: 5 },
     { quantity: 'back-leg-across', atLeast: -8, atMost: 8 },
+    { quantity: 'trunk-lean-across', atLeast: -5, atMost: 5 },
+    { quantity: 'spine-side-bend', atLeast: -10, atMost: 10 },
     {
       quantity: 'pelvis-stacking',
       atLeast: {
         rule: 'twist',
-        options: { 'by-pose': -20, 'hip-first': -20, 'pelvis-fixed': -5, full: -20 },
+        options: { 'by-pose': -20, 'hip-first': -20, 'pelvis-fixed': -5, full: -90 },
       },
       atMost: 5,
     },
@@ -41,7 +43,14 @@ export const revolvedHalfMoon: PoseDefinition = {
     { quantity: 'spine-side-bend', goal: 0, sigma: 10 },
     { quantity: 'spine-flexion', goal: 0, sigma: 10 },
     { quantity: 'trunk-from-back-leg', goal: 0, sigma: 5 },
-    { quantity: 'pelvis-stacking', goal: 0, sigma: 20 },
+    {
+      quantity: 'pelvis-stacking',
+      goal: 0,
+      sigma: {
+        rule: 'twist',
+        options: { 'by-pose': 20, 'hip-first': 20, 'pelvis-fixed': 20, full: 10_000 },
+      },
+    },
   ],
   firstDepth: {
     quantity: 'back-leg-lift',

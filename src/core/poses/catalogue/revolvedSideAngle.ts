@@ -1,20 +1,34 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { highLunge } from './highLunge.ts';
-import { STACKED_KNEE, STRAIGHT_AHEAD } from './schools.ts';
+import { USUAL_LEVEL } from '../level.ts';
+import { STRAIGHT_AHEAD } from './schools.ts';
 
-/** What every level keeps: a stacked knee, and a pelvis that turns and drops a little at most. */
+/** What every level keeps beside its lunge's knees: a pelvis that turns and drops a little at most. */
 const LUNGE_MUSTS = [
-  ...STACKED_KNEE,
   {
     quantity: 'pelvis-turn',
     atLeast: {
       rule: 'twist',
-      options: { 'by-pose': -10, 'hip-first': -10, 'pelvis-fixed': -2, full: -20 },
+      options: { 'by-pose': -10, 'hip-first': -20, 'pelvis-fixed': -2, full: -20 },
     },
     atMost: 10,
   },
   { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
 ] as const;
+
+/** A tolerance so wide that it prefers nothing. */
+const NO_PREFERENCE = {
+  'by-pose': 10_000,
+  'hip-first': 10_000,
+  'pelvis-fixed': 10_000,
+  full: 10_000,
+} as const;
+
+/** The hooked elbow lets the back round and the spine turn as far as they go. Our choice. */
+const HOOK_ROUNDING_DEG = 35;
+
+/** A bind asks for as low a shoulder as the hook, degrees. Our choice. */
+const LEAST_LEAN_OF_BIND = 45;
 
 /** Levels with the back heel up stand on the high lunge's legs. */
 const HEEL_UP = {
@@ -43,13 +57,13 @@ export const revolvedSideAngle: PoseDefinition = {
   sanskrit: 'Parivritta Parshvakonasana',
   family: 'closed',
   pelvisFaces: 'front',
-  restsOn: { pose: 'low-lunge' },
+  restsOn: { pose: 'low-lunge', level: USUAL_LEVEL },
   straightLegs: [],
   frontFootYaw: STRAIGHT_AHEAD,
   backContact: 'knee-toes-tucked',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: { kind: 'free' },
   arms: { front: { reach: 'out' }, back: { reach: 'down', clearOfFrontFoot: true } },
   supports: ['knee-pad'],
@@ -65,7 +79,17 @@ export const revolvedSideAngle: PoseDefinition = {
   ],
   eases: [
     { quantity: 'pelvis-level', goal: 0, sigma: 8 },
-    { quantity: 'pelvis-turn', goal: 0, sigma: 10 },
+    {
+      quantity: 'pelvis-turn',
+      goal: 0,
+      sigma: { rule: 'twist', options: { ...NO_PREFERENCE, 'by-pose': 10, 'pelvis-fixed': 10 } },
+    },
+    // Hip first: the spine turns only by what the hips leave.
+    {
+      quantity: 'spine-rotation',
+      goal: 0,
+      sigma: { rule: 'twist', options: { ...NO_PREFERENCE, 'hip-first': 2 } },
+    },
     { quantity: 'spine-side-bend', goal: 0, sigma: 10 },
   ],
   firstDepth: {
@@ -113,6 +137,7 @@ export const revolvedSideAngle: PoseDefinition = {
     supple: ['the textbook shape'],
   },
   levels: [
+    { id: USUAL_LEVEL, name: 'Back knee down, hand on a block', changes: {} },
     {
       id: 'heel-up',
       name: 'Back heel up, hand on a block',
@@ -129,12 +154,13 @@ export const revolvedSideAngle: PoseDefinition = {
         arms: { front: { reach: 'folded' }, back: { reach: 'folded' } },
         musts: [
           ...LUNGE_MUSTS,
-          { quantity: 'spine-flexion', atMost: 20 },
+          { quantity: 'spine-flexion', atMost: HOOK_ROUNDING_DEG },
           { quantity: 'hook-distance', atMost: 5 },
           { quantity: 'weight-inside-base', atLeast: 2 },
         ],
         wishes: [{ quantity: 'trunk-lean-across', goal: 0, sigma: 20 }],
-        spineFlexionDeg: 20,
+        spineFlexionDeg: HOOK_ROUNDING_DEG,
+        trunkShares: {},
         firstDepth: null,
         depth: {
           quantity: 'chest-turned-to-front-leg',
@@ -164,10 +190,19 @@ export const revolvedSideAngle: PoseDefinition = {
     },
     {
       id: 'bind',
-      name: 'Bind with a strap',
+      name: 'Bind: strap by trial, start at 60 cm',
+      byChoice: true,
       changes: {
         ...HEEL_UP,
         arms: { front: { reach: 'behind-back' }, back: { reach: 'behind-back' } },
+        musts: [
+          ...LUNGE_MUSTS,
+          { quantity: 'spine-flexion', atMost: HOOK_ROUNDING_DEG },
+          { quantity: 'trunk-lean', atLeast: LEAST_LEAN_OF_BIND },
+          { quantity: 'weight-inside-base', atLeast: 2 },
+        ],
+        wishes: [{ quantity: 'trunk-lean-across', goal: 0, sigma: 20 }],
+        spineFlexionDeg: HOOK_ROUNDING_DEG,
         supports: ['bind-strap'],
         starts: HEEL_UP_STARTS,
       },

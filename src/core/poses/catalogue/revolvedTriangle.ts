@@ -12,9 +12,12 @@ export const revolvedTriangle: PoseDefinition = {
   backContact: 'flat',
   backFootYaw: { kind: 'held', at: 10 },
   backHeelLift: null,
-  heelLine: 'two-fist-rails',
+  heelLine: 'two-fists',
   stance: { kind: 'longest-up-to', of: 'leg-length', factor: 0.95 },
-  arms: { front: { reach: 'out' }, back: { reach: 'down', clearOfFrontFoot: true } },
+  arms: {
+    front: { reach: 'out' },
+    back: { reach: 'down', clearOfFrontFoot: true, mostAsideCm: 10 },
+  },
   trunkShares: { rotation: 0.8 },
   musts: [
     {
@@ -29,6 +32,7 @@ export const revolvedTriangle: PoseDefinition = {
       },
     },
     { quantity: 'pelvis-level', atLeast: -8, atMost: 8 },
+    { quantity: 'trunk-lean-across', atLeast: -5, atMost: 5 },
     { quantity: 'spine-flexion', atMost: 10 },
     { quantity: 'spine-side-bend', atLeast: -10, atMost: 10 },
     { quantity: 'weight-inside-base', atLeast: 2 },
@@ -111,7 +115,7 @@ export const revolvedTriangle: PoseDefinition = {
   lookAt: [
     {
       at: 'Feet',
-      look: 'On two rails, the back heel heavy.',
+      look: 'Two fists apart, the back heel heavy.',
       change: 'Shorten the stance until the heel lands.',
     },
     {

@@ -51,6 +51,28 @@ export const STACKED_KNEE = [
   },
 ] as const;
 
+/** Above the ankle or behind it, never past it: the shin of a short stance leans back. */
+export const SHIN_LEANING_BACK_KNEE = [
+  { quantity: 'front-knee-beside-ankle', atLeast: 0, atMost: 0 },
+  { quantity: 'front-knee-ahead-of-ankle', atMost: 0 },
+] as const;
+
+/** Stance of that level, as shares of the leg's length. Our choice. */
+export const SHIN_LEANING_BACK_STANCE = [0.85, 1] as const;
+/** Its knee may be nearly straight, degrees. */
+export const SHIN_LEANING_BACK_EASIEST = 3;
+export const SHIN_LEANING_BACK = { id: 'shin-leaning-back', name: 'Shin leaning back' } as const;
+
+/** A trunk that counts as upright in both warriors: within 5° along the mat and across it. Our choice. */
+export const UPRIGHT_TRUNK = [
+  { quantity: 'trunk-lean-along', atLeast: -5, atMost: 5 },
+  { quantity: 'trunk-lean-across', atLeast: -5, atMost: 5 },
+] as const;
+export const UPRIGHT_TRUNK_WISHES = [
+  { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
+  { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+] as const;
+
 /** The stance schools, with what “solved” means for this pose. */
 export const stanceBySchool = (solved: StanceDefinition): ByRule<StanceDefinition> => ({
   rule: 'stance',

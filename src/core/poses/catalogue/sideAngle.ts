@@ -1,15 +1,23 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
-import {
-  OPEN_BACK_FOOT,
-  OPEN_BACK_FOOT_WISH,
-  OPEN_FRONT_FOOT,
-  STACKED_KNEE,
-  stanceBySchool,
-} from './schools.ts';
+import { USUAL_LEVEL } from '../level.ts';
+import { OPEN_BACK_FOOT, OPEN_FRONT_FOOT, SHIN_LEANING_BACK, stanceBySchool } from './schools.ts';
+
+/** The front knee gives way to the lean by this much at most, degrees. Our choice. */
+const KNEE_MAY_STRAIGHTEN_DEG = 10;
+
+/** A hand that needs more than this rests on the thigh first. Common practice, no source. */
+const BLOCK_ON_ITS_MIDDLE_FACE_CM = 15;
+
+/** A bind asks for a shoulder as low as the forearm level's, degrees. Our choice. */
+const LEAST_LEAN_OF_BIND = 50;
 
 const MUSTS: PoseDefinition['musts'] = [
-  ...STACKED_KNEE,
-  { quantity: 'spine-side-bend', atLeast: -10, atMost: 10 },
+  // The lean of the trunk comes before the bend of the knee.
+  {
+    quantity: 'front-knee-ahead-of-ankle',
+    atMost: { rule: 'frontKnee', options: { stacked: 0, 'may-pass': 8 } },
+  },
+  { quantity: 'spine-side-bend', atLeast: -20, atMost: 20 },
   { quantity: 'weight-inside-base', atLeast: 2 },
 ];
 
@@ -19,6 +27,7 @@ export const sideAngle: PoseDefinition = {
   sanskrit: 'Utthita Parshvakonasana',
   family: 'open',
   pelvisFaces: 'long-edge',
+  restsOn: { pose: 'warrior-two', kneeMayStraightenDeg: KNEE_MAY_STRAIGHTEN_DEG },
   straightLegs: ['back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backContact: 'flat',
@@ -33,14 +42,14 @@ export const sideAngle: PoseDefinition = {
     { quantity: 'trunk-lean-across', goal: 0, sigma: 6 },
     { quantity: 'chest-forward-along', goal: 0, sigma: 20 },
     { quantity: 'chest-forward-up', goal: 0, sigma: 20 },
-    OPEN_BACK_FOOT_WISH,
   ],
   eases: [
+    { quantity: 'front-knee-bend', goal: 90, sigma: 10 },
     { quantity: 'spine-side-bend', goal: 0, sigma: 20 },
     { quantity: 'spine-flexion', goal: 0, sigma: 20 },
     { quantity: 'pelvis-turn', goal: 90, sigma: 40 },
   ],
-  firstDepth: { quantity: 'front-knee-bend', words: 'front-knee bend', easiest: 10, textbook: 90 },
+  firstDepth: null,
   depth: { quantity: 'trunk-lean', words: 'trunk lean from upright', easiest: 15, textbook: 65 },
   chestTarget: 'long-edge',
   starts: [
@@ -101,8 +110,20 @@ export const sideAngle: PoseDefinition = {
   },
   levels: [
     {
+      ...SHIN_LEANING_BACK,
+      byChoice: true,
+      changes: {
+        restsOn: {
+          pose: 'warrior-two',
+          level: SHIN_LEANING_BACK.id,
+          kneeMayStraightenDeg: KNEE_MAY_STRAIGHTEN_DEG,
+        },
+      },
+    },
+    {
       id: 'elbow-on-thigh',
       name: 'Forearm on the front thigh',
+      insteadWhere: { handAboveCm: BLOCK_ON_ITS_MIDDLE_FACE_CM },
       changes: {
         arms: { front: { reach: 'elbow-on-front-thigh' }, back: { reach: 'up' } },
         musts: [...MUSTS, { quantity: 'front-arm-miss', atLeast: -0.5, atMost: 0.5 }],
@@ -111,11 +132,14 @@ export const sideAngle: PoseDefinition = {
     {
       id: 'on-a-chair',
       name: 'Front thigh on a chair',
+      byChoice: true,
       changes: { supports: ['under-front-thigh'] },
     },
+    { id: USUAL_LEVEL, name: 'Hand on a prop by the front foot', changes: {} },
     {
       id: 'half-bind',
       name: 'Half bind: the top hand behind the waist',
+      byChoice: true,
       changes: {
         arms: {
           front: { reach: 'down', clearOfFrontFoot: true },
@@ -125,9 +149,11 @@ export const sideAngle: PoseDefinition = {
     },
     {
       id: 'bind',
-      name: 'Bind with a strap',
+      name: 'Bind: strap by trial, start at 60 cm',
+      byChoice: true,
       changes: {
         arms: { front: { reach: 'behind-back' }, back: { reach: 'behind-back' } },
+        musts: [...MUSTS, { quantity: 'trunk-lean', atLeast: LEAST_LEAN_OF_BIND }],
         supports: ['bind-strap'],
       },
     },

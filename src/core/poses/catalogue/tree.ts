@@ -1,3 +1,4 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
 
@@ -10,10 +11,10 @@ export const tree: PoseDefinition = {
   straightLegs: ['front'],
   frontFootYaw: STRAIGHT_AHEAD,
   backContact: 'on-front-leg',
-  soleAt: 'calf',
+  soleAt: 'shin',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: { kind: 'none' },
   arms: { front: { reach: 'folded' }, back: { reach: 'folded' } },
   musts: [
@@ -29,6 +30,8 @@ export const tree: PoseDefinition = {
     { quantity: 'chest-turn', goal: 0, sigma: 5 },
   ],
   eases: [
+    // As high as it goes, but depth comes first.
+    { quantity: 'sole-height', goal: 100, sigma: 100 },
     { quantity: 'pelvis-level', goal: 0, sigma: 2 },
     { quantity: 'spine-side-bend', goal: 0, sigma: 20 },
     { quantity: 'spine-flexion', goal: 0, sigma: 20 },
@@ -47,13 +50,19 @@ export const tree: PoseDefinition = {
   needs: ['hip-opening', 'hip-abduction', 'hip-flexion', 'hip-external-rotation'],
   expected: {
     reference: ['back hip external rotation'],
-    stiff: ['back hip external rotation'],
+    stiff: ['back hip abduction'],
     supple: ['back hip external rotation'],
   },
   levels: [
     { id: 'toes-down', name: 'Heel at the ankle, toes on the floor', changes: { soleAt: 'ankle' } },
-    { id: 'thigh', name: 'Sole high on the inner thigh', changes: { soleAt: 'thigh' } },
-    { id: 'at-a-wall', name: 'A palm at a wall', changes: { supports: ['wall-beside'] } },
+    {
+      id: 'at-a-wall',
+      name: 'A palm at a wall',
+      byChoice: true,
+      changes: { supports: ['wall-beside'] },
+    },
+    { id: USUAL_LEVEL, name: 'Sole on the inner shin', changes: {} },
+    { id: 'thigh', name: 'Sole on the inner thigh', changes: { soleAt: 'thigh' } },
   ],
   easier: 'tree with the toes on the floor, a hand on the wall',
   guidance: {

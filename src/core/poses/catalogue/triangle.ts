@@ -1,3 +1,4 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import {
   OPEN_BACK_FOOT,
@@ -102,6 +103,11 @@ export const triangle: PoseDefinition = {
   },
   levels: [
     {
+      id: 'natural-feet',
+      name: 'Both feet turned out naturally',
+      changes: { frontFootYaw: { kind: 'held', at: -10 }, backFootYaw: { kind: 'held', at: 60 } },
+    },
+    {
       id: 'hand-on-shin',
       name: 'Hand on the shin',
       changes: {
@@ -109,22 +115,25 @@ export const triangle: PoseDefinition = {
         musts: [...MUSTS, { quantity: 'front-arm-miss', atMost: 0 }],
       },
     },
-    { id: 'at-a-wall', name: 'The back at a wall', changes: { supports: ['wall-behind'] } },
+    {
+      id: 'at-a-wall',
+      name: 'The back at a wall',
+      byChoice: true,
+      changes: { supports: ['wall-behind'] },
+    },
     {
       id: 'with-a-strap',
       name: 'Strap from the back foot round the front thigh',
+      byChoice: true,
       changes: { supports: ['strap-foot-to-thigh'] },
     },
     {
       id: 'ball-on-a-block',
       name: 'Ball of the front foot on a block',
+      byChoice: true,
       changes: { frontBallOnCm: LOW_BLOCK_CM, supports: ['front-ball-block'] },
     },
-    {
-      id: 'natural-feet',
-      name: 'Both feet turned out naturally',
-      changes: { frontFootYaw: { kind: 'held', at: -10 }, backFootYaw: { kind: 'held', at: 60 } },
-    },
+    { id: USUAL_LEVEL, name: 'Hand on a prop', changes: {} },
   ],
   easier: 'triangle with the hand on a chair',
   guidance: {

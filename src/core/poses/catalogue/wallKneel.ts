@@ -1,5 +1,14 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STACKED_KNEE, STRAIGHT_AHEAD } from './schools.ts';
+
+const EASES: PoseDefinition['eases'] = [
+  { quantity: 'pelvis-level', goal: 0, sigma: 3 },
+  { quantity: 'spine-side-bend', goal: 0, sigma: 20 },
+  { quantity: 'spine-rotation', goal: 0, sigma: 20 },
+  { quantity: 'spine-flexion', goal: 0, sigma: 20 },
+  { quantity: 'front-knee-bend', goal: 90, sigma: 20 },
+];
 
 export const wallKneel: PoseDefinition = {
   id: 'wall-kneel',
@@ -12,7 +21,7 @@ export const wallKneel: PoseDefinition = {
   backContact: 'shin-on-wall',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: { kind: 'free' },
   arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
   supports: ['knee-pad'],
@@ -25,13 +34,7 @@ export const wallKneel: PoseDefinition = {
     { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
     { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
   ],
-  eases: [
-    { quantity: 'pelvis-level', goal: 0, sigma: 3 },
-    { quantity: 'spine-side-bend', goal: 0, sigma: 20 },
-    { quantity: 'spine-rotation', goal: 0, sigma: 20 },
-    { quantity: 'spine-flexion', goal: 0, sigma: 20 },
-    { quantity: 'front-knee-bend', goal: 90, sigma: 20 },
-  ],
+  eases: EASES,
   firstDepth: null,
   depth: { quantity: 'trunk-raised', words: 'trunk raised from level', easiest: 5, textbook: 90 },
   chestTarget: null,
@@ -56,19 +59,25 @@ export const wallKneel: PoseDefinition = {
     'hip-abduction',
   ],
   expected: {
-    reference: ['the textbook shape'],
+    reference: ['front hip flexion', 'the textbook shape'],
     stiff: ['cannot be held'],
     supple: ['the textbook shape'],
   },
   levels: [
     {
       id: 'knee-off-wall',
-      name: 'knee away from the wall',
+      name: 'Knee away from the wall, hands on blocks',
       changes: {
         backContact: 'shin-leaning-on-wall',
+        eases: [...EASES, { quantity: 'back-shin-lean', goal: 0, sigma: 10 }],
+        arms: {
+          front: { reach: 'down', clearOfFrontFoot: true },
+          back: { reach: 'down', clearOfFrontFoot: true },
+        },
         supports: ['knee-pad', 'wall-at-shin'],
       },
     },
+    { id: USUAL_LEVEL, name: 'Shin up the wall', changes: {} },
   ],
   easier: 'low lunge',
   guidance: {

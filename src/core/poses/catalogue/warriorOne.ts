@@ -1,16 +1,40 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
-import { STACKED_KNEE, stanceBySchool, STRAIGHT_AHEAD } from './schools.ts';
+import { USUAL_LEVEL } from '../level.ts';
+import {
+  SHIN_LEANING_BACK,
+  SHIN_LEANING_BACK_EASIEST,
+  SHIN_LEANING_BACK_KNEE,
+  SHIN_LEANING_BACK_STANCE,
+  STACKED_KNEE,
+  stanceBySchool,
+  STRAIGHT_AHEAD,
+  UPRIGHT_TRUNK,
+  UPRIGHT_TRUNK_WISHES,
+} from './schools.ts';
+
+/** All that it keeps beside its front knee. */
+const MUSTS: PoseDefinition['musts'] = [
+  { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+  ...UPRIGHT_TRUNK,
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
+
+const DEPTH = {
+  quantity: 'front-knee-bend',
+  words: 'front-knee bend',
+  easiest: 10,
+  textbook: 90,
+} as const;
 
 const WISHES: PoseDefinition['wishes'] = [
   { quantity: 'chest-turn', goal: 0, sigma: 10 },
   {
     quantity: 'pelvis-turn',
     goal: 0,
-    sigma: { rule: 'pelvisWarriorOne', options: { open: 30, square: 3 } },
+    sigma: { rule: 'pelvisWarriorOne', options: { open: 18, square: 3 } },
   },
   { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
-  { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
-  { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+  ...UPRIGHT_TRUNK_WISHES,
   { quantity: 'back-foot-angle', goal: 50, sigma: 10 },
 ];
 
@@ -25,14 +49,10 @@ export const warriorOne: PoseDefinition = {
   backFootYaw: { kind: 'free', from: 30, to: 60, start: 50 },
   backContact: 'flat',
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: stanceBySchool({ kind: 'free' }),
   arms: { front: { reach: 'up' }, back: { reach: 'up' } },
-  musts: [
-    ...STACKED_KNEE,
-    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
+  musts: [...STACKED_KNEE, ...MUSTS],
   wishes: WISHES,
   eases: [
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
@@ -40,7 +60,7 @@ export const warriorOne: PoseDefinition = {
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
   firstDepth: null,
-  depth: { quantity: 'front-knee-bend', words: 'front-knee bend', easiest: 10, textbook: 90 },
+  depth: DEPTH,
   chestTarget: 'front',
   starts: [
     {
@@ -64,7 +84,7 @@ export const warriorOne: PoseDefinition = {
     'trunk-rotation',
   ],
   expected: {
-    reference: ['the textbook shape'],
+    reference: ['back hip extension'],
     stiff: [
       'front hip abduction',
       'back hip extension',
@@ -77,14 +97,34 @@ export const warriorOne: PoseDefinition = {
   },
   levels: [
     {
+      ...SHIN_LEANING_BACK,
+      changes: {
+        stance: stanceBySchool({ kind: 'free', legLengths: SHIN_LEANING_BACK_STANCE }),
+        musts: [...SHIN_LEANING_BACK_KNEE, ...MUSTS],
+        depth: { ...DEPTH, easiest: SHIN_LEANING_BACK_EASIEST },
+        starts: [
+          {
+            pelvisTurn: 30,
+            pelvisTilt: 15,
+            pelvisList: 0,
+            spineRotation: -25,
+            kneeBend: 25,
+            stanceShare: 0.95,
+          },
+        ],
+      },
+    },
+    {
       id: 'heel-on-a-wedge',
       name: 'Back heel on a wedge',
+      byChoice: true,
       changes: {
         backHeelLift: { from: 8, to: 20, start: 12 },
         wishes: [...WISHES, { quantity: 'back-heel-lift', goal: 12, sigma: 3 }],
         supports: ['heel-wedge'],
       },
     },
+    { id: USUAL_LEVEL, name: 'Front knee over its ankle', changes: {} },
   ],
   easier: 'high lunge, which lifts the back heel',
   guidance: {
@@ -126,7 +166,7 @@ export const warriorOne: PoseDefinition = {
   lookAt: [
     {
       at: 'Feet',
-      look: 'On two rails, the back outer edge heavy.',
+      look: 'Hip width apart, the back outer edge heavy.',
       change: 'Turn the back toes more forward, or shorten by one step.',
     },
     {

@@ -1,3 +1,4 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
 
@@ -12,7 +13,7 @@ export const warriorThree: PoseDefinition = {
   backContact: 'lifted',
   backFootYaw: STRAIGHT_AHEAD,
   backHeelLift: null,
-  heelLine: 'hip-rails',
+  heelLine: 'hip-width',
   stance: { kind: 'none' },
   arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
   musts: [
@@ -69,29 +70,34 @@ export const warriorThree: PoseDefinition = {
   },
   levels: [
     {
+      id: 'hands-at-a-wall',
+      name: 'Palms at a wall ahead',
+      byChoice: true,
+      changes: {
+        arms: { front: { reach: 'up' }, back: { reach: 'up' } },
+        supports: ['wall-ahead'],
+      },
+    },
+    {
       id: 'hands-on-blocks',
       name: 'Hands on two tall blocks',
+      byChoice: true,
       changes: {
         arms: { front: { reach: 'down', bears: true }, back: { reach: 'down', bears: true } },
       },
     },
+    { id: USUAL_LEVEL, name: 'Arms along the trunk', changes: {} },
     {
       id: 'arms-out',
       name: 'Arms out to the sides',
+      byChoice: true,
       changes: { arms: { front: { reach: 'out' }, back: { reach: 'out' } } },
     },
     {
       id: 'arms-forward',
       name: 'Arms in line with the trunk',
+      byChoice: true,
       changes: { arms: { front: { reach: 'up' }, back: { reach: 'up' } } },
-    },
-    {
-      id: 'hands-at-a-wall',
-      name: 'Palms at a wall ahead',
-      changes: {
-        arms: { front: { reach: 'up' }, back: { reach: 'up' } },
-        supports: ['wall-ahead'],
-      },
     },
   ],
   easier: 'warrior III with both hands on a chair',
