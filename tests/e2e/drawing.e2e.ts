@@ -6,8 +6,9 @@ import { writeSvg } from '../../src/core/drawing/svg.ts';
 import { readPersonFile } from '../../src/core/formats/personFile.ts';
 import type { PersonRecord } from '../../src/core/person/person.ts';
 import { POSES } from '../../src/core/poses/catalogue/index.ts';
-import { withLevel } from '../../src/core/poses/level.ts';
+import { FITTING_LEVEL, withLevel } from '../../src/core/poses/level.ts';
 import type { PoseDefinition } from '../../src/core/poses/poseDefinition.ts';
+import { withHeldPoses } from '../../src/core/sessions/heldPoses.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../src/core/setup/setUp.ts';
 import { openDemo } from './support.ts';
@@ -64,7 +65,7 @@ const people = (JSON.parse(readFileSync('public/demo/index.json', 'utf8')) as st
   (id): PersonRecord => {
     const read = readPersonFile(readFileSync(`public/demo/${id}.json`, 'utf8'), null);
     if (!read.ok) throw new Error(id);
-    return read.value.file;
+    return withHeldPoses(read.value.file, read.value.file.sessions);
   },
 );
 
@@ -249,7 +250,8 @@ test('the app draws the same: joints where they are, and no two texts of its own
   const shelf = page.getByRole('navigation', { name: 'Poses' });
   let drawn = 0;
   for (const pose of POSES) {
-    const planned = planSetUp(record, pose.id, 'left');
+    // As the page opens it: at the level that fits.
+    const planned = planSetUp(record, pose.id, 'left', {}, FITTING_LEVEL);
     // The name, then what the shelf says of it: “Warrior I” is not “Warrior II”.
     await shelf
       .getByRole('button', { name: new RegExp(`^${pose.name}(?! ?I)\\b`) })
@@ -271,7 +273,8 @@ test('the app draws the same: joints where they are, and no two texts of its own
     ).toBeVisible();
     await expect(page.locator('svg.sheet.faded')).toHaveCount(0);
     const [seen] = await page.evaluate(readSeen, 'svg.sheet');
-    expectJoints({ record, pose, setUp: planned.value }, 'side', seen!, pose.id);
+    const opened = withLevel(pose, planned.value.level);
+    expectJoints({ record, pose: opened, setUp: planned.value }, 'side', seen!, pose.id);
     expect(findMeeting(seen!), pose.id).toEqual([]);
     drawn += 1;
   }

@@ -73,14 +73,14 @@ function drawHandHeight(sheet: Sheet): Shape[] {
 /** A knee bent by less is straight or soft, which the list of settings says. */
 const SOFT_KNEE = 12;
 
-/** A hand that rests nearer behind the knee than this has its number there, cm. */
-const NEAR_BEHIND_KNEE = 60;
+/** A hand that rests this far behind the knee has its number there, cm. */
+const BEHIND_KNEE = { from: 25, to: 60 } as const;
 
 function hasHandBehindKnee(setUp: SetUp): boolean {
   if (getValue(setUp, 'hand-height') === null) return false;
   const knee = mark(setUp, `knee${sideName(setUp, 'front')}`)[0];
   const behind = knee - mark(setUp, lowerHand(setUp))[0];
-  return behind > 0 && behind < NEAR_BEHIND_KNEE;
+  return behind > BEHIND_KNEE.from && behind < BEHIND_KNEE.to;
 }
 
 /** The front knee's bend: the angle between thigh and shank, told beside it. */

@@ -73,7 +73,8 @@ const rotation = (measure: MeasureId): TapeForm => ({
 /**
  * Height u of the knee above the hip centre and the ankles' distance D along the body give
  * the knee's place: sideways l and downward c from c² + l² = t² − u² and
- * (c − D)² + (w/2 + l − 4)² + (k − 5)² = s². Opening = atan2(l, u) from straight up.
+ * (c − D)² + (w/2 + l − 4)² + (k − 5)² = s². Opening = atan2(l, u) from straight up: the
+ * thigh as it is seen from the feet, which is what the inclinometer reads that faces them.
  */
 function calcOpening(
   { kneeHeight = NaN, ankleDistance = NaN, hipHeight = NaN }: Readonly<Record<string, number>>,

@@ -12,6 +12,7 @@ import {
   withoutHoldingBack,
 } from './jointReport.ts';
 import { layOnMat } from './mat.ts';
+import { findRange } from './planningLimits.ts';
 import type { Plan } from './planSetUp.ts';
 import { calcSettings } from './settings.ts';
 import type { SettingId } from './setUp.ts';
@@ -352,7 +353,13 @@ export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain
       const share =
         calcStandardError(kind, count + 1, within) / calcStandardError(kind, count, within);
       const errorThen = error * share;
-      const solved = solveWith(plan, replaceValue(plan.numbers.set, use, use.value, errorThen));
+      // A smaller error gives range back only where nothing else is held back for.
+      const { usable } = plan.answer.built;
+      const range = findRange(plan.numbers.ranges, measure, side);
+      const solved =
+        range?.[usable].reason === 'measuring'
+          ? solveWith(plan, replaceValue(plan.numbers.set, use, use.value, errorThen), true)
+          : null;
       const others = doubt ** 2 - (moves.get('depth') ?? 0) ** 2;
       const doubtThen = Math.sqrt(others + ((moves.get('depth') ?? 0) * share) ** 2);
       const known = gains.get(key);

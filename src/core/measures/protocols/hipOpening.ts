@@ -10,12 +10,12 @@ export const hipOpening = {
   usual: [30, 80],
   possible: [5, 95],
   posture: 'lying on the back',
-  landmarks: 'thigh line against straight up, soles together',
+  landmarks: 'thigh line against straight up as seen from the feet, soles together',
   instruments: ['inclinometer', 'phone', 'tape'],
   steps: [
     'Soles together, heels two hand-widths from the seat, pelvis flat.',
     'Let the knees fall out by their own weight.',
-    'Lay the inclinometer along the thigh; 0° is straight up, 90° is the floor line.',
+    'Hold the inclinometer facing the feet, its edge along the thigh as seen from there; 0° is straight up, 90° is the floor line.',
   ],
   spoils: 'A pelvis that rolls with the knee; pressing the knee down.',
   caution:
