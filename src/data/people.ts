@@ -2,7 +2,7 @@ import type { PersonFile } from '../core/formats/personFile.ts';
 import type { Reading } from '../core/measures/reading.ts';
 import { findChanges } from '../core/person/history.ts';
 import { completePerson, type Person, type PersonRecord } from '../core/person/person.ts';
-import { findHeldPoses } from '../core/sessions/heldPoses.ts';
+import { withHeldPoses } from '../core/sessions/heldPoses.ts';
 import { listSessions, mergeIn } from './sessions.ts';
 import {
   db,
@@ -31,8 +31,13 @@ export async function loadRecord(id: string): Promise<PersonRecord | null> {
   if (row === undefined) return null;
   const readings = await db.readings.where('personId').equals(id).toArray();
   readings.sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.id.localeCompare(b.id));
-  const held = findHeldPoses(await listSessions(id));
-  return { ...row.extra, person: row.person, readings: readings.map(toReading), held };
+  return { ...row.extra, person: row.person, readings: readings.map(toReading) };
+}
+
+/** The same person with the poses that were held in logged sessions, to be planned for. */
+export async function loadRecordWithHeld(id: string): Promise<PersonRecord | null> {
+  const [record, sessions] = await Promise.all([loadRecord(id), listSessions(id)]);
+  return record === null ? null : withHeldPoses(record, sessions);
 }
 
 export async function addPerson(name: string): Promise<string> {

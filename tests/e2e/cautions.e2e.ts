@@ -1,4 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
+import { writePersonFile } from '../../src/core/formats/personFile.ts';
+import { PERSON, recordOf, REFERENCE } from '../support/people.ts';
 import { expectAccessible, openDemo } from './support.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -94,9 +96,26 @@ test('a caution is said before the measure, and blocks it where it must', async 
   await expectAccessible(page);
 });
 
-test('a re-check names the readings worth repeating and leads through them', async ({ page }) => {
+test('a re-check says when nothing is worth repeating', async ({ page }) => {
   await openDemo(page);
+  // Every measure of hers was read several times.
   await page.goto('/measure?id=marit-sollen');
+  await page.getByRole('button', { name: 'Which readings are worth repeating?' }).click();
+  await expect(page.getByText(/^Nothing is worth repeating/)).toBeVisible({ timeout: 60_000 });
+});
+
+test('a re-check names the readings worth repeating and leads through them', async ({ page }) => {
+  await page.goto('/files');
+  // Somebody measured once.
+  await page.getByLabel('Person file (JSON)').setInputFiles({
+    name: 'once.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writePersonFile(recordOf(REFERENCE))),
+  });
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText(`${PERSON.name} is saved here.`)).toBeVisible();
+  await page.goto(`/measure?id=${PERSON.id}`);
+  await page.getByRole('button', { name: 'None of these, go on' }).click();
   await page.getByRole('button', { name: 'Which readings are worth repeating?' }).click();
   await expect(page.getByRole('heading', { name: 'Worth repeating' })).toBeVisible({
     timeout: 60_000,

@@ -66,7 +66,7 @@ test('a broken file is refused by name and changes nothing', async ({ page }) =>
   for (const [text, words] of [
     [JSON.stringify(broken), 'readings[50].value'],
     [before.slice(0, 500), 'This is not JSON'],
-    [before.replace('"version": 1', '"version": 9'), 'This file has version 9'],
+    [before.replace('"version": 2', '"version": 9'), 'This file has version 9'],
   ] as const) {
     await page.getByLabel('Person file (JSON)').setInputFiles({
       name: 'broken.json',

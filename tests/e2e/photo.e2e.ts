@@ -222,7 +222,7 @@ test('a pose on a picture is compared with its plan, and what differs is named',
 }) => {
   await openDemo(page);
   await page.goto('/pose-photo?id=marit-sollen&pose=warrior-two&side=right');
-  // The drawn picture shows the deepest set-up, which bends the knee more than the plan.
+  // The drawn picture goes to the end of what was measured, which bends the knee more than the plan.
   await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
   const picture = page.getByRole('application');
   await expect(picture).toBeVisible();

@@ -47,7 +47,13 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
   if (!asked.ok) return <ProblemList problems={asked.problems} />;
   const { value } = asked;
   if (value.length === 0)
-    return <p role="status">No set-up yet whose readings could be repeated.</p>;
+    return (
+      <p role="status">
+        {record.readings.length === 0
+          ? 'No set-up yet whose readings could be repeated.'
+          : 'Nothing is worth repeating: one reading more would hardly change a set-up.'}
+      </p>
+    );
   const only = sortByPosture(value.map((each) => each.measure));
   return (
     <section role="status">

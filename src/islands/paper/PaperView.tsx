@@ -11,13 +11,13 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
-import { useRecord, useUnit } from '../shared/useRecord.ts';
+import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { KINDS, makePages, type Kind, type PaperRequest } from './makePages.ts';
 
 /** What goes onto paper: cards for the mat, or the feet in true size. */
 export function PaperView() {
   const [query, setQuery] = useQuery();
-  const record = useRecord(query.get('id'));
+  const record = useRecordWithHeld(query.get('id'));
   const unit = useUnit();
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
   const asked = query.get('kind') ?? '';

@@ -21,7 +21,7 @@ import { nameSide } from '../shared/poseWords.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
-import { useRecord, useUnit } from '../shared/useRecord.ts';
+import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { Findings } from './Findings.tsx';
 import { SelectField } from '../shared/SelectField.tsx';
 
@@ -34,7 +34,7 @@ const VIEWS = [
 export function PosePhotoView() {
   const [query, setQuery] = useQuery();
   const personId = query.get('id');
-  const record = useRecord(personId);
+  const record = useRecordWithHeld(personId);
   const sessionId = query.get('session');
   const setUps = useLiveQuery(
     () => loadFrozen(personId ?? '', sessionId ?? ''),
@@ -96,8 +96,8 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
   const state = usePicture();
   const { opened, marks } = state;
   const openDrawn = async (): Promise<void> => {
-    // The deepest set-up stands in for what someone really did.
-    const rules = { depth: 'deepest' } as const;
+    // Someone who goes to the end of what was measured stands in for what was really done.
+    const rules = { depth: 'deepest', limitMarginSem: 0 } as const;
     const drawnKey = JSON.stringify([key, rules]);
     const deepest = await planInWorker(drawnKey, record, pose.id, side, rules, level);
     const drawn = deepest.ok ? drawPosePicture(pose, deepest.value, view) : null;

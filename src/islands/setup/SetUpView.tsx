@@ -8,7 +8,7 @@ import type { HouseRules } from '../../core/rules/houseRules.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { useQuery } from '../shared/useQuery.ts';
-import { useRecord } from '../shared/useRecord.ts';
+import { useRecordWithHeld } from '../shared/useRecord.ts';
 import type { Asked } from './asked.ts';
 import { PlannedSetUp } from './PlannedSetUp.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
@@ -30,7 +30,7 @@ const toQuery = (asked: Asked): Record<string, string | null> => ({
 /** The set-up sheet: pose, side, the measured drawing, what is asked and what is left. */
 export function SetUpView() {
   const [query, setQuery] = useQuery();
-  const record = useRecord(query.get('id'));
+  const record = useRecordWithHeld(query.get('id'));
   const lying = findLyingPose(query.get('pose') ?? '');
   const pose = lying ?? findPose(query.get('pose') ?? '') ?? POSES[0]!;
   const levels = 'levels' in pose ? pose.levels : [];
