@@ -60,6 +60,7 @@ test('the full round is done from the keyboard in at most two actions a reading'
         await expect(page.getByText('saved', { exact: true })).toHaveCount(i + 1);
         readings += 1;
       }
+      await expect(page.getByRole('button', { name: 'Next measure' })).toBeVisible();
       await press(' ');
       continue;
     }
