@@ -353,11 +353,12 @@ export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain
       const share =
         calcStandardError(kind, count + 1, within) / calcStandardError(kind, count, within);
       const errorThen = error * share;
-      // A smaller error gives range back only where nothing else is held back for.
+      // A smaller error gives range back only where it is what is held back for; a first step
+      // counts from the safe limits.
       const { usable } = plan.answer.built;
       const range = findRange(plan.numbers.ranges, measure, side);
       const solved =
-        range?.[usable].reason === 'measuring'
+        range?.[usable].reason === 'measuring' || range?.safe.reason === 'measuring'
           ? solveWith(plan, replaceValue(plan.numbers.set, use, use.value, errorThen), true)
           : null;
       const others = doubt ** 2 - (moves.get('depth') ?? 0) ** 2;
