@@ -2,7 +2,8 @@
 import { PROTOCOLS, type MeasureId } from '../../src/core/measures/protocols/index.ts';
 import { SIDES, type Side } from '../../src/core/measures/protocol.ts';
 import type { Reading } from '../../src/core/measures/reading.ts';
-import { EMPTY_INTAKE, type PersonRecord } from '../../src/core/person/person.ts';
+import type { PersonRecord } from '../../src/core/person/person.ts';
+import { PERSON } from '../../tests/support/people.ts';
 import { makeRandom } from '../../tests/support/random.ts';
 
 export type Group = 'stiff' | 'usual' | 'supple';
@@ -122,21 +123,7 @@ function toRecord(id: string, values: ReadonlyMap<MeasureId, number | SideValues
     );
   });
   return {
-    person: {
-      id,
-      name: `Body ${id}`,
-      birthYear: 1990,
-      sexForReference: null,
-      bodyMassKg: null,
-      experience: 'steady',
-      cautions: [],
-      notes: '',
-      intake: EMPTY_INTAKE,
-      history: [],
-      notDone: [],
-      schools: [],
-      cautionsAskedAt: null,
-    },
+    person: { ...PERSON, id, name: `Body ${id}` },
     readings,
   };
 }

@@ -3,7 +3,7 @@ import { readSession } from './readSession.ts';
 import type { Session } from './session.ts';
 
 /** Every pose that was really held in a logged session, with the level it was last held at. */
-export function findHeldPoses(sessions: readonly Session[]): readonly HeldPose[] {
+function findHeldPoses(sessions: readonly Session[]): readonly HeldPose[] {
   const latest = new Map<string, { readonly at: string; readonly level: string | null }>();
   for (const session of sessions) {
     for (const { plan, notes, at } of readSession(session).holds) {

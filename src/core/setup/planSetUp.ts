@@ -134,8 +134,8 @@ interface Tried {
 
 /**
  * The hardest level that this person holds within their margins; once a session of the pose
- * was logged, the level that it was held at. Where no level can be held, the easiest one,
- * which tells what stands in the way.
+ * was logged, the level that it was held at. Where no level can be held, the easiest one, whose
+ * report names the joint that prevents it.
  */
 function planFittingLevel(
   record: PersonRecord,

@@ -139,7 +139,7 @@ export interface JointLoad {
   readonly weightShare: number;
   /**
    * From the weights above the joint, carried by this leg; null where two feet stand apart,
-   * because how they push against each other cannot be told from a posture.
+   * because the horizontal forces between them are statically indeterminate.
    */
   readonly staticTorque: number | null;
   /** Newton metres with body mass known, else a share of body weight times cm. */

@@ -128,7 +128,7 @@ function sayMargin(joint: JointReport): string {
   return usesHeldBack(joint) ? 'of what is held back' : 'margin';
 }
 
-/** Strokes across what is held back, so that it is told by more than colour. */
+/** Hatches what is held back, so that it does not depend on colour alone. */
 function HeldBack({ from, to, width }: { from: number; to: number; width: number }) {
   const step = 3;
   const strokes = Array.from({ length: Math.ceil((to - from) / step) }, (_, i) => from + i * step);

@@ -1,10 +1,8 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { USUAL_LEVEL } from '../level.ts';
 import {
-  SHIN_LEANING_BACK,
-  SHIN_LEANING_BACK_EASIEST,
-  SHIN_LEANING_BACK_KNEE,
-  SHIN_LEANING_BACK_STANCE,
+  FRONT_KNEE_DEPTH,
+  leanShinBack,
   STACKED_KNEE,
   stanceBySchool,
   STRAIGHT_AHEAD,
@@ -16,13 +14,6 @@ const MUSTS: PoseDefinition['musts'] = [
   { quantity: 'trunk-lean-along', atLeast: -10, atMost: 20 },
   { quantity: 'weight-inside-base', atLeast: 2 },
 ];
-
-const DEPTH = {
-  quantity: 'front-knee-bend',
-  words: 'front-knee bend',
-  easiest: 10,
-  textbook: 90,
-} as const;
 
 /** A soft back knee bends up to this, degrees. Our choice. */
 const SOFT_BACK_KNEE_DEG = 25;
@@ -62,7 +53,7 @@ export const highLunge: PoseDefinition = {
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
   firstDepth: null,
-  depth: DEPTH,
+  depth: FRONT_KNEE_DEPTH,
   chestTarget: null,
   starts: [
     {
@@ -98,24 +89,16 @@ export const highLunge: PoseDefinition = {
     supple: ['the textbook shape'],
   },
   levels: [
-    {
-      ...SHIN_LEANING_BACK,
-      changes: {
-        stance: stanceBySchool({ kind: 'free', legLengths: SHIN_LEANING_BACK_STANCE }),
-        musts: [...SHIN_LEANING_BACK_KNEE, ...MUSTS],
-        depth: { ...DEPTH, easiest: SHIN_LEANING_BACK_EASIEST },
-        starts: [
-          {
-            pelvisTurn: 0,
-            pelvisTilt: 15,
-            pelvisList: 0,
-            spineRotation: 0,
-            kneeBend: 25,
-            stanceShare: 0.9,
-          },
-        ],
+    leanShinBack(MUSTS, [
+      {
+        pelvisTurn: 0,
+        pelvisTilt: 15,
+        pelvisList: 0,
+        spineRotation: 0,
+        kneeBend: 25,
+        stanceShare: 0.9,
       },
-    },
+    ]),
     {
       id: 'soft-back-knee',
       name: 'Soft back knee',

@@ -1,6 +1,7 @@
 import type {
   AngleDefinition,
   ByRule,
+  LevelDefinition,
   PoseDefinition,
   StanceDefinition,
 } from '../poseDefinition.ts';
@@ -51,20 +52,8 @@ export const STACKED_KNEE = [
   },
 ] as const;
 
-/** Above the ankle or behind it, never past it: the shin of a short stance leans back. */
-export const SHIN_LEANING_BACK_KNEE = [
-  { quantity: 'front-knee-beside-ankle', atLeast: 0, atMost: 0 },
-  { quantity: 'front-knee-ahead-of-ankle', atMost: 0 },
-] as const;
-
-/** Stance of that level, as shares of the leg's length. Our choice. */
-export const SHIN_LEANING_BACK_STANCE = [0.85, 1] as const;
-/** Its knee may be nearly straight, degrees. */
-export const SHIN_LEANING_BACK_EASIEST = 3;
-export const SHIN_LEANING_BACK = { id: 'shin-leaning-back', name: 'Shin leaning back' } as const;
-
 /** A trunk that counts as upright in both warriors: within 5° along the mat and across it. Our choice. */
-export const UPRIGHT_TRUNK = [
+const UPRIGHT_TRUNK = [
   { quantity: 'trunk-lean-along', atLeast: -5, atMost: 5 },
   { quantity: 'trunk-lean-across', atLeast: -5, atMost: 5 },
 ] as const;
@@ -72,6 +61,20 @@ export const UPRIGHT_TRUNK_WISHES = [
   { quantity: 'trunk-lean-along', goal: 0, sigma: 5 },
   { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
 ] as const;
+
+/** What both warriors keep beside their front knee. */
+export const WARRIOR_MUSTS: PoseDefinition['musts'] = [
+  { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+  ...UPRIGHT_TRUNK,
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
+
+export const FRONT_KNEE_DEPTH = {
+  quantity: 'front-knee-bend',
+  words: 'front-knee bend',
+  easiest: 10,
+  textbook: 90,
+} as const;
 
 /** The stance schools, with what “solved” means for this pose. */
 export const stanceBySchool = (solved: StanceDefinition): ByRule<StanceDefinition> => ({
@@ -82,5 +85,31 @@ export const stanceBySchool = (solved: StanceDefinition): ByRule<StanceDefinitio
     'one-and-a-half-leg-lengths': { kind: 'times', of: 'leg-length', factor: 1.5 },
     wrists: { kind: 'times', of: 'wrist-span', factor: 1 },
     fixed: { kind: 'fixed' },
+  },
+});
+
+/** The id and name of the gentle level of the poses that bend the front knee. */
+export const SHIN_LEANING_BACK = { id: 'shin-leaning-back', name: 'Shin leaning back' } as const;
+
+/**
+ * That level: a short stance, the front knee above the ankle or behind it and never past it.
+ * The stance, 0.85 to 1 leg length, and the knee, which may be nearly straight, are our choice.
+ *
+ * @param musts what the pose keeps beside its front knee
+ */
+export const leanShinBack = (
+  musts: PoseDefinition['musts'],
+  starts: PoseDefinition['starts'],
+): LevelDefinition => ({
+  ...SHIN_LEANING_BACK,
+  changes: {
+    stance: stanceBySchool({ kind: 'free', legLengths: [0.85, 1] }),
+    musts: [
+      { quantity: 'front-knee-beside-ankle', atLeast: 0, atMost: 0 },
+      { quantity: 'front-knee-ahead-of-ankle', atMost: 0 },
+      ...musts,
+    ],
+    depth: { ...FRONT_KNEE_DEPTH, easiest: 3 },
+    starts,
   },
 });

@@ -1,30 +1,14 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { USUAL_LEVEL } from '../level.ts';
 import {
-  SHIN_LEANING_BACK,
-  SHIN_LEANING_BACK_EASIEST,
-  SHIN_LEANING_BACK_KNEE,
-  SHIN_LEANING_BACK_STANCE,
+  FRONT_KNEE_DEPTH,
+  leanShinBack,
   STACKED_KNEE,
   stanceBySchool,
   STRAIGHT_AHEAD,
-  UPRIGHT_TRUNK,
   UPRIGHT_TRUNK_WISHES,
+  WARRIOR_MUSTS,
 } from './schools.ts';
-
-/** All that it keeps beside its front knee. */
-const MUSTS: PoseDefinition['musts'] = [
-  { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-  ...UPRIGHT_TRUNK,
-  { quantity: 'weight-inside-base', atLeast: 2 },
-];
-
-const DEPTH = {
-  quantity: 'front-knee-bend',
-  words: 'front-knee bend',
-  easiest: 10,
-  textbook: 90,
-} as const;
 
 const WISHES: PoseDefinition['wishes'] = [
   { quantity: 'chest-turn', goal: 0, sigma: 10 },
@@ -52,7 +36,7 @@ export const warriorOne: PoseDefinition = {
   heelLine: 'hip-width',
   stance: stanceBySchool({ kind: 'free' }),
   arms: { front: { reach: 'up' }, back: { reach: 'up' } },
-  musts: [...STACKED_KNEE, ...MUSTS],
+  musts: [...STACKED_KNEE, ...WARRIOR_MUSTS],
   wishes: WISHES,
   eases: [
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
@@ -60,7 +44,7 @@ export const warriorOne: PoseDefinition = {
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
   firstDepth: null,
-  depth: DEPTH,
+  depth: FRONT_KNEE_DEPTH,
   chestTarget: 'front',
   starts: [
     {
@@ -96,24 +80,16 @@ export const warriorOne: PoseDefinition = {
     supple: ['the textbook shape'],
   },
   levels: [
-    {
-      ...SHIN_LEANING_BACK,
-      changes: {
-        stance: stanceBySchool({ kind: 'free', legLengths: SHIN_LEANING_BACK_STANCE }),
-        musts: [...SHIN_LEANING_BACK_KNEE, ...MUSTS],
-        depth: { ...DEPTH, easiest: SHIN_LEANING_BACK_EASIEST },
-        starts: [
-          {
-            pelvisTurn: 30,
-            pelvisTilt: 15,
-            pelvisList: 0,
-            spineRotation: -25,
-            kneeBend: 25,
-            stanceShare: 0.95,
-          },
-        ],
+    leanShinBack(WARRIOR_MUSTS, [
+      {
+        pelvisTurn: 30,
+        pelvisTilt: 15,
+        pelvisList: 0,
+        spineRotation: -25,
+        kneeBend: 25,
+        stanceShare: 0.95,
       },
-    },
+    ]),
     {
       id: 'heel-on-a-wedge',
       name: 'Back heel on a wedge',

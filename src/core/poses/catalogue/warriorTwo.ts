@@ -1,32 +1,16 @@
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { USUAL_LEVEL } from '../level.ts';
 import {
+  FRONT_KNEE_DEPTH,
+  leanShinBack,
   OPEN_BACK_FOOT,
   OPEN_BACK_FOOT_WISH,
   OPEN_FRONT_FOOT,
   OPEN_PELVIS_WISH,
-  SHIN_LEANING_BACK,
-  SHIN_LEANING_BACK_EASIEST,
-  SHIN_LEANING_BACK_KNEE,
-  SHIN_LEANING_BACK_STANCE,
   STACKED_KNEE,
   stanceBySchool,
-  UPRIGHT_TRUNK,
+  WARRIOR_MUSTS,
 } from './schools.ts';
-
-/** All that it keeps beside its front knee. */
-const MUSTS: PoseDefinition['musts'] = [
-  { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-  ...UPRIGHT_TRUNK,
-  { quantity: 'weight-inside-base', atLeast: 2 },
-];
-
-const DEPTH = {
-  quantity: 'front-knee-bend',
-  words: 'front-knee bend',
-  easiest: 10,
-  textbook: 90,
-} as const;
 
 export const warriorTwo: PoseDefinition = {
   id: 'warrior-two',
@@ -42,7 +26,7 @@ export const warriorTwo: PoseDefinition = {
   heelLine: 'heel-to-arch',
   stance: stanceBySchool({ kind: 'free' }),
   arms: { front: { reach: 'out' }, back: { reach: 'out' } },
-  musts: [...STACKED_KNEE, ...MUSTS],
+  musts: [...STACKED_KNEE, ...WARRIOR_MUSTS],
   wishes: [
     { quantity: 'chest-turn', goal: 90, sigma: 10 },
     OPEN_PELVIS_WISH,
@@ -57,7 +41,7 @@ export const warriorTwo: PoseDefinition = {
     { quantity: 'spine-flexion', goal: 0, sigma: 40 },
   ],
   firstDepth: null,
-  depth: DEPTH,
+  depth: FRONT_KNEE_DEPTH,
   chestTarget: 'long-edge',
   starts: [
     {
@@ -114,32 +98,24 @@ export const warriorTwo: PoseDefinition = {
     supple: ['the textbook shape'],
   },
   levels: [
-    {
-      ...SHIN_LEANING_BACK,
-      changes: {
-        stance: stanceBySchool({ kind: 'free', legLengths: SHIN_LEANING_BACK_STANCE }),
-        musts: [...SHIN_LEANING_BACK_KNEE, ...MUSTS],
-        depth: { ...DEPTH, easiest: SHIN_LEANING_BACK_EASIEST },
-        starts: [
-          {
-            pelvisTurn: 50,
-            pelvisTilt: 5,
-            pelvisList: 0,
-            spineRotation: 35,
-            kneeBend: 25,
-            stanceShare: 0.95,
-          },
-          {
-            pelvisTurn: 40,
-            pelvisTilt: 20,
-            pelvisList: 1,
-            spineRotation: 30,
-            kneeBend: 12,
-            stanceShare: 0.9,
-          },
-        ],
+    leanShinBack(WARRIOR_MUSTS, [
+      {
+        pelvisTurn: 50,
+        pelvisTilt: 5,
+        pelvisList: 0,
+        spineRotation: 35,
+        kneeBend: 25,
+        stanceShare: 0.95,
       },
-    },
+      {
+        pelvisTurn: 40,
+        pelvisTilt: 20,
+        pelvisList: 1,
+        spineRotation: 30,
+        kneeBend: 12,
+        stanceShare: 0.9,
+      },
+    ]),
     {
       id: 'on-a-chair',
       name: 'Front thigh on a chair',
