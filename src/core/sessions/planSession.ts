@@ -99,8 +99,12 @@ function findHeld(
     const moved = last?.notes.used ?? last?.plan.moved ?? null;
     return { moved, why: ['one step further was decided, but not on a day like this'] };
   }
-  if (decision.kind === 'keep') return { moved: decision.held, why: [] };
-  const words = decision.kind === 'go-on' ? 'one step further' : 'one step easier';
+  const words =
+    decision.kind === 'keep'
+      ? 'the same again'
+      : decision.kind === 'go-on'
+        ? 'one step further'
+        : 'one step easier';
   return { moved: decision.held, why: decision.held === null ? [] : [`${words}, as decided`] };
 }
 
@@ -114,9 +118,11 @@ function planSide(
   const { moved, why } = findHeld(sessions, pose, side, holdsBack);
   if (moved !== null && isMoved(moved) && findPose(pose) !== null) {
     const plan = planPose(record, pose, side, rules, level);
+    const recommended = plan.kind === 'planned' ? plan.setUp.depth : null;
     const answer = plan.kind === 'planned' ? planMoved(plan, moved) : null;
     if (answer !== null && answer.gives === null && answer.setUp.status !== 'failed') {
-      return { ok: true, value: { setUp: answer.setUp, moved, why } };
+      const other = sayOtherDepth(recommended, answer.setUp.depth?.value ?? null);
+      return { ok: true, value: { setUp: answer.setUp, moved, why: [...why, ...other] } };
     }
     if (plan.kind === 'planned' && plan.setUp.status !== 'failed') {
       const gone = 'as it was held it does not hold today: the recommended set-up instead';
@@ -132,6 +138,14 @@ function planSide(
 
 /** A depth that lies this near another one is the same, degrees or cm. */
 const SAME_DEPTH = 0.5;
+
+/** What the set-up sheet recommends, where a session holds another depth. */
+function sayOtherDepth(recommended: SetUp['depth'], held: number | null): readonly string[] {
+  if (recommended?.value == null || held === null) return [];
+  if (Math.abs(recommended.value - held) <= SAME_DEPTH) return [];
+  const unit = recommended.unit === 'deg' ? '°' : ' cm';
+  return [`the recommended set-up goes to ${recommended.value.toFixed(0)}${unit}`];
+}
 
 /**
  * The set-up at the depth that was last held, where the recommended one goes deeper: the
@@ -153,9 +167,8 @@ function keepLastDepth(
   const moved = { ...NOT_MOVED, depth: held };
   const answer = planned.kind === 'planned' ? planMoved(planned, moved) : null;
   if (answer === null || answer.gives !== null || answer.setUp.status === 'failed') return null;
-  const unit = depth.unit === 'deg' ? '°' : ' cm';
-  const why = `as deep as last time; the recommended set-up goes to ${depth.value.toFixed(0)}${unit}`;
-  return { setUp: answer.setUp, moved, why: [why] };
+  const why = ['as deep as last time', ...sayOtherDepth(depth, held)];
+  return { setUp: answer.setUp, moved, why };
 }
 
 const STOPS: readonly VerdictKind[] = ['pause', 'pause-and-send-on', 'end-session'];

@@ -170,6 +170,41 @@ describe('from one session to the next', () => {
     expect(tired.ok && tired.value.holds[0]!.plan.depth).toBeLessThan(right!.plan.depth! - 5);
   });
 
+  it('says what the recommended set-up would be, where the depth is kept', () => {
+    const verdict = judged([first, second], second).find(
+      ({ pose, side }) => pose === 'warrior-one' && side === 'right',
+    )!;
+    const decision = {
+      pose: 'warrior-one',
+      side: 'right',
+      verdict: verdict.verdict,
+      changes: [],
+      choice: 'overruled',
+      kind: 'keep',
+      held: { ...verdict.further!.held, depth: second.holds[0]!.depth! },
+      reason: 'tired',
+    } as const;
+    const decided = {
+      ...second,
+      entries: [
+        ...second.entries,
+        entryAt('2026-10-08', 40, { kind: 'decide', decision } as const),
+      ],
+    };
+    const [right] = plan([first, decided]).holds;
+    expect(right!.plan.depth).toBeCloseTo(second.holds[0]!.depth!, 1);
+    const recommended = planSetUp(
+      { ...RECORD, held: [{ pose: 'warrior-one', level: null }] },
+      'warrior-one',
+      'right',
+    );
+    const depth = recommended.ok ? recommended.value.depth!.recommended! : NaN;
+    expect(right!.plan.why).toEqual([
+      'the same again, as decided',
+      `the recommended set-up goes to ${depth.toFixed(0)}°`,
+    ]);
+  });
+
   it('keeps a lying form as it is computed', () => {
     const lying = (day: string): Session =>
       plannedSession(
