@@ -1,3 +1,4 @@
+import { LEAST_STANCE_SHARE } from '../../src/core/setup/buildTask.ts';
 import { POSES } from '../../src/core/poses/catalogue/index.ts';
 import type { Solved } from './solveBody.ts';
 
@@ -129,12 +130,18 @@ const STRAIGHT_BACK_LEG: ReadonlySet<string> = new Set(
   ).map(({ id }) => id),
 );
 
+/** A set-up gives a stance to 0.1 cm, so that one at the limit can print this much below it. */
+const HALF_A_PRINTED_DIGIT_CM = 0.05;
+
 function printShortest(solved: readonly Solved[]): void {
   const straight = solved.filter(
     (each) => each.level === OPENED && isHeld(each) && STRAIGHT_BACK_LEG.has(each.pose),
   );
   const share = ({ stance, legLengthCm }: Solved): number => stance! / legLengthCm;
-  const short = straight.filter((each) => share(each) < 0.7495);
+  const short = straight.filter(
+    ({ stance, legLengthCm }) =>
+      stance! + HALF_A_PRINTED_DIGIT_CM < LEAST_STANCE_SHARE * legLengthCm,
+  );
   console.log(`Straight back leg under 0.75 leg lengths: ${String(short.length)}.`);
   console.log('Shortest:');
   for (const each of [...straight].sort((a, b) => share(a) - share(b)).slice(0, 8)) {

@@ -4,7 +4,7 @@ import type { Side } from './protocol.ts';
 import { calcOwnWithin, type OwnWithin, type WithinTerm } from './ownWithin.ts';
 import type { Reading } from './reading.ts';
 import { calcStandardError, SPREAD_ASKING_FOR_THIRD } from './readingErrors.ts';
-import { findPosture, splitSittings } from './sittings.ts';
+import { findPosture, findState, splitSittings } from './sittings.ts';
 
 /** A measure's value with its error, in the protocol's unit (cm, degrees, seconds). */
 export interface MeasureValue {
@@ -74,7 +74,7 @@ export function calcSittingValue(
     readingIds: sitting.map((each) => each.id),
     spread: sorted.at(-1)! - sorted[0]!,
     takenAt: latest.takenAt,
-    state: latest.state,
+    state: findState(latest),
     posture: findPosture(latest),
     takenBy: latest.takenBy ?? null,
   };

@@ -9,10 +9,16 @@ const MS_PER_HOUR = 3_600_000;
 export const findPosture = ({ posture, measure }: Reading): string | null =>
   posture ?? (isMeasureId(measure) ? getProtocol(measure).posture : null);
 
+/** A range that was noted neither as cold nor as warm counts as cold; a length has no state. */
+export const findState = ({ state, measure }: Reading): Reading['state'] => {
+  const isRange = isMeasureId(measure) && getProtocol(measure).unit === 'deg';
+  return isRange ? (state ?? 'cold') : state;
+};
+
 /** Whether two readings of one measure are repeats of one another, but for the time. */
 const areRepeats = (a: Reading, b: Reading): boolean =>
   a.side === b.side &&
-  (a.state ?? null) === (b.state ?? null) &&
+  findState(a) === findState(b) &&
   (a.takenBy ?? null) === (b.takenBy ?? null) &&
   findPosture(a) === findPosture(b);
 

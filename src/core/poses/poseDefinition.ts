@@ -145,6 +145,8 @@ export interface DepthDefinition {
 export interface LevelDefinition {
   readonly id: string;
   readonly name: string;
+  /** For whom a level is that few people hold. */
+  readonly forWhom?: string;
   /** Arms, straps and walls that no measure decides: only opened when it is chosen. */
   readonly byChoice?: true;
   /**

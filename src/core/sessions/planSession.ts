@@ -266,7 +266,7 @@ export function planSession(
       depth: setUp.depth?.value ?? null,
       toSpareDeg: calcSpare(setUp),
       isAtBound: isAtBound(setUp),
-      why,
+      why: [...adapted.why, ...why],
     };
     return { plan, setUp };
   });

@@ -33,7 +33,7 @@ export interface TodayChange {
   readonly reason: string;
 }
 
-/** More is kept in reserve by a cold or tired body, degrees. Our choice: ranges shift by 5 to 10° warmed up. */
+/** A cold or a tired body holds back at least this much more, degrees. Our choice: ranges shift by 5 to 10° warmed up. */
 const COLD_MORE = 5;
 const TIRED_MORE = 3;
 
@@ -42,6 +42,8 @@ export interface AdaptedToday {
   readonly record: PersonRecord;
   readonly rules: Partial<HouseRules>;
   readonly changes: readonly TodayChange[];
+  /** The same reasons in a word or two, to stand beside a number. */
+  readonly why: readonly string[];
   /** No step further today. */
   readonly holdsBack: boolean;
 }
@@ -49,13 +51,16 @@ export interface AdaptedToday {
 /**
  * Adds the answers of today to a person and the house rules. What is sore acts like a
  * caution of the record, for today only; a stop sign among them holds every set-up back.
+ * Who does not say that they are warm counts as cold.
+ *
+ * @param asked null = nothing was asked
  */
 export function adaptToday(
   record: PersonRecord,
-  today: Today | null,
+  asked: Today | null,
   rules: Partial<HouseRules> = {},
 ): AdaptedToday {
-  if (today === null) return { record, rules, changes: [], holdsBack: false };
+  const today = asked ?? { ...NOT_ASKED, askedAt: '' };
   const changes: TodayChange[] = [];
   const known = new Set(record.person.cautions.map((each) => each.id));
   const added = today.sore
@@ -69,26 +74,27 @@ export function adaptToday(
       return { id, side, since: today.askedAt.slice(0, 10), severity, note, ...none };
     });
   const wasWarm = record.readings.some(({ state }) => state === 'warm');
-  let more = 0;
-  if (today.state === 'cold' && wasWarm) {
-    more += COLD_MORE;
-    const change = `${String(COLD_MORE)}° more to spare at every joint`;
-    changes.push({ change, reason: 'cold today, but measured warmed up' });
+  const isCold = today.state !== 'warm' && wasWarm;
+  const isTired = today.rested === 'poorly';
+  const more = (isCold ? COLD_MORE : 0) + (isTired ? TIRED_MORE : 0);
+  const least = (rules.minimumToSpareDeg ?? DEFAULT_RULES.minimumToSpareDeg) + more;
+  const heldBack = `at least ${String(least)}° held back at every joint`;
+  if (isCold) {
+    const said = today.state === 'cold' ? 'cold today' : 'not said to be warm, so counted as cold';
+    changes.push({ change: heldBack, reason: `${said}, but measured warmed up` });
   }
-  if (today.rested === 'poorly') {
-    more += TIRED_MORE;
-    const change = `${String(TIRED_MORE)}° more to spare at every joint, no step further`;
-    changes.push({ change, reason: 'rested poorly' });
+  if (isTired) {
+    changes.push({ change: `${heldBack}, no step further`, reason: 'rested poorly' });
   }
-  const spare = (rules.minimumToSpareDeg ?? DEFAULT_RULES.minimumToSpareDeg) + more;
   const { person } = record;
   return {
     record:
       added.length === 0
         ? record
         : { ...record, person: { ...person, cautions: [...person.cautions, ...added] } },
-    rules: more === 0 ? rules : { ...rules, minimumToSpareDeg: spare },
+    rules: more === 0 ? rules : { ...rules, minimumToSpareDeg: least },
     changes,
+    why: [...(isCold ? ['counted as cold today'] : []), ...(isTired ? ['rested poorly'] : [])],
     holdsBack: today.rested === 'poorly' || today.painNextMorning === true || added.length > 0,
   };
 }

@@ -65,7 +65,7 @@ export function describeLevel(
   solved: SolvedRequest & { readonly setUp: SetUp },
 ): LevelReport {
   const { status } = solved.setUp;
-  const common = { id: toStoredLevel(level.id), name: level.name };
+  const common = { id: toStoredLevel(level.id), name: level.name, forWhom: level.forWhom ?? null };
   if (status === 'failed') {
     return { ...common, status: 'needs-more', needs: findNeeds(request, solved) };
   }

@@ -111,6 +111,8 @@ export interface LevelReport {
   /** null = the usual one. */
   readonly id: string | null;
   readonly name: string;
+  /** For whom it is, where few people hold it; null = for anybody. */
+  readonly forWhom: string | null;
   /** `by-choice`: arms, straps or walls that no measure decides. */
   readonly status: 'ready' | 'nearly' | 'needs-more' | 'by-choice';
   /** What would make it ready; empty when it is. */

@@ -51,7 +51,9 @@ export function LevelList({ levels }: { levels: readonly LevelReport[] }) {
     <ul className="plain-list">
       {levels.map((each) => (
         <li key={each.name}>
-          {each.name}: {each.needs.length > 0 ? sayNeeds(each) : STATUS_WORDS[each.status]}
+          {each.name}
+          {each.forWhom !== null && ` (${each.forWhom})`}:{' '}
+          {each.needs.length > 0 ? sayNeeds(each) : STATUS_WORDS[each.status]}
         </li>
       ))}
     </ul>

@@ -70,6 +70,13 @@ describe('readings into a value', () => {
     expect(value.readingIds).toHaveLength(1);
   });
 
+  it('counts a range as cold where neither was noted', () => {
+    const later = { takenAt: '2026-11-02T09:20:00Z' };
+    const value = valueOf(raise(60), raise(64, { ...later, state: null }))!;
+    expect(value.value).toBe(62);
+    expect(value.state).toBe('cold');
+  });
+
   it('does not depend on the order of readings', () => {
     const readings = [raise(60), raise(62), raise(70, { takenAt: '2026-09-01T08:00:00Z' })];
     expect(valueOf(...readings)).toEqual(valueOf(...readings.reverse()));

@@ -8,6 +8,7 @@ import type { HoldNotes, Session, SessionEntry } from '../../../src/core/session
 import { calcSessionSeconds } from '../../../src/core/sessions/timing.ts';
 import { NOT_ASKED } from '../../../src/core/sessions/today.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
+import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import type { PersonRecord } from '../../../src/core/person/person.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';
 import { entryAt, plannedHold, plannedSession } from '../../support/sessions.ts';
@@ -52,6 +53,15 @@ function judged(sessions: readonly Session[], session: Session, record: PersonRe
   if (!result.ok) throw new Error('not judged');
   return result.value;
 }
+
+/** Whether every joint leaves that much of what was measured, or a quarter of a small range. */
+const leavesFree = ({ joints }: SetUp, leastDeg: number): boolean =>
+  joints.every(
+    ({ measuredDeg, askedDeg }) =>
+      measuredDeg === null ||
+      askedDeg === null ||
+      measuredDeg - askedDeg > Math.min(leastDeg, Math.max(0, measuredDeg) / 4) - 0.05,
+  );
 
 describe('a planned session', () => {
   it('holds every pose on both sides, but one whose sides are alike only once', () => {
@@ -107,18 +117,42 @@ describe('a planned session', () => {
     expect(stopped.ok && stopped.value.holds).toEqual([]);
   });
 
+  it('counts who does not say that they are warm as cold, where they were measured warm', () => {
+    const warmed = RECORD.readings.map((each) => ({ ...each, state: 'warm' as const }));
+    const measuredWarm = { ...RECORD, readings: warmed };
+    const planFor = (state: 'warm' | 'cold' | null) => {
+      const today = { ...NOT_ASKED, askedAt: NOW, state };
+      const planned = planSession(measuredWarm, [], today, ASKED, NOW);
+      if (!planned.ok) throw new Error('not planned');
+      return planned.value;
+    };
+    const depths = (holds: ReturnType<typeof planFor>['holds']) =>
+      holds.map((each) => each.plan.depth);
+    const [warm, cold, unsaid] = [planFor('warm'), planFor('cold'), planFor(null)];
+    expect(depths(unsaid.holds)).toEqual(depths(cold.holds));
+    const leavesAll = ({ holds }: ReturnType<typeof planFor>) =>
+      holds.every(({ setUp }) => leavesFree(setUp, 8));
+    expect(leavesAll(cold)).toBe(true);
+    expect(leavesAll(warm)).toBe(false);
+    expect(depths(plan([], {}, measuredWarm).holds)).toEqual(depths(cold.holds));
+    expect(warm.changes).toEqual([]);
+    expect(unsaid.changes).toEqual([
+      {
+        change: 'at least 8° held back at every joint',
+        reason: 'not said to be warm, so counted as cold, but measured warmed up',
+      },
+    ]);
+    for (const { plan: hold } of unsaid.holds) expect(hold.why[0]).toBe('counted as cold today');
+    expect(warm.holds[0]!.plan.why).toEqual([]);
+  });
+
   it('keeps more to spare for someone tired, and takes no step further that day', () => {
     const today = { ...NOT_ASKED, askedAt: NOW, rested: 'poorly' } as const;
     const tired = planSession(RECORD, [], today, ASKED, NOW);
     if (!tired.ok) throw new Error('not planned');
     const rested = plan();
     for (const [i, { setUp }] of tired.value.holds.entries()) {
-      // 3° and 3° more are left of what was measured, or a quarter of a small range.
-      for (const { measuredDeg, askedDeg } of setUp.joints) {
-        if (measuredDeg === null || askedDeg === null) continue;
-        const least = Math.min(6, Math.max(0, measuredDeg) / 4);
-        expect(measuredDeg - askedDeg).toBeGreaterThan(least - 0.05);
-      }
+      expect(leavesFree(setUp, 6)).toBe(true);
       expect(setUp.depth!.value!).toBeLessThanOrEqual(rested.holds[i]!.setUp.depth!.value! + 0.1);
     }
   });

@@ -83,6 +83,7 @@ describe('the level that fits', () => {
       'thigh',
     ]);
     expect(thigh.status).toBe('needs-more');
+    expect(thigh.forWhom).toBe('for knees that bend 150° or more');
     const knee = thigh.needs.find(({ words }) => words === 'back knee flexion');
     expect(knee?.unit).toBe('deg');
     expect(knee!.amount).toBeGreaterThan(3);

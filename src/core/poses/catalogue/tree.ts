@@ -62,7 +62,12 @@ export const tree: PoseDefinition = {
       changes: { supports: ['wall-beside'] },
     },
     { id: USUAL_LEVEL, name: 'Sole on the inner shin', changes: {} },
-    { id: 'thigh', name: 'Sole on the inner thigh', changes: { soleAt: 'thigh' } },
+    {
+      id: 'thigh',
+      name: 'Sole on the inner thigh',
+      forWhom: 'for knees that bend 150° or more',
+      changes: { soleAt: 'thigh' },
+    },
   ],
   easier: 'tree with the toes on the floor, a hand on the wall',
   guidance: {

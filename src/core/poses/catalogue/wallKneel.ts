@@ -77,7 +77,12 @@ export const wallKneel: PoseDefinition = {
         supports: ['knee-pad', 'wall-at-shin'],
       },
     },
-    { id: USUAL_LEVEL, name: 'Shin up the wall', changes: {} },
+    {
+      id: USUAL_LEVEL,
+      name: 'Shin up the wall',
+      forWhom: 'for knees that bend 150° or more, and a front hip that flexes 130° or more',
+      changes: {},
+    },
   ],
   easier: 'low lunge',
   guidance: {
