@@ -109,23 +109,32 @@ function findHeld(
 }
 
 function planSide(
-  { record, rules, holdsBack }: AdaptedToday,
+  { record, rules, holdsBack, why: reasons }: AdaptedToday,
   sessions: readonly Session[],
   pose: string,
   level: string | null,
   side: Side,
 ): Result<Found> {
   const { moved, why } = findHeld(sessions, pose, side, holdsBack);
-  if (moved !== null && isMoved(moved) && findPose(pose) !== null) {
-    const plan = planPose(record, pose, side, rules, level);
-    const recommended = plan.kind === 'planned' ? plan.setUp.depth : null;
-    const answer = plan.kind === 'planned' ? planMoved(plan, moved) : null;
-    if (answer !== null && answer.gives === null && answer.setUp.status !== 'failed') {
-      const other = sayOtherDepth(recommended, answer.setUp.depth?.value ?? null);
+  const plan =
+    moved !== null && isMoved(moved) && findPose(pose) !== null
+      ? planPose(record, pose, side, rules, level)
+      : null;
+  if (moved !== null && plan?.kind === 'planned') {
+    const recommended = plan.setUp.depth?.value ?? null;
+    const answer = planMoved(plan, moved);
+    const held = answer?.setUp.depth?.value ?? null;
+    // A cold or tired body holds back more than usual, whatever was decided on another day.
+    const isTooDeep = reasons.length > 0 && isDeeper(held, recommended);
+    const isHeld = answer?.gives === null && answer.setUp.status !== 'failed';
+    if (isHeld && !isTooDeep) {
+      const other = sayOtherDepth(plan.setUp.depth, held);
       return { ok: true, value: { setUp: answer.setUp, moved, why: [...why, ...other] } };
     }
-    if (plan.kind === 'planned' && plan.setUp.status !== 'failed') {
-      const gone = 'as it was held it does not hold today: the recommended set-up instead';
+    if (plan.setUp.status !== 'failed') {
+      const gone = isTooDeep
+        ? 'last time’s depth is too much for today: the recommended set-up instead'
+        : 'as it was held it does not hold today: the recommended set-up instead';
       return { ok: true, value: { setUp: plan.setUp, moved: null, why: [gone] } };
     }
   }
@@ -138,6 +147,9 @@ function planSide(
 
 /** A depth that lies this near another one is the same, degrees or cm. */
 const SAME_DEPTH = 0.5;
+
+const isDeeper = (depth: number | null, than: number | null): boolean =>
+  depth !== null && than !== null && depth > than + SAME_DEPTH;
 
 /** What the set-up sheet recommends, where a session holds another depth. */
 function sayOtherDepth(recommended: SetUp['depth'], held: number | null): readonly string[] {

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { PersonRecord } from '../../core/person/person.ts';
-import type { Judgement, OfferedStep } from '../../core/sessions/judgeSession.ts';
+import { decide, findOffer } from '../../core/sessions/decide.ts';
+import type { Judgement } from '../../core/sessions/judgeSession.ts';
 import type { SessionState } from '../../core/sessions/readSession.ts';
 import type { Decision, Session } from '../../core/sessions/session.ts';
 import type { VerdictKind } from '../../core/sessions/ladder.ts';
@@ -20,28 +21,6 @@ interface JudgeViewProps {
   sessions: readonly Session[];
   session: Session;
   state: SessionState;
-}
-
-/** What a verdict changes; nothing where it keeps or stops. */
-function findOffer(judgement: Judgement, kind: VerdictKind): OfferedStep | null {
-  if (kind === 'go-on') return judgement.further;
-  if (kind === 'ease' || kind === 'stop-today') return judgement.easier;
-  return null;
-}
-
-function decide(judgement: Judgement, kind: VerdictKind, reason: string): Decision {
-  const { pose, side, verdict, used } = judgement;
-  const offer = findOffer(judgement, kind);
-  return {
-    pose,
-    side,
-    verdict,
-    changes: offer?.changes ?? [],
-    choice: kind === verdict.kind ? 'accepted' : 'overruled',
-    kind,
-    held: offer?.held ?? used,
-    reason,
-  };
 }
 
 /** What comes of a session: one verdict a pose and side, to accept or to overrule with a reason. */

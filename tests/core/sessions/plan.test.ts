@@ -1,12 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { liftPause } from '../../../src/core/sessions/liftPause.ts';
-import { judgeSession } from '../../../src/core/sessions/judgeSession.ts';
+import { decide } from '../../../src/core/sessions/decide.ts';
+import { judgeSession, type Judgement } from '../../../src/core/sessions/judgeSession.ts';
 import { planSession, type SessionAsked } from '../../../src/core/sessions/planSession.ts';
 import { findStaleHolds } from '../../../src/core/sessions/staleHolds.ts';
 import { readSession } from '../../../src/core/sessions/readSession.ts';
-import type { HoldNotes, Session, SessionEntry } from '../../../src/core/sessions/session.ts';
+import type {
+  Decision,
+  HoldNotes,
+  Session,
+  SessionEntry,
+} from '../../../src/core/sessions/session.ts';
 import { calcSessionSeconds } from '../../../src/core/sessions/timing.ts';
 import { NOT_ASKED } from '../../../src/core/sessions/today.ts';
+import { NOT_MOVED } from '../../../src/core/setup/planMoved.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import type { PersonRecord } from '../../../src/core/person/person.ts';
@@ -162,39 +169,34 @@ describe('from one session to the next', () => {
   const first = held('2026-10-01', [], { breath: 'easy' });
   const second = held('2026-10-08', [first], { breath: 'easy' });
 
-  it('goes one step further after two clean ones, and the next plan holds it', () => {
-    const verdict = judged([first, second], second).find(
+  const judgedOf = (session: Session): Judgement =>
+    judged([first, session], session).find(
       ({ pose, side }) => pose === 'warrior-one' && side === 'right',
     )!;
+
+  const withDecision = (session: Session, decision: Decision): Session => ({
+    ...session,
+    entries: [...session.entries, entryAt('2026-10-08', 40, { kind: 'decide', decision } as const)],
+  });
+
+  /** Of warrior I once it was held. */
+  function recommendedDepth(): number {
+    const held = [{ pose: 'warrior-one', level: null }];
+    const recommended = planSetUp({ ...RECORD, held }, 'warrior-one', 'right');
+    return recommended.ok ? recommended.value.depth!.recommended! : NaN;
+  }
+
+  it('goes one step further after two clean ones, and the next plan holds it', () => {
+    const verdict = judgedOf(second);
     expect(verdict.verdict.kind).toBe('go-on');
-    const { further } = verdict;
-    const decision = {
-      pose: 'warrior-one',
-      side: 'right',
-      verdict: verdict.verdict,
-      changes: further!.changes,
-      choice: 'accepted',
-      kind: 'go-on',
-      held: further!.held,
-      reason: '',
-    } as const;
-    const decided = {
-      ...second,
-      entries: [
-        ...second.entries,
-        entryAt('2026-10-08', 40, { kind: 'decide', decision } as const),
-      ],
-    };
+    const decided = withDecision(second, decide(verdict, 'go-on', ''));
     const next = plan([first, decided]);
     const [right, left] = next.holds;
     // One step, which ends at the recommended depth at the latest.
-    const recommended = planSetUp(
-      { ...RECORD, held: [{ pose: 'warrior-one', level: null }] },
-      'warrior-one',
-      'right',
+    expect(right!.plan.depth).toBeCloseTo(
+      Math.min(recommendedDepth(), second.holds[0]!.depth! + 10),
+      0,
     );
-    const most = recommended.ok ? recommended.value.depth!.recommended! : NaN;
-    expect(right!.plan.depth).toBeCloseTo(Math.min(most, second.holds[0]!.depth! + 10), 0);
     expect(right!.plan.depth).toBeGreaterThan(second.holds[0]!.depth! + 3);
     expect(right!.plan.why).toEqual(['one step further, as decided']);
     expect(left!.plan.depth).toBeCloseTo(second.holds[1]!.depth!, 1);
@@ -205,37 +207,33 @@ describe('from one session to the next', () => {
   });
 
   it('says what the recommended set-up would be, where the depth is kept', () => {
-    const verdict = judged([first, second], second).find(
-      ({ pose, side }) => pose === 'warrior-one' && side === 'right',
-    )!;
-    const decision = {
-      pose: 'warrior-one',
-      side: 'right',
-      verdict: verdict.verdict,
-      changes: [],
-      choice: 'overruled',
-      kind: 'keep',
-      held: { ...verdict.further!.held, depth: second.holds[0]!.depth! },
-      reason: 'tired',
-    } as const;
-    const decided = {
-      ...second,
-      entries: [
-        ...second.entries,
-        entryAt('2026-10-08', 40, { kind: 'decide', decision } as const),
-      ],
-    };
+    const verdict = judgedOf(second);
+    const kept = decide(verdict, 'keep', 'tired');
+    const depth = second.holds[0]!.depth!;
+    const decided = withDecision(second, { ...kept, held: { ...NOT_MOVED, depth } });
     const [right] = plan([first, decided]).holds;
-    expect(right!.plan.depth).toBeCloseTo(second.holds[0]!.depth!, 1);
-    const recommended = planSetUp(
-      { ...RECORD, held: [{ pose: 'warrior-one', level: null }] },
-      'warrior-one',
-      'right',
-    );
-    const depth = recommended.ok ? recommended.value.depth!.recommended! : NaN;
+    expect(right!.plan.depth).toBeCloseTo(depth, 1);
     expect(right!.plan.why).toEqual([
       'the same again, as decided',
-      `the recommended set-up goes to ${depth.toFixed(0)}°`,
+      `the recommended set-up goes to ${recommendedDepth().toFixed(0)}°`,
+    ]);
+  });
+
+  it('holds no more than is recommended to a tired body, whatever was decided before', () => {
+    const verdict = judgedOf(second);
+    const depth = recommendedDepth();
+    const kept = decide(verdict, 'keep', '');
+    const decided = withDecision(second, { ...kept, held: { ...NOT_MOVED, depth } });
+    expect(plan([first, decided]).holds[0]!.plan.depth).toBeCloseTo(depth, 0);
+    const today = { ...NOT_ASKED, askedAt: NOW, rested: 'poorly' } as const;
+    const tired = planSession(RECORD, [first, decided], today, ASKED, NOW);
+    if (!tired.ok) throw new Error('not planned');
+    const { plan: hold, setUp } = tired.value.holds[0]!;
+    expect(hold.depth).toBeLessThan(depth - 0.5);
+    expect(leavesFree(setUp, 6)).toBe(true);
+    expect(hold.why).toEqual([
+      'rested poorly',
+      'last time’s depth is too much for today: the recommended set-up instead',
     ]);
   });
 
