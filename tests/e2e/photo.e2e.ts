@@ -1,5 +1,10 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { PerspectiveCamera, Vector3 } from 'three';
+import { readPersonFile } from '../../src/core/formats/personFile.ts';
+import { withHeldPoses } from '../../src/core/sessions/heldPoses.ts';
+import { planSetUp } from '../../src/core/setup/planSetUp.ts';
+import type { SetUp } from '../../src/core/setup/setUp.ts';
 import { WARRIOR_TWO_PLACES } from '../support/posePlaces.ts';
 import { expectAccessible, openDemo } from './support.ts';
 
@@ -217,6 +222,17 @@ test('what is no picture, or one too large, is refused by name', async ({ page }
   await expect(page.getByText('huge.png has 60 megapixels; at most 40 are opened.')).toBeVisible();
 });
 
+/** What the drawn picture shows: the demo's warrior II, at the end of what was measured. */
+function planDrawnWarriorTwo(): SetUp {
+  const read = readPersonFile(readFileSync('public/demo/marit-sollen.json', 'utf8'), null);
+  if (!read.ok) throw new Error('not read');
+  const { file } = read.value;
+  const rules = { depth: 'deepest', limitMarginSem: 0 } as const;
+  const planned = planSetUp(withHeldPoses(file, file.sessions), 'warrior-two', 'right', rules);
+  if (!planned.ok) throw new Error('not planned');
+  return planned.value;
+}
+
 test('a pose on a picture is compared with its plan, and what differs is named', async ({
   page,
 }) => {
@@ -234,8 +250,15 @@ test('a pose on a picture is compared with its plan, and what differs is named',
   for (const [x, y] of WARRIOR_TWO_PLACES) {
     await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
   }
-  const row = page.getByRole('row', { name: /^front knee/ });
-  await expect(row).toContainText('more bent');
+  const seen = async (what: RegExp): Promise<number> =>
+    Number.parseFloat(
+      await page.getByRole('row', { name: what }).getByRole('cell').nth(1).innerText(),
+    );
+  const { landmarks, depth } = planDrawnWarriorTwo();
+  await expect(page.getByRole('row', { name: /^front knee/ })).toContainText('more bent');
+  expect(Math.abs((await seen(/^front knee/)) - depth!.value!)).toBeLessThan(2);
+  const stance = landmarks.heelRight![0] - landmarks.ankleLeft![0];
+  expect(Math.abs((await seen(/^stance/)) - stance)).toBeLessThan(2);
   await expect(page.getByRole('row', { name: /^front shin/ })).toContainText('as planned');
   await expectAccessible(page);
 });
