@@ -4,12 +4,15 @@ import {
   upgradePersonSchools,
   upgradeSession,
 } from '../core/formats/upgradePerson.ts';
+import type { Cell } from '../core/merge/cells.ts';
+import { findLater, tick, UNKNOWN, type Stamp } from '../core/merge/clock.ts';
 import type { Reading } from '../core/measures/reading.ts';
 import type { KeptSetUp } from '../core/setup/keptSetUp.ts';
 import type { Appointment } from '../core/sessions/appointment.ts';
 import type { Session } from '../core/sessions/session.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import { completePerson, type Person } from '../core/person/person.ts';
+import { CLOCK, listPaths, STAMPED_STORES, stamping } from './stamping.ts';
 
 /** One person as kept in the browser. */
 export interface PersonRow {
@@ -58,6 +61,36 @@ export interface PictureRow {
   readonly takenAt: string;
 }
 
+/** When a field or record of a person was last changed or removed, see core/merge. */
+export interface StampRow {
+  readonly personId: string;
+  readonly path: string;
+  readonly stamp: Stamp;
+  readonly isRemoved: boolean;
+}
+
+/** This device's name and the latest stamp that it has made or seen. */
+export interface ClockRow {
+  readonly id: string;
+  readonly device: string;
+  readonly last: Stamp;
+}
+
+/** What an import changed, so that it can be undone. */
+export interface UndoRow {
+  readonly id: string;
+  readonly personId: string;
+  readonly name: string;
+  readonly at: string;
+  /** Every field and record that it changed, as it was; null = it was not there. */
+  readonly before: Readonly<Record<string, Cell | null>>;
+  /** The stamps that it set: what was changed since is not undone. */
+  readonly stamps: Readonly<Record<string, Stamp>>;
+  readonly addedLog: readonly string[];
+  /** The person came in with it. */
+  readonly isNewPerson: boolean;
+}
+
 interface SettingRow {
   readonly key: string;
   readonly value: unknown;
@@ -72,6 +105,9 @@ type StillwaterDatabase = Dexie & {
   frozenSetUps: Table<FrozenSetUpRow, [string, string, string]>;
   appointments: Table<AppointmentRow, [string, string]>;
   pictures: EntityTable<PictureRow, 'id'>;
+  stamps: Table<StampRow, [string, string]>;
+  clock: EntityTable<ClockRow, 'id'>;
+  undo: EntityTable<UndoRow, 'id'>;
 };
 
 /** People stored before a field was kept get it empty. */
@@ -82,6 +118,26 @@ const completePeople = (transaction: Transaction): PromiseLike<unknown> =>
     .modify((row) => {
       row.person = completePerson(row.person);
     });
+
+/** What was stored before changes had their time counts as changed when its person last was. */
+async function stampAll(transaction: Transaction): Promise<void> {
+  const people = await transaction.table<PersonRow>('people').toArray();
+  const device = crypto.randomUUID().slice(0, 8);
+  const changedAt = new Map(
+    people.map(({ id, updatedAt }) => [id, tick(UNKNOWN, Date.parse(updatedAt) || 0, device)]),
+  );
+  for (const store of STAMPED_STORES) {
+    const rows = await transaction.table<{ id: string; personId?: string }>(store).toArray();
+    const stamps = rows.flatMap((row) => {
+      const personId = row.personId ?? row.id;
+      const stamp = changedAt.get(personId) ?? UNKNOWN;
+      return listPaths(store, row).map((path) => ({ personId, path, stamp, isRemoved: false }));
+    });
+    await transaction.table<StampRow>('stamps').bulkPut(stamps);
+  }
+  const last = [...changedAt.values()].reduce(findLater, UNKNOWN);
+  await transaction.table<ClockRow>('clock').put({ id: CLOCK, device, last });
+}
 
 function open(): StillwaterDatabase {
   // Strict durability: what the screen calls saved survives a crash of the browser.
@@ -119,6 +175,15 @@ function open(): StillwaterDatabase {
     await upgradeAll('sessions', upgradeSession);
     await transaction.table('frozenSetUps').clear();
   });
+  // Every change has its time with version 7, so that two devices can be merged.
+  database
+    .version(7)
+    .stores({ stamps: '[personId+path], personId', clock: 'id', undo: 'id, personId' })
+    .upgrade(async (transaction) => {
+      await completePeople(transaction);
+      await stampAll(transaction);
+    });
+  database.use(stamping);
   return database;
 }
 

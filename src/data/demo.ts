@@ -1,6 +1,6 @@
 import { readPersonFile } from '../core/formats/personFile.ts';
 import { db } from './database.ts';
-import { importFile } from './people.ts';
+import { importFile } from './merging.ts';
 
 async function fetchText(path: string): Promise<string> {
   const answer = await fetch(path);
@@ -23,5 +23,7 @@ export async function loadDemoIfEmpty(): Promise<number> {
     if (!read.ok) throw new Error(`A demo file is broken: ${read.problems[0]?.message ?? ''}`);
     await importFile(read.value.file);
   }
+  // Nobody was here before: there is nothing to take back.
+  await db.undo.clear();
   return texts.length;
 }

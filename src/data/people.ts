@@ -1,16 +1,9 @@
-import type { PersonFile } from '../core/formats/personFile.ts';
 import type { Reading } from '../core/measures/reading.ts';
 import { findChanges } from '../core/person/history.ts';
 import { completePerson, type Person, type PersonRecord } from '../core/person/person.ts';
 import { withHeldPoses } from '../core/sessions/heldPoses.ts';
-import { listSessions, mergeIn } from './sessions.ts';
-import {
-  db,
-  type AppointmentRow,
-  type KeptSetUpRow,
-  type PersonRow,
-  type ReadingRow,
-} from './database.ts';
+import { listSessions } from './sessions.ts';
+import { db, type PersonRow, type ReadingRow } from './database.ts';
 
 const now = (): string => new Date().toISOString();
 
@@ -72,48 +65,6 @@ export async function removePerson(id: string): Promise<void> {
 
 export async function restorePerson(id: string): Promise<void> {
   await db.people.update(id, { deletedAt: null });
-}
-
-/** What an import would do, before it does it. */
-export interface ImportPlan {
-  readonly isNewPerson: boolean;
-  readonly added: number;
-  readonly changed: number;
-  readonly same: number;
-}
-
-export async function planImport(file: PersonFile): Promise<ImportPlan> {
-  const known = await loadRecord(file.person.id);
-  const before = new Map(known?.readings.map((each) => [each.id, JSON.stringify(each)]));
-  const kinds = file.readings.map((each) => {
-    const old = before.get(each.id);
-    if (old === undefined) return 'added';
-    return old === JSON.stringify(each) ? 'same' : 'changed';
-  });
-  const count = (kind: string): number => kinds.filter((each) => each === kind).length;
-  return {
-    isNewPerson: known === null,
-    added: count('added'),
-    changed: count('changed'),
-    same: count('same'),
-  };
-}
-
-/** Takes a checked person file in, all or nothing. Readings that the file does not name stay. */
-export async function importFile(file: PersonFile): Promise<void> {
-  const { format, version, person, readings, setUps, sessions, appointments, ...extra } = file;
-  const rows = readings.map((each): ReadingRow => ({ ...each, personId: person.id }));
-  const kept = setUps.map((each): KeptSetUpRow => ({ ...each, personId: person.id }));
-  const tables = [db.people, db.readings, db.setUps, db.sessions, db.appointments];
-  await db.transaction('rw', tables, async () => {
-    await db.people.put({ id: person.id, person, extra, updatedAt: now(), deletedAt: null });
-    await db.readings.bulkPut(rows);
-    await db.setUps.bulkPut(kept);
-    await mergeIn(person.id, sessions);
-    await db.appointments.bulkPut(
-      appointments.map((each): AppointmentRow => ({ ...each, personId: person.id })),
-    );
-  });
 }
 
 /**

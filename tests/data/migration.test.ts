@@ -18,4 +18,10 @@ it('people stored by the first version come up with empty intake, history and te
   const record = await loadRecord('old');
   expect(record?.person).toMatchObject({ ...old, history: [], notDone: [] });
   expect(record?.person.intake.consentToData).toBeNull();
+  // What was stored before changes had their time counts as changed when the person last was.
+  const { db } = await import('../../src/data/database.ts');
+  const stamps = await db.stamps.where('personId').equals('old').toArray();
+  expect(stamps.find(({ path }) => path === 'person/name')?.stamp).toMatch(
+    new RegExp(`^${String(Date.parse('2026-09-01T09:00:00Z'))}-`),
+  );
 });

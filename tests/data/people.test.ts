@@ -3,14 +3,14 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { db } from '../../src/data/database.ts';
 import {
   addPerson,
-  importFile,
   listPeople,
   loadRecord,
-  planImport,
   removePerson,
   restorePerson,
   changePerson,
 } from '../../src/data/people.ts';
+import { importFile, listUndo, planImport, undoImport } from '../../src/data/merging.ts';
+import { findStopSigns } from '../../src/core/cautions/stopSigns.ts';
 import { findLatestReading, removeReading, saveReading } from '../../src/data/readings.ts';
 import { keepForPerson, listSetUps, removeSetUp } from '../../src/data/setUps.ts';
 import { getUnit, setUnit } from '../../src/data/settings.ts';
@@ -34,6 +34,8 @@ beforeEach(async () => {
     db.readings.clear(),
     db.settings.clear(),
     db.setUps.clear(),
+    db.stamps.clear(),
+    db.undo.clear(),
   ]);
 });
 
@@ -95,26 +97,73 @@ describe('people in the browser', () => {
     const file = fileOf();
     expect(await planImport(file)).toMatchObject({
       isNewPerson: true,
-      added: file.readings.length,
+      removedAt: null,
+      added: { reading: file.readings.length },
     });
     await importFile(file);
-    const [first, ...others] = file.readings;
-    const changed = {
+    const [first, second, ...others] = file.readings;
+    await saveReading('test', { ...first!, value: first!.value + 1 });
+    await removeReading('test', second!.id);
+    await changePerson('test', () => ({ notes: 'a long drive' }));
+    const older = {
       ...file,
-      readings: [
-        { ...first!, value: first!.value + 1 },
-        ...others.slice(0, 5),
-        { ...first!, id: 'new' },
-      ],
+      readings: [first!, second!, ...others.slice(0, 5), { ...first!, id: 'new' }],
     };
-    expect(await planImport(changed)).toEqual({
-      isNewPerson: false,
-      added: 1,
-      changed: 1,
-      same: 5,
-    });
-    await importFile(changed);
-    expect((await loadRecord('test'))?.readings).toHaveLength(file.readings.length + 1);
+    const plan = await planImport(older);
+    expect(plan).toMatchObject({ isNewPerson: false, added: { reading: 1 }, staysRemoved: 1 });
+    expect(plan.changes).toEqual([]);
+    expect(plan.stays.map(({ what }) => what)).toEqual(['notes', 'reading: Stature']);
+    await importFile(older);
+    const record = await loadRecord('test');
+    expect(record?.readings).toHaveLength(file.readings.length);
+    expect(record?.readings.find(({ id }) => id === first!.id)?.value).toBe(first!.value + 1);
+    expect(record?.person.notes).toBe('a long drive');
+  });
+
+  it('lose no stop sign to an older file, and an import can be taken back', async () => {
+    const file = fileOf();
+    await importFile(file);
+    const sign = {
+      id: 'tingling',
+      uid: 'here',
+      side: null,
+      since: null,
+      severity: 'stop',
+    } as const;
+    const none = { clearedBy: null, clearedAt: null, note: '' };
+    await changePerson('test', () => ({ cautions: [{ ...sign, ...none }] }));
+    const elsewhere = {
+      ...file,
+      person: {
+        ...file.person,
+        name: 'Ada M.',
+        cautions: [
+          { ...sign, ...none, uid: 'there', clearedBy: 'a doctor', clearedAt: '2026-11-01' },
+        ],
+      },
+      changes: { stamps: { 'person/name': '9000000000000-0000-there' }, removed: {} },
+    };
+    const id = await importFile(elsewhere);
+    const merged = (await loadRecord('test'))!.person;
+    expect(merged.name).toBe('Ada M.');
+    expect(findStopSigns(merged)).toHaveLength(1);
+    expect(merged.cautions.map(({ uid }) => uid)).toEqual(['here', 'there']);
+    // What is changed after it counts as later, however wrong the other clock was.
+    await changePerson('test', () => ({ experience: 'seasoned' }));
+    expect((await db.clock.toArray())[0]!.last > '9000000000000').toBe(true);
+    expect((await listUndo()).map((each) => each.id)).toContain(id);
+    await undoImport(id);
+    const back = (await loadRecord('test'))!.person;
+    expect(back.name).toBe(file.person.name);
+    expect(back.experience).toBe('seasoned');
+    expect(back.cautions.map(({ uid }) => uid)).toEqual(['here']);
+    expect(await listUndo()).toHaveLength(1);
+  });
+
+  it('go when the import that brought them is taken back', async () => {
+    const id = await importFile(fileOf());
+    await undoImport(id);
+    expect((await listPeople())[0]?.deletedAt).not.toBeNull();
   });
 
   it('are imported all or nothing', async () => {

@@ -13,7 +13,7 @@ import {
   replaceHolds,
   startSession,
 } from '../../src/data/sessions.ts';
-import { importFile } from '../../src/data/people.ts';
+import { importFile } from '../../src/data/merging.ts';
 import { checkPersonFile } from '../../src/core/formats/personFile.ts';
 import { keepForPerson, removeSetUp } from '../../src/data/setUps.ts';
 import { keepSetUp } from '../../src/core/setup/keptSetUp.ts';
@@ -125,6 +125,10 @@ describe('a running session', () => {
 
 describe('sessions from a file', () => {
   it('come in beside those that are here, entry by entry', async () => {
+    const record = recordOf(REFERENCE, { id: PERSON });
+    const known = checkPersonFile({ format: 'stillwater.person', version: 1, ...record }, null);
+    if (!known.ok) throw new Error(known.problems[0]!.message);
+    await importFile(known.value.file);
     const id = await start();
     const exported = await load(id);
     await addEntries(PERSON, id, [{ kind: 'note', hold: '1', change: { breath: 'easy' } }]);
@@ -141,7 +145,6 @@ describe('sessions from a file', () => {
         },
       ],
     };
-    const record = recordOf(REFERENCE, { id: PERSON });
     const read = checkPersonFile(
       { format: 'stillwater.person', version: 1, ...record, sessions: [there] },
       null,

@@ -49,12 +49,47 @@ test('a person goes out to a file and comes back the same in an empty browser', 
     buffer: Buffer.from(text),
   });
   const { readings } = JSON.parse(text) as { readings: unknown[] };
-  const words = `A new person in this browser. ${String(readings.length)} readings come in`;
+  const words = `A new person in this browser. New: ${String(readings.length)} readings`;
   await expect(other.getByText(words)).toBeVisible();
   await other.getByRole('button', { name: 'Take it in' }).click();
   await expect(other.getByText('Marit Sollen is saved here.')).toBeVisible();
   expect(JSON.parse(await exportMarit(other))).toEqual(JSON.parse(text));
   await other.context().close();
+});
+
+test('an older file changes nothing that is newer, says so, and can be taken back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const older = await exportMarit(page);
+  await page.goto('/person?id=marit-sollen');
+  const notes = page.getByLabel('Private notes (never printed)');
+  await notes.fill('Sleeps badly this week.');
+  await notes.blur();
+  const sign = page.getByRole('checkbox', { name: /tingling|numbness/i }).first();
+  await sign.click();
+  await expect(page.getByLabel('Cleared by (doctor, physiotherapist)').first()).toBeVisible();
+  await page.goto('/files');
+  const buffer = Buffer.from(older);
+  await page
+    .getByLabel('Person file (JSON)')
+    .setInputFiles({ name: 'older.json', mimeType: 'application/json', buffer });
+  const stays = page.getByRole('table', { name: 'What stays, as it is later here' });
+  await expect(stays.getByRole('row', { name: /private notes/ })).toContainText(
+    'Sleeps badly this week.',
+  );
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('Marit Sollen is saved here.')).toBeVisible();
+  await page.goto('/person?id=marit-sollen');
+  await expect(notes).toHaveValue('Sleeps badly this week.');
+  await expect(sign).toBeChecked();
+  await page.goto('/files');
+  await page.getByText('Taken in during the last 30 days').click();
+  await page.getByRole('button', { name: 'take back' }).first().click();
+  await expect(page.getByText('Marit Sollen is as before.')).toBeVisible();
+  await page.goto('/person?id=marit-sollen');
+  await expect(notes).toHaveValue('Sleeps badly this week.');
 });
 
 test('a broken file is refused by name and changes nothing', async ({ page }) => {
@@ -66,7 +101,7 @@ test('a broken file is refused by name and changes nothing', async ({ page }) =>
   for (const [text, words] of [
     [JSON.stringify(broken), 'readings[50].value'],
     [before.slice(0, 500), 'This is not JSON'],
-    [before.replace('"version": 2', '"version": 9'), 'This file has version 9'],
+    [before.replace('"version": 3', '"version": 9'), 'This file has version 9'],
   ] as const) {
     await page.getByLabel('Person file (JSON)').setInputFiles({
       name: 'broken.json',

@@ -1,5 +1,6 @@
 import personSchema from '../../../docs/formats/person.schema.json' with { type: 'json' };
 import { checkReading } from '../measures/checkReading.ts';
+import { datesFromHistory, type Changes } from '../merge/cells.ts';
 import type { Reading } from '../measures/reading.ts';
 import { completePerson, type PersonRecord } from '../person/person.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
@@ -13,7 +14,7 @@ import { FIRST_RULES, upgradePersonFile } from './upgradePerson.ts';
 import { findShapeProblems } from './validate.ts';
 
 const PERSON_FORMAT = 'stillwater.person';
-const PERSON_VERSION = 2;
+const PERSON_VERSION = 3;
 
 /** A person file as it is written. Fields that we do not know are kept on every level. */
 export interface PersonFile extends PersonRecord {
@@ -23,10 +24,12 @@ export interface PersonFile extends PersonRecord {
   readonly setUps: readonly KeptSetUp[];
   readonly sessions: readonly Session[];
   readonly appointments: readonly Appointment[];
+  /** When each field and record was last changed or removed, see core/merge; none in old files. */
+  readonly changes: Changes;
 }
 
 /** What a file may leave out as a whole. */
-type Sections = Pick<PersonFile, 'setUps' | 'sessions' | 'appointments'>;
+type Sections = Pick<PersonFile, 'setUps' | 'sessions' | 'appointments' | 'changes'>;
 
 const schema = joiFromSchema(personSchema);
 
@@ -40,9 +43,10 @@ const withRulesVersion = <Made extends { readonly rulesVersion: number }>(made: 
 
 /** Fills in what a file may leave out. The shape has been checked. */
 function complete(file: Partial<Sections> & Omit<PersonFile, keyof Sections>): PersonFile {
+  const person = completePerson(file.person);
   return {
     ...file,
-    person: completePerson(file.person),
+    person,
     readings: file.readings.map((each): Reading => ({ ...READING_DEFAULTS, ...each })),
     setUps: (file.setUps ?? []).map(withRulesVersion),
     sessions: (file.sessions ?? []).map((each) => ({
@@ -50,6 +54,7 @@ function complete(file: Partial<Sections> & Omit<PersonFile, keyof Sections>): P
       holds: each.holds.map(withRulesVersion),
     })),
     appointments: file.appointments ?? [],
+    changes: file.changes ?? datesFromHistory(person),
   };
 }
 

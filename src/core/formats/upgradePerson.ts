@@ -1,5 +1,5 @@
 /**
- * What the first version of the person file called otherwise. Files and databases are
+ * What earlier versions of the person file called otherwise. Files and databases are
  * upgraded when they are opened; nothing else knows the old names.
  */
 
@@ -73,13 +73,16 @@ export const upgradeSession = (session: unknown): unknown =>
       }
     : session;
 
-/** A person file of the first version as one of the second; anything else as it is. */
+/** A person file of an earlier version as one of today; anything else as it is. */
 export function upgradePersonFile(file: unknown): unknown {
-  if (!isObject(file) || file.version !== 1) return file;
+  if (!isObject(file)) return file;
+  // The second version had the names of today, but no times of changes.
+  if (file.version === 2) return { ...file, version: 3 };
+  if (file.version !== 1) return file;
   const { setUps, sessions } = file;
   return {
     ...file,
-    version: 2,
+    version: 3,
     person: upgradePersonSchools(file.person),
     ...(setUps === undefined ? {} : { setUps: mapList(setUps, upgradeMade) }),
     ...(sessions === undefined ? {} : { sessions: mapList(sessions, upgradeSession) }),

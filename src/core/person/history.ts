@@ -1,19 +1,19 @@
 import type { CautionEntry, Change, Intake, Person } from './person.ts';
 
-/** Fields that are kept with what they were before. Private notes are not. */
+/** Fields that are kept with what they were before. */
 const FIELDS = [
   'name',
   'birthYear',
   'sexForReference',
   'bodyMassKg',
   'experience',
+  'notes',
 ] as const satisfies readonly (keyof Person)[];
 
 const write = (value: string | number | null): string => (value === null ? '' : String(value));
 
-/** A caution in a few words: `mild, left, cleared by Dr Okoro`; empty = it is not there. */
-function describeCaution(entry: CautionEntry | undefined): string {
-  if (entry === undefined) return '';
+/** A caution in a few words: `mild, left, cleared by Dr Okoro`. */
+function describeCaution(entry: CautionEntry): string {
   const cleared = entry.clearedBy === null ? '' : `cleared by ${entry.clearedBy}`;
   return [entry.severity, entry.side ?? '', cleared, entry.note]
     .filter((each) => each !== '')
@@ -29,7 +29,10 @@ function listAnswers(person: Person): Map<string, string> {
   for (const { pose, rule, option, reason } of person.schools) {
     answers.set(`school ${pose} ${rule}`, reason === '' ? option : `${option}: ${reason}`);
   }
-  for (const entry of person.cautions) answers.set(`caution ${entry.id}`, describeCaution(entry));
+  for (const { id } of person.cautions) {
+    const entries = person.cautions.filter((each) => each.id === id).map(describeCaution);
+    answers.set(`caution ${id}`, entries.join('; '));
+  }
   return answers;
 }
 

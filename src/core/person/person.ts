@@ -5,6 +5,8 @@ export type Experience = 'new' | 'steady' | 'seasoned';
 
 /** One line of a person's cautions; its id is one of cautions/catalogue.ts, or kept as it is. */
 export interface CautionEntry {
+  /** Of this entry alone: one kind may be noted more than once, on two devices. */
+  readonly uid: string;
   readonly id: string;
   readonly side: 'left' | 'right' | 'both' | null;
   readonly since: string | null;
@@ -42,6 +44,8 @@ export interface Change {
   readonly field: string;
   readonly from: string;
   readonly to: string;
+  /** Set on another device, and later than it something else was. */
+  readonly isEarlier?: true;
 }
 
 export type NotDoneReason = 'declined' | 'not-allowed' | 'pain' | 'nerve-sign' | 'other';
@@ -111,18 +115,34 @@ const NOT_DONE_DEFAULTS = { side: null, note: '' };
 
 /** A person as a file may leave them, with what was left out filled in. */
 export function completePerson(given: PersonGiven): Person {
+  const counts = new Map<string, number>();
+  // The first entry of a kind is known by its kind, so that two copies of a file agree.
+  const nameEntry = (id: string): string => {
+    const count = (counts.get(id) ?? 0) + 1;
+    counts.set(id, count);
+    return count === 1 ? id : `${id} ${String(count)}`;
+  };
   const person = { ...PERSON_DEFAULTS, ...given };
   return {
     ...person,
     intake: { ...EMPTY_INTAKE, ...given.intake },
-    cautions: person.cautions.map((each) => ({ ...CAUTION_DEFAULTS, ...each })),
+    cautions: person.cautions.map((each) => ({
+      uid: nameEntry(each.id),
+      ...CAUTION_DEFAULTS,
+      ...each,
+    })),
     notDone: person.notDone.map((each) => ({ ...NOT_DONE_DEFAULTS, ...each })),
   };
 }
 
 /** What a person file must hold of a person; the rest may be left out. */
 export type PersonGiven = Pick<Person, 'id' | 'name' | 'experience'> &
-  Partial<Omit<Person, 'intake'>> & { readonly intake?: Partial<Intake> };
+  Partial<Omit<Person, 'intake' | 'cautions'>> & {
+    readonly intake?: Partial<Intake>;
+    readonly cautions?: readonly CautionGiven[];
+  };
+
+type CautionGiven = Pick<CautionEntry, 'id' | 'severity'> & Partial<CautionEntry>;
 
 /** A pose that was held in a logged session, and the level it was last held at. */
 export interface HeldPose {

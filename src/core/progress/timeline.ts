@@ -48,13 +48,16 @@ function listMeasured({ readings }: PersonRecord): Happening[] {
 }
 
 const listAnswered = ({ person }: PersonRecord): Happening[] =>
-  person.history.map(({ at, field, from, to }) => ({
-    at,
-    kind: 'answered',
-    words: `${field}: ${to === '' ? 'taken back' : to}`,
-    details: from === '' ? [] : [`before: ${from}`],
-    stops: false,
-  }));
+  // Private notes are printed nowhere, and an earlier answer of another device was no change here.
+  person.history
+    .filter(({ field, isEarlier }) => field !== 'notes' && isEarlier !== true)
+    .map(({ at, field, from, to }) => ({
+      at,
+      kind: 'answered',
+      words: `${field}: ${to === '' ? 'taken back' : to}`,
+      details: from === '' ? [] : [`before: ${from}`],
+      stops: false,
+    }));
 
 const listKept = (setUps: readonly KeptSetUp[]): Happening[] =>
   setUps.map(({ keptAt, pose, side, reason }) => ({

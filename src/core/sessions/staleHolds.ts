@@ -23,7 +23,7 @@ export function findStaleHolds(
 ): readonly PlannedHold[] {
   const latest = [
     ...readings.filter(isCounted).map(({ takenAt }) => takenAt),
-    ...person.history.map(({ at }) => at),
+    ...person.history.filter(({ field }) => field !== 'notes').map(({ at }) => at),
   ].reduce((last, at) => Math.max(last, Date.parse(at)), 0);
   return holds
     .filter(({ at }) => at === null)

@@ -71,7 +71,15 @@ export function adaptToday(
       const severity = kind === null || kind.tier === 'adapt' ? 'mild' : 'stop';
       const note = 'told before the session';
       const none = { clearedBy: null, clearedAt: null };
-      return { id, side, since: today.askedAt.slice(0, 10), severity, note, ...none };
+      return {
+        uid: `${id} today`,
+        id,
+        side,
+        since: today.askedAt.slice(0, 10),
+        severity,
+        note,
+        ...none,
+      };
     });
   const wasWarm = record.readings.some(({ state }) => state === 'warm');
   const isCold = today.state !== 'warm' && wasWarm;

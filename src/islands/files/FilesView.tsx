@@ -1,18 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useState } from 'react';
-import { listAppointments } from '../../data/appointments.ts';
-import { listSessions } from '../../data/sessions.ts';
-import { listSetUps } from '../../data/setUps.ts';
-import { readPersonFile, writePersonFile, type PersonFile } from '../../core/formats/personFile.ts';
-import type { Problem } from '../../core/problems/problem.ts';
-import {
-  importFile,
-  listPeople,
-  loadRecord,
-  planImport,
-  type ImportPlan,
-} from '../../data/people.ts';
-import { ProblemList } from '../shared/ProblemList.tsx';
+import { writePersonFile } from '../../core/formats/personFile.ts';
+import { loadPersonFile } from '../../data/merging.ts';
+import { listPeople } from '../../data/people.ts';
+import { ImportPanel } from './ImportPanel.tsx';
+import { TakenInLately } from './TakenInLately.tsx';
 import { TablePanel } from './TablePanel.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 
@@ -25,6 +16,7 @@ export function FilesView() {
       <section>
         <h1>Take a person file in</h1>
         <ImportPanel />
+        <TakenInLately />
         <TablePanel people={here} />
       </section>
       <section>
@@ -57,97 +49,7 @@ export function FilesView() {
 }
 
 async function exportPerson(id: string): Promise<void> {
-  const record = await loadRecord(id);
-  if (record === null) return;
-  const kept = {
-    setUps: await listSetUps(id),
-    sessions: await listSessions(id),
-    appointments: await listAppointments(id),
-  };
-  saveFile(`${record.person.name}.json`, writePersonFile({ ...record, ...kept }));
-}
-
-interface Waiting {
-  readonly file: PersonFile;
-  readonly plan: ImportPlan;
-  readonly warnings: readonly Problem[];
-}
-
-function ImportPanel() {
-  const [waiting, setWaiting] = useState<Waiting | null>(null);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const [done, setDone] = useState<PersonFile | null>(null);
-
-  const choose = async (chosen: File | undefined): Promise<void> => {
-    setWaiting(null);
-    setProblems([]);
-    setDone(null);
-    if (chosen === undefined) return;
-    const read = readPersonFile(await chosen.text(), new Date().toISOString());
-    if (!read.ok) {
-      setProblems(read.problems);
-      return;
-    }
-    const { file, warnings } = read.value;
-    setWaiting({ file, warnings, plan: await planImport(file) });
-  };
-  const accept = async ({ file }: Waiting): Promise<void> => {
-    await importFile(file);
-    setWaiting(null);
-    setDone(file);
-  };
-
-  return (
-    <>
-      <label className="field">
-        <span>Person file (JSON)</span>
-        <input
-          type="file"
-          accept=".json,application/json"
-          onChange={(event) => void choose(event.target.files?.[0])}
-        />
-      </label>
-      {problems.length > 0 && (
-        <div role="alert">
-          <h2>This file cannot come in</h2>
-          <p>Nothing was changed.</p>
-          <ProblemList problems={problems.slice(0, 20)} />
-          {problems.length > 20 && <p>And {problems.length - 20} more.</p>}
-        </div>
-      )}
-      {waiting !== null && (
-        <div className="import-plan">
-          <h2>{waiting.file.person.name}</h2>
-          <p>
-            {waiting.plan.isNewPerson
-              ? 'A new person in this browser. '
-              : 'Already here: name, cautions and notes are replaced by the file’s. '}
-            {waiting.plan.added} readings come in, {waiting.plan.changed} change,{' '}
-            {waiting.plan.same} stay as they are; none is removed.
-          </p>
-          <ProblemList problems={waiting.warnings.slice(0, 10)} />
-          <div className="button-row">
-            <button type="button" className="button" onClick={() => void accept(waiting)}>
-              Take it in
-            </button>
-            <button
-              type="button"
-              className="button plain"
-              onClick={() => {
-                setWaiting(null);
-              }}
-            >
-              Leave it
-            </button>
-          </div>
-        </div>
-      )}
-      {done !== null && (
-        <p role="status">
-          {done.person.name} is saved here.{' '}
-          <a href={`/person?id=${encodeURIComponent(done.person.id)}`}>Open</a>
-        </p>
-      )}
-    </>
-  );
+  const file = await loadPersonFile(id);
+  if (file === null) return;
+  saveFile(`${file.person.name}.json`, writePersonFile(file));
 }

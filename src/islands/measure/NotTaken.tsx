@@ -49,6 +49,7 @@ export function NotTaken({ record, measure, side }: NotTakenProps) {
   const noteCaution = (): void => {
     if (kind === null) return;
     const caution: CautionEntry = {
+      uid: crypto.randomUUID(),
       id: kind.id,
       side: kind.sided ? side : null,
       since: new Date().toISOString().slice(0, 10),

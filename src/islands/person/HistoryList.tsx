@@ -1,32 +1,26 @@
-import { findCautionKind } from '../../core/cautions/catalogue.ts';
-import type { Person } from '../../core/person/person.ts';
+import type { Change, Person } from '../../core/person/person.ts';
+import { nameField } from '../shared/fieldWords.ts';
 import { writeDate } from '../shared/words.ts';
-
-const FIELD_WORDS: Readonly<Record<string, string>> = {
-  name: 'name',
-  birthYear: 'year of birth',
-  sexForReference: 'reference bands',
-  bodyMassKg: 'body mass, kg',
-  experience: 'experience',
-  consentToData: 'agrees to numbers being kept',
-  consentToPictures: 'agrees to pictures being kept',
-  guardian: 'guardian',
-  hurts: 'what hurts',
-  operations: 'what was operated on',
-  wishes: 'what they come for',
-};
-
-function nameField(field: string): string {
-  const [, caution] = /^caution (.+)$/.exec(field) ?? [];
-  if (caution !== undefined) return findCautionKind(caution)?.name ?? caution;
-  return FIELD_WORDS[field] ?? field;
-}
 
 const quote = (text: string): string => (text === '' ? 'nothing' : `“${text}”`);
 
+const sayChange = ({ field, from, to, isEarlier }: Change): string =>
+  isEarlier === true
+    ? `${nameField(field)}: ${quote(to)}, before a later answer came in from a file`
+    : `${nameField(field)}: ${quote(from)} → ${quote(to)}`;
+
+/** Older files do not say when something was answered. */
+const sayDate = (at: string): string => (Date.parse(at) === 0 ? 'earlier' : writeDate(at));
+
 /** What was answered when, newest first. */
 export function HistoryList({ person }: { person: Person }) {
-  const changes = [...person.history].reverse();
+  const own = person.history.filter(({ isEarlier }) => isEarlier !== true);
+  // An earlier answer that a change tells already, as what came of it or what it replaced.
+  const isTold = ({ at, field, to }: Change): boolean =>
+    own.some((each) => each.field === field && (each.at === at || each.from === to));
+  const changes = person.history
+    .filter((each) => each.isEarlier !== true || !isTold(each))
+    .toReversed();
   if (changes.length === 0) return null;
   return (
     <details className="history">
@@ -34,10 +28,9 @@ export function HistoryList({ person }: { person: Person }) {
         {changes.length === 1 ? 'One change' : `${String(changes.length)} changes`} of these answers
       </summary>
       <ul>
-        {changes.map(({ at, field, from, to }, i) => (
-          <li key={`${at} ${field} ${String(i)}`}>
-            <span className="quiet">{writeDate(at)}</span> {nameField(field)}: {quote(from)} →{' '}
-            {quote(to)}
+        {changes.map((change, i) => (
+          <li key={`${change.at} ${change.field} ${String(i)}`}>
+            <span className="quiet">{sayDate(change.at)}</span> {sayChange(change)}
           </li>
         ))}
       </ul>

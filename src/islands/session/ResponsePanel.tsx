@@ -108,8 +108,9 @@ async function standInRecord({ person }: PersonRecord, sign: string): Promise<vo
       ? {}
       : {
           cautions: [
-            ...cautions.filter(({ id }) => id !== sign),
+            ...cautions,
             {
+              uid: crypto.randomUUID(),
               id: sign,
               side: null,
               since: new Date().toISOString().slice(0, 10),

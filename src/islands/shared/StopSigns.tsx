@@ -12,6 +12,7 @@ const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 const newEntry = (kind: CautionKind): CautionEntry => ({
+  uid: crypto.randomUUID(),
   id: kind.id,
   side: null,
   since: today(),
@@ -29,33 +30,43 @@ export function StopSigns({ person }: { person: Person }) {
       cautionsAskedAt: new Date().toISOString(),
     }));
   };
-  const toggle = (kind: CautionKind, on: boolean): void => {
-    change((cautions) => {
-      const others = cautions.filter((each) => each.id !== kind.id);
-      return on ? [...others, newEntry(kind)] : others;
-    });
+  const add = (kind: CautionKind): void => {
+    change((cautions) => [...cautions, newEntry(kind)]);
   };
-  const edit = (id: string, changes: Partial<CautionEntry>): void => {
-    change((cautions) => cautions.map((each) => (each.id === id ? { ...each, ...changes } : each)));
+  const remove = ({ uid }: CautionEntry): void => {
+    change((cautions) => cautions.filter((each) => each.uid !== uid));
+  };
+  const edit = ({ uid }: CautionEntry, changes: Partial<CautionEntry>): void => {
+    change((cautions) =>
+      cautions.map((each) => (each.uid === uid ? { ...each, ...changes } : each)),
+    );
+  };
+  // A kind that two devices have noted stands here twice, each with its own answers.
+  const listEntries = (kind: CautionKind): readonly (CautionEntry | null)[] => {
+    const noted = person.cautions.filter((each) => each.id === kind.id);
+    return noted.length > 0 ? noted : [null];
   };
   return (
     <div className="stop-signs">
       {TIERS.map(({ tier, heading }) => (
         <fieldset key={tier}>
           <legend>{heading}</legend>
-          {CAUTION_KINDS.filter((kind) => kind.tier === tier).map((kind) => (
-            <Sign
-              key={kind.id}
-              kind={kind}
-              entry={person.cautions.find((each) => each.id === kind.id) ?? null}
-              onToggle={(on) => {
-                toggle(kind, on);
-              }}
-              onEdit={(changes) => {
-                edit(kind.id, changes);
-              }}
-            />
-          ))}
+          {CAUTION_KINDS.filter((kind) => kind.tier === tier).flatMap((kind) =>
+            listEntries(kind).map((entry, i) => (
+              <Sign
+                key={i === 0 ? kind.id : entry?.uid}
+                kind={kind}
+                entry={entry}
+                onToggle={() => {
+                  if (entry === null) add(kind);
+                  else remove(entry);
+                }}
+                onEdit={(changes) => {
+                  if (entry !== null) edit(entry, changes);
+                }}
+              />
+            )),
+          )}
         </fieldset>
       ))}
     </div>
@@ -65,7 +76,7 @@ export function StopSigns({ person }: { person: Person }) {
 interface SignProps {
   kind: CautionKind;
   entry: CautionEntry | null;
-  onToggle: (on: boolean) => void;
+  onToggle: () => void;
   onEdit: (changes: Partial<CautionEntry>) => void;
 }
 
@@ -74,13 +85,7 @@ function Sign({ kind, entry, onToggle, onEdit }: SignProps) {
   return (
     <div className="sign">
       <label>
-        <input
-          type="checkbox"
-          checked={entry !== null}
-          onChange={(event) => {
-            onToggle(event.target.checked);
-          }}
-        />
+        <input type="checkbox" checked={entry !== null} onChange={onToggle} />
         <span>{kind.ask}</span>
       </label>
       {entry !== null && (

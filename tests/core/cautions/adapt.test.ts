@@ -17,6 +17,7 @@ function planWith(
   rules: Partial<HouseRules> = {},
 ): SetUp {
   const entry: CautionEntry = {
+    uid: 'one',
     id: caution ?? '',
     side,
     since: null,

@@ -8,7 +8,16 @@ import { PERSON } from '../../support/people.ts';
 const withCaution = (id: string, side: CautionEntry['side'] = null): Person => ({
   ...PERSON,
   cautions: [
-    { id, side, since: null, severity: 'mild', clearedBy: 'x', clearedAt: '2026-11-01', note: '' },
+    {
+      uid: id,
+      id,
+      side,
+      since: null,
+      severity: 'mild',
+      clearedBy: 'x',
+      clearedAt: '2026-11-01',
+      note: '',
+    },
   ],
 });
 

@@ -5,6 +5,7 @@ import type { CautionEntry, Person } from '../../../src/core/person/person.ts';
 import { PERSON } from '../../support/people.ts';
 
 const entry = (id: string, changes: Partial<CautionEntry> = {}): CautionEntry => ({
+  uid: id,
   id,
   side: null,
   since: null,

@@ -151,6 +151,7 @@ describe('before a wall', () => {
     const record = recordOf(REFERENCE, {
       cautions: [
         {
+          uid: 'one',
           id: 'tingling-numbness',
           side: null,
           since: null,

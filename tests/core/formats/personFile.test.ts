@@ -101,7 +101,7 @@ describe('person files', () => {
     [
       'a newer version',
       (file) => {
-        file.version = 3;
+        file.version = 4;
       },
       'newer-version',
     ],

@@ -39,7 +39,7 @@ describe('a person file of the first version', () => {
   });
 
   it('keeps what a file of today means by the same word', () => {
-    const today = { ...first, version: 2, setUps: [{ ...kept, rules: { pyramidStance: 'long' } }] };
+    const today = { ...first, version: 3, setUps: [{ ...kept, rules: { pyramidStance: 'long' } }] };
     expect(upgradePersonFile(today)).toBe(today);
     const read = checkPersonFile(today, NOW);
     if (!read.ok) throw new Error(read.problems[0]?.message);

@@ -14,6 +14,7 @@ describe('what a person told', () => {
       intake: { ...PERSON.intake, hurts: 'left knee on stairs' },
       cautions: [
         {
+          uid: 'one',
           id: 'knee-pain',
           side: 'left' as const,
           since: null,
@@ -33,8 +34,12 @@ describe('what a person told', () => {
     expect(findChanges(PERSON, PERSON, AT)).toEqual([]);
   });
 
-  it('does not take private notes into the history', () => {
-    expect(findChanges(PERSON, { ...PERSON, notes: 'shy' }, AT)).toEqual([]);
+  it('keeps what private notes were before', () => {
+    const noted = { ...PERSON, notes: 'shy' };
+    expect(findChanges(PERSON, noted, AT)).toEqual([
+      { at: AT, field: 'notes', from: '', to: 'shy' },
+    ]);
+    expect(findChanges(noted, PERSON, AT)[0]).toMatchObject({ from: 'shy', to: '' });
   });
 
   it('may be left out of a file', () => {

@@ -81,6 +81,7 @@ describe('a kept set-up', () => {
     const stopped = recordOf(REFERENCE, {
       cautions: [
         {
+          uid: 'one',
           id: 'tingling-numbness',
           side: 'left',
           since: null,

@@ -251,6 +251,7 @@ describe('what is missing is never invented', () => {
 describe('stop signs', () => {
   it('replace the set-up by their advice until they are cleared', () => {
     const sign = {
+      uid: 'one',
       id: 'tingling',
       side: 'left',
       since: null,

@@ -1,0 +1,296 @@
+import type { PersonFile } from '../formats/personFile.ts';
+import type { Reading } from '../measures/reading.ts';
+import type { CautionEntry, Change, Intake, NotDone, Person } from '../person/person.ts';
+import type { KeptSetUp } from '../setup/keptSetUp.ts';
+import type { Appointment } from '../sessions/appointment.ts';
+import type { Session, SessionEntry } from '../sessions/session.ts';
+import { tick, type Stamp } from './clock.ts';
+
+/** Everything that is kept of one person. */
+export interface PersonData extends Pick<
+  PersonFile,
+  'person' | 'readings' | 'setUps' | 'sessions' | 'appointments'
+> {
+  /** Top-level fields of a file that we do not know. */
+  readonly extra: Readonly<Record<string, unknown>>;
+}
+
+/** When each field and record of a person was last changed, or removed, by its path. */
+export interface Changes {
+  readonly stamps: Readonly<Record<string, Stamp>>;
+  readonly removed: Readonly<Record<string, Stamp>>;
+}
+
+/** One field or record: canonical JSON, null = removed. */
+export interface Cell {
+  readonly json: string | null;
+  readonly stamp: Stamp;
+}
+
+/** A person as cells that are merged one by one. */
+export interface PersonCells {
+  readonly cells: ReadonlyMap<string, Cell>;
+  /** What only ever grows: changes of answers, and entries of sessions by session. */
+  readonly log: ReadonlySet<string>;
+}
+
+/** A path and what stands there. */
+type Entry = readonly [path: string, value: unknown];
+
+/** JSON that is the same text for the same value. */
+export function toCanonicalJson(value: unknown): string {
+  return JSON.stringify(value, (_, each: unknown) =>
+    typeof each === 'object' && each !== null && !Array.isArray(each)
+      ? Object.fromEntries(Object.entries(each).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : each,
+  );
+}
+
+const pair = (...parts: readonly (string | null)[]): string => JSON.stringify(parts);
+
+/** Kinds of path, and what follows the slash. */
+const FIELD = 'person/';
+const INTAKE = 'intake/';
+const CAUTION = 'caution/';
+const NOT_DONE = 'not-done/';
+const SCHOOL = 'school/';
+const EXTRA = 'extra/';
+const READING = 'reading/';
+const SET_UP = 'set-up/';
+const SESSION = 'session/';
+const HOLD = 'hold/';
+const APPOINTMENT = 'appointment/';
+
+/** Fields whose earlier values stay in the history when a later one wins. */
+export const isAnswer = (path: string): boolean =>
+  path.startsWith(FIELD) || path.startsWith(INTAKE);
+
+/** The field's name as the history gives it. */
+export const nameAnswer = (path: string): string => path.slice(path.indexOf('/') + 1);
+
+export function listPersonCells(person: Person, extra: PersonData['extra']): readonly Entry[] {
+  const { id: _id, intake, cautions, notDone, schools, history: _history, ...fields } = person;
+  return [
+    ...Object.entries(fields).map(([field, value]): Entry => [FIELD + field, value]),
+    ...Object.entries(intake).map(([field, value]): Entry => [INTAKE + field, value]),
+    ...cautions.map((each): Entry => [CAUTION + each.uid, each]),
+    ...notDone.map((each): Entry => [NOT_DONE + pair(each.measure, each.side), each]),
+    ...schools.map((each): Entry => [SCHOOL + pair(each.pose, each.rule), each]),
+    ...Object.entries(extra).map(([field, value]): Entry => [EXTRA + field, value]),
+  ];
+}
+
+export const listReadingCells = (reading: Reading): readonly Entry[] => [
+  [READING + reading.id, reading],
+];
+
+export const listSetUpCells = (setUp: KeptSetUp): readonly Entry[] => [[SET_UP + setUp.id, setUp]];
+
+export const listAppointmentCells = (each: Appointment): readonly Entry[] => [
+  [APPOINTMENT + each.id, each],
+];
+
+/** A session's own fields with the order of its holds, and each hold; its entries only grow. */
+export function listSessionCells({ holds, entries: _entries, ...own }: Session): readonly Entry[] {
+  const order = holds.map(({ id }) => id);
+  return [
+    [SESSION + own.id, { ...own, order }],
+    ...holds.map((hold): Entry => [HOLD + pair(own.id, hold.id), hold]),
+  ];
+}
+
+const CHANGE = 'change';
+const ENTRY = 'entry';
+type LogLine = readonly [typeof CHANGE, Change] | readonly [typeof ENTRY, string, SessionEntry];
+
+export const toChangeLine = (change: Change): string => toCanonicalJson([CHANGE, change]);
+
+/** The device that changes without a stamp are said to come from. */
+const FROM_HISTORY = 'history';
+
+/**
+ * When the answers of a file without times of change were last changed, as far as its
+ * history tells.
+ */
+export function datesFromHistory({ history, intake }: Person): Changes {
+  const stamps: Record<string, Stamp> = {};
+  for (const { field, at } of history) {
+    const path = (field in intake ? INTAKE : FIELD) + field;
+    const ms = Date.parse(at);
+    if (!field.includes(' ') && ms > 0) stamps[path] = tick('', ms, FROM_HISTORY);
+  }
+  return { stamps, removed: {} };
+}
+
+/** A person with what is known of each change, as cells. What has no stamp gets an unknown one. */
+export function toCells(data: PersonData, changes: Changes): PersonCells {
+  const entries = [
+    ...listPersonCells(data.person, data.extra),
+    ...data.readings.flatMap(listReadingCells),
+    ...data.setUps.flatMap(listSetUpCells),
+    ...data.sessions.flatMap(listSessionCells),
+    ...data.appointments.flatMap(listAppointmentCells),
+  ];
+  const cells = new Map<string, Cell>();
+  for (const [path, stamp] of Object.entries(changes.removed))
+    cells.set(path, { json: null, stamp });
+  for (const [path, value] of entries) {
+    if (value === undefined) continue;
+    cells.set(path, { json: toCanonicalJson(value), stamp: changes.stamps[path] ?? '' });
+  }
+  const log = [
+    ...data.person.history.map(toChangeLine),
+    ...data.sessions.flatMap(({ id, entries: own }) =>
+      own.map((entry) => toCanonicalJson([ENTRY, id, entry])),
+    ),
+  ];
+  return { cells, log: new Set(log) };
+}
+
+const byKeys =
+  <Item>(...keys: readonly ((item: Item) => string)[]) =>
+  (a: Item, b: Item): number => {
+    for (const key of keys) {
+      const [left, right] = [key(a), key(b)];
+      if (left !== right) return left < right ? -1 : 1;
+    }
+    return 0;
+  };
+
+interface SessionCell extends Omit<Session, 'holds' | 'entries'> {
+  readonly order: readonly string[];
+}
+
+/** Sessions from their cells; holds stand in the order of the session, others behind them. */
+function readSessions(
+  values: ReadonlyMap<string, unknown>,
+  lines: readonly LogLine[],
+): readonly Session[] {
+  const sessions = listValues<SessionCell>(values, SESSION);
+  return sessions
+    .map(({ order, ...own }): Session => {
+      const isOwn = (path: string): boolean =>
+        path.startsWith(HOLD) && (JSON.parse(path.slice(HOLD.length)) as string[])[0] === own.id;
+      const holds = [...values]
+        .filter(([path]) => isOwn(path))
+        .map(([, value]) => value as Session['holds'][number]);
+      const placeOf = (id: string): string => {
+        const place = order.indexOf(id);
+        return String(place < 0 ? order.length : place).padStart(6, '0');
+      };
+      const entries = lines.flatMap((line) =>
+        line[0] === ENTRY && line[1] === own.id ? [line[2]] : [],
+      );
+      return {
+        ...own,
+        holds: holds.sort(
+          byKeys(
+            ({ id }) => placeOf(id),
+            ({ id }) => id,
+          ),
+        ),
+        entries: entries.sort(
+          byKeys(
+            ({ at }) => at,
+            ({ id }) => id,
+          ),
+        ),
+      };
+    })
+    .sort(
+      byKeys(
+        ({ plannedAt }) => plannedAt,
+        ({ id }) => id,
+      ),
+    );
+}
+
+const listValues = <Value>(values: ReadonlyMap<string, unknown>, kind: string): Value[] =>
+  [...values].filter(([path]) => path.startsWith(kind)).map(([, value]) => value as Value);
+
+const readFields = (
+  values: ReadonlyMap<string, unknown>,
+  kind: string,
+): Readonly<Record<string, unknown>> =>
+  Object.fromEntries(
+    [...values]
+      .filter(([path]) => path.startsWith(kind))
+      .map(([path, value]) => [path.slice(kind.length), value]),
+  );
+
+/** The opposite of {@link toCells}. What stands in a removed session is hidden with it. */
+export function fromCells(
+  id: string,
+  { cells, log }: PersonCells,
+): { readonly data: PersonData; readonly changes: Changes } {
+  const values = new Map<string, unknown>();
+  const stamps: Record<string, Stamp> = {};
+  const removed: Record<string, Stamp> = {};
+  for (const [path, { json, stamp }] of [...cells].sort(byKeys(([path]) => path))) {
+    if (json === null) {
+      removed[path] = stamp;
+      continue;
+    }
+    values.set(path, JSON.parse(json));
+    if (stamp !== '') stamps[path] = stamp;
+  }
+  const lines = [...log].map((line) => JSON.parse(line) as LogLine);
+  const person = {
+    id,
+    ...readFields(values, FIELD),
+    intake: readFields(values, INTAKE) as unknown as Intake,
+    cautions: listValues<CautionEntry>(values, CAUTION).sort(
+      byKeys(
+        ({ since }) => since ?? '',
+        ({ uid }) => uid,
+      ),
+    ),
+    notDone: listValues<NotDone>(values, NOT_DONE).sort(
+      byKeys(
+        ({ at }) => at,
+        ({ measure }) => measure,
+        ({ side }) => side ?? '',
+      ),
+    ),
+    schools: listValues<Person['schools'][number]>(values, SCHOOL).sort(
+      byKeys(
+        ({ at }) => at,
+        ({ pose }) => pose,
+        ({ rule }) => rule,
+      ),
+    ),
+    history: lines
+      .flatMap((line) => (line[0] === CHANGE ? [line[1]] : []))
+      .sort(
+        byKeys<Change>(
+          ({ at }) => at,
+          ({ field }) => field,
+          toCanonicalJson,
+        ),
+      ),
+  } as unknown as Person;
+  const data: PersonData = {
+    person,
+    extra: readFields(values, EXTRA),
+    readings: listValues<Reading>(values, READING).sort(
+      byKeys(
+        ({ takenAt }) => takenAt,
+        ({ id: own }) => own,
+      ),
+    ),
+    setUps: listValues<KeptSetUp>(values, SET_UP).sort(
+      byKeys(
+        ({ keptAt }) => keptAt,
+        ({ id: own }) => own,
+      ),
+    ),
+    sessions: readSessions(values, lines),
+    appointments: listValues<Appointment>(values, APPOINTMENT).sort(
+      byKeys(
+        ({ start }) => start,
+        ({ id: own }) => own,
+      ),
+    ),
+  };
+  return { data, changes: { stamps, removed } };
+}
