@@ -20,41 +20,56 @@ interface Running {
   readonly remote: Remote<SetUpWorker>;
   /** Resolves when the worker dies. */
   readonly died: Promise<void>;
+  /** Resolves when the worker is stopped because another question took too long. */
+  readonly stopped: Promise<void>;
+  readonly stop: () => void;
 }
 
-/** One worker and its questions. A dead or stuck one becomes a problem, never a hang. */
+type Call<Answer> = (remote: Remote<SetUpWorker>) => Promise<Result<Answer>>;
+
+/** Why a question has no answer. */
+type Unanswered = 'took-too-long' | 'worker-stopped';
+
+/**
+ * One worker and its questions. A dead or stuck one becomes a problem, never a hang. A
+ * question that takes too long stops only the worker that it was asked of; the others that
+ * waited there are asked once more of the next one.
+ */
 class Lane {
   private running: Running | null = null;
 
-  constructor(
-    private readonly patienceSeconds: number,
-    private readonly onStop: () => void,
-  ) {}
+  constructor(private readonly patienceSeconds: number) {}
 
-  async ask<Answer>(
-    call: (remote: Remote<SetUpWorker>) => Promise<Result<Answer>>,
-  ): Promise<Result<Answer>> {
-    this.running ??= Lane.start();
-    const { remote, died } = this.running;
+  async ask<Answer>(call: Call<Answer>): Promise<Result<Answer>> {
+    let outcome = await this.askOnce(call);
+    if (outcome === 'stopped-for-another') outcome = await this.askOnce(call);
+    if (outcome === 'stopped-for-another') outcome = 'worker-stopped';
+    if (typeof outcome !== 'string') return outcome;
+    return { ok: false, problems: [problem(outcome, '', { seconds: this.patienceSeconds })] };
+  }
+
+  private async askOnce<Answer>(
+    call: Call<Answer>,
+  ): Promise<Result<Answer> | Unanswered | 'stopped-for-another'> {
+    const asked = (this.running ??= Lane.start());
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const seconds = this.patienceSeconds;
     const tooLong = new Promise<'took-too-long'>((resolve) => {
       timer = setTimeout(() => {
         resolve('took-too-long');
-      }, seconds * 1000);
+      }, this.patienceSeconds * 1000);
     });
     try {
       const outcome = await Promise.race([
-        call(remote),
-        died.then(() => 'worker-stopped' as const),
+        call(asked.remote),
+        asked.died.then(() => 'worker-stopped' as const),
+        asked.stopped.then(() => 'stopped-for-another' as const),
         tooLong,
       ]);
-      if (typeof outcome !== 'string') return outcome;
-      this.stop();
-      return { ok: false, problems: [problem(outcome, '', { seconds })] };
+      if (outcome === 'took-too-long' || outcome === 'worker-stopped') this.stop(asked);
+      return outcome;
     } catch {
-      this.stop();
-      return { ok: false, problems: [problem('worker-stopped', '')] };
+      this.stop(asked);
+      return 'worker-stopped';
     } finally {
       clearTimeout(timer);
     }
@@ -67,14 +82,18 @@ class Lane {
         resolve();
       });
     });
-    return { worker, remote: wrap<SetUpWorker>(worker), died };
+    let stop = (): void => undefined;
+    const stopped = new Promise<void>((resolve) => {
+      stop = resolve;
+    });
+    return { worker, remote: wrap<SetUpWorker>(worker), died, stopped, stop };
   }
 
-  /** The next question starts a new worker. */
-  private stop(): void {
-    this.running?.worker.terminate();
-    this.running = null;
-    this.onStop();
+  /** The next question starts a new worker. A newer one than this goes on. */
+  private stop(asked: Running): void {
+    asked.worker.terminate();
+    if (this.running === asked) this.running = null;
+    asked.stop();
   }
 }
 
@@ -82,11 +101,9 @@ class Lane {
 const MOST_KEPT = 80;
 const kept = new Map<string, Promise<Result<SetUp>>>();
 
-const planning = new Lane(20, () => {
-  kept.clear();
-});
+const planning = new Lane(20);
 /** Thousands of solves: in a worker of their own, so that nothing waits behind them. */
-const drawing = new Lane(180, () => undefined);
+const drawing = new Lane(180);
 
 /**
  * Plans a set-up in the worker, or hands out the answer it gave to the same question.
@@ -114,6 +131,10 @@ export function planInWorker(
       : remote.planSetUp(record, poseId, side, rules, level),
   );
   kept.set(ownKey, answer);
+  void answer.then(({ ok }) => {
+    // A question that was not answered may be asked again.
+    if (!ok && kept.get(ownKey) === answer) kept.delete(ownKey);
+  });
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
   return answer;
 }
@@ -145,7 +166,7 @@ export const checkKeptInWorker = (
   planning.ask((remote) => remote.checkKept(record, kept));
 
 /** A set-up that is moved by hand: a worker of its own, so that a drag waits for nothing. */
-const moving = new Lane(20, () => undefined);
+const moving = new Lane(20);
 
 export const openPlanInWorker = (
   key: string,

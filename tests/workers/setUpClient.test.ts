@@ -81,4 +81,38 @@ describe('asking the worker for a set-up', () => {
     expect(JSON.stringify(outcome)).toContain('20 s');
     expect(FakeWorker.made[0]?.terminated).toBe(true);
   });
+
+  it('asks quick questions again when a slow one stops the worker they wait in', async () => {
+    vi.useFakeTimers();
+    // The first worker is stuck; every later one answers with its own number.
+    FakeWorker.answer = (worker, { id }) => {
+      const number = FakeWorker.made.indexOf(worker);
+      if (number > 0) worker.reply(id, { ok: true, value: `by worker ${String(number)}` });
+    };
+    const slow = plan('slow');
+    await vi.advanceTimersByTimeAsync(15_000);
+    const quick = [plan('one'), plan('two')];
+    await vi.advanceTimersByTimeAsync(6_000);
+    expect(await slow).toMatchObject({ ok: false, problems: [{ code: 'took-too-long' }] });
+    expect(await Promise.all(quick)).toEqual([
+      { ok: true, value: 'by worker 1' },
+      { ok: true, value: 'by worker 1' },
+    ]);
+    expect(FakeWorker.made.map(({ terminated }) => terminated)).toEqual([true, false]);
+  });
+
+  it('gives a question that is asked again its own patience, and never stops a newer worker', async () => {
+    vi.useFakeTimers();
+    const stuck = plan('stuck');
+    await vi.advanceTimersByTimeAsync(15_000);
+    const waiting = plan('waiting');
+    await vi.advanceTimersByTimeAsync(6_000);
+    expect(await stuck).toMatchObject({ problems: [{ code: 'took-too-long' }] });
+    // Asked again at 20 s: the time it has waited before does not count.
+    await vi.advanceTimersByTimeAsync(15_000);
+    expect(FakeWorker.made.map(({ terminated }) => terminated)).toEqual([true, false]);
+    await vi.advanceTimersByTimeAsync(6_000);
+    expect(await waiting).toMatchObject({ problems: [{ code: 'took-too-long' }] });
+    expect(FakeWorker.made.map(({ terminated }) => terminated)).toEqual([true, true]);
+  });
 });
