@@ -136,10 +136,55 @@ function addTags(jpeg: Buffer): Buffer {
   tiff.writeUInt16LE(1, 40);
   entry(42, 0x0001, 2, 'N'.charCodeAt(0));
   const body = Buffer.concat([Buffer.from('Exif\0\0', 'latin1'), tiff]);
-  const head = Buffer.from([0xff, 0xe1, 0, 0]);
-  head.writeUInt16BE(body.length + 2, 2);
-  return Buffer.concat([jpeg.subarray(0, 2), head, body, jpeg.subarray(2)]);
+  return Buffer.concat([jpeg.subarray(0, 2), makeSegment(0xe1, body), jpeg.subarray(2)]);
 }
+
+/** One block of a JPEG's head. */
+function makeSegment(marker: number, body: Buffer): Buffer {
+  const head = Buffer.from([0xff, marker, 0, 0]);
+  head.writeUInt16BE(body.length + 2, 2);
+  return Buffer.concat([head, body]);
+}
+
+/** A JPEG of 400 × 300, red on its left. */
+const paintJpeg = async (page: Page): Promise<Buffer> => {
+  const address = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 400;
+    canvas.height = 300;
+    const context = canvas.getContext('2d')!;
+    context.fillStyle = '#f00';
+    context.fillRect(0, 0, 200, 300);
+    return canvas.toDataURL('image/jpeg');
+  });
+  return Buffer.from(address.split(',')[1]!, 'base64');
+};
+
+test('a picture opens with long metadata before its size, and with damaged tags', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
+  const plain = await paintJpeg(page);
+  const profile = Array.from({ length: 12 }, () => makeSegment(0xe2, Buffer.alloc(65_000, 7)));
+  const long = Buffer.concat([plain.subarray(0, 2), ...profile, plain.subarray(2)]);
+  expect(long.length).toBeGreaterThan(700_000);
+  await upload(page, 'long.jpg', 'image/jpeg', long);
+  await expect(page.getByText('1. Point at')).toBeVisible();
+  await page.reload();
+  // An Exif block that points behind its own end.
+  const broken = Buffer.concat([
+    Buffer.from('Exif\0\0II*\0', 'latin1'),
+    Buffer.from([0xff, 0xff, 0xff, 0x7f, 0xff, 0xff]),
+  ]);
+  const damaged = Buffer.concat([
+    plain.subarray(0, 2),
+    makeSegment(0xe1, broken),
+    plain.subarray(2),
+  ]);
+  await upload(page, 'damaged.jpg', 'image/jpeg', damaged);
+  await expect(page.getByText('1. Point at')).toBeVisible();
+});
 
 test('a picture is kept upright and without its tags, and can be deleted apart from its number', async ({
   page,
@@ -151,16 +196,8 @@ test('a picture is kept upright and without its tags, and can be deleted apart f
   await expect(agrees).toBeChecked();
   await expect(page.getByText(/of these answers$/)).toBeVisible();
   await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
-  const plain = await page.evaluate(() => {
-    const canvas = document.createElement('canvas');
-    canvas.width = 400;
-    canvas.height = 300;
-    const context = canvas.getContext('2d')!;
-    context.fillStyle = '#f00';
-    context.fillRect(0, 0, 200, 300);
-    return canvas.toDataURL('image/jpeg');
-  });
-  const tagged = addTags(Buffer.from(plain.split(',')[1]!, 'base64'));
+  const plain = await paintJpeg(page);
+  const tagged = addTags(plain);
   expect(tagged.includes('Exif')).toBe(true);
   await upload(page, 'turned.jpg', 'image/jpeg', tagged);
   await expect(page.getByText('1. Point at')).toBeVisible();

@@ -3,7 +3,7 @@ import { checkReading } from '../measures/checkReading.ts';
 import { datesFromHistory, type Changes } from '../merge/cells.ts';
 import type { Reading } from '../measures/reading.ts';
 import { completePerson, type PersonRecord } from '../person/person.ts';
-import { problem, type Problem, type Result } from '../problems/problem.ts';
+import { firstProblems, problem, type Problem, type Result } from '../problems/problem.ts';
 import type { KeptSetUp } from '../setup/keptSetUp.ts';
 import type { Appointment } from '../sessions/appointment.ts';
 import type { Session } from '../sessions/session.ts';
@@ -128,7 +128,9 @@ export function checkPersonFile(
     ...file.readings.flatMap((each, i) => checkReading(each, `readings[${String(i)}]`, now)),
   ];
   const errors = found.filter((each) => each.severity === 'error');
-  if (errors.length > 0) return { ok: false, problems: errors };
+  if (errors.length > 0) {
+    return { ok: false, problems: firstProblems(errors, (each) => each) };
+  }
   return { ok: true, value: { file, warnings: found } };
 }
 

@@ -15,7 +15,7 @@ export interface PropsFile {
 
 /** Checks a cupboard and the needs of a class; needs may be left out. */
 export function checkPropsFile(value: unknown): Result<PropsFile> {
-  const problems: Problem[] = findShapeProblems(schema, value);
+  const problems: Problem[] = [...findShapeProblems(schema, value)];
   if (problems.length > 0) return { ok: false, problems };
   const { props, needs = [] } = value as { props: PropItem[]; needs?: PropNeed[] };
   const seen = new Set<string>();

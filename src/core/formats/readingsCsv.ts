@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { checkReading } from '../measures/checkReading.ts';
 import { PROTOCOLS } from '../measures/protocols/index.ts';
+import { FORMULA_CELL, readCell } from './csvCells.ts';
 import type { Protocol, Side } from '../measures/protocol.ts';
 import type { Reading } from '../measures/reading.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
@@ -41,10 +42,13 @@ const writeField = (reading: Reading, field: CsvField): string | number =>
 
 /** One reading a row, in the order of {@link CSV_FIELDS}; centimetres, degrees, seconds. */
 export const writeReadingsCsv = (readings: readonly Reading[]): string =>
-  `${Papa.unparse({
-    fields: [...CSV_FIELDS],
-    data: readings.map((each) => CSV_FIELDS.map((field) => writeField(each, field))),
-  })}\r\n`;
+  `${Papa.unparse(
+    {
+      fields: [...CSV_FIELDS],
+      data: readings.map((each) => CSV_FIELDS.map((field) => writeField(each, field))),
+    },
+    { escapeFormulae: FORMULA_CELL },
+  )}\r\n`;
 
 /**
  * Reads a table whose first row names its columns; comma, semicolon or tab between them.
@@ -154,7 +158,7 @@ export function planCsv(
   rows.forEach((row, index) => {
     const cell = (field: CsvField): string => {
       const column = mapping[field];
-      return column === null ? '' : (row[column] ?? '').trim();
+      return column === null ? '' : readCell((row[column] ?? '').trim());
     };
     const path = (field: CsvField): string => `${nameRow(index)}, ${mapping[field] ?? field}`;
     const protocol = findProtocol(cell('measure'));
@@ -180,7 +184,7 @@ export function planCsv(
     const key = ['csv', protocol.id, side ?? '', takenAt, toTenth(value.value)].join(' ');
     const repeat = (seen.get(key) ?? 0) + 1;
     // An id is taken as it stands, its spaces too.
-    const givenId = mapping.id === null ? '' : (row[mapping.id] ?? '');
+    const givenId = mapping.id === null ? '' : readCell(row[mapping.id] ?? '');
     seen.set(key, repeat);
     const reading: Reading = {
       id: givenId === '' ? (repeat === 1 ? key : `${key} #${String(repeat)}`) : givenId,

@@ -1,3 +1,4 @@
+import { FORMULA_CELL } from './csvCells.ts';
 import Papa from 'papaparse';
 import { readSession, type LoggedHold, type SessionState } from '../sessions/readSession.ts';
 import type { Session } from '../sessions/session.ts';
@@ -60,5 +61,5 @@ export function writeSessionsCsv(sessions: readonly Session[]): string {
     fields: COLUMNS.map(([name]) => name),
     data: rows.map((row) => COLUMNS.map(([, read]) => read(row) ?? '')),
   };
-  return `${Papa.unparse(table, { escapeFormulae: true })}\r\n`;
+  return `${Papa.unparse(table, { escapeFormulae: FORMULA_CELL })}\r\n`;
 }

@@ -263,6 +263,16 @@ const entries = {
     message: 'The stance is {over} cm longer than the mat.',
     hint: 'Stand across two mats, or let the back foot leave the mat.',
   },
+  'more-problems': {
+    severity: 'error',
+    message: 'There are {count} more problems.',
+    hint: 'Put these right first; the others may go with them.',
+  },
+  'nested-too-deep': {
+    severity: 'error',
+    message: 'This file holds lists within lists more than {most} deep.',
+    hint: 'No file of this app does. Choose another file.',
+  },
   'took-too-long': {
     severity: 'error',
     message: 'The answer took longer than {seconds} s and was stopped.',

@@ -44,6 +44,19 @@ export function problem(code: ProblemCode, path: string, details: ProblemDetails
   };
 }
 
+/** More problems than this help nobody: the rest is counted. */
+const MOST_PROBLEMS = 100;
+
+/** The first hundred of many findings as problems, and how many more there are. */
+export function firstProblems<Found>(
+  found: readonly Found[],
+  toProblem: (each: Found) => Problem,
+): readonly Problem[] {
+  const first = found.slice(0, MOST_PROBLEMS).map(toProblem);
+  const rest = found.length - first.length;
+  return rest === 0 ? first : [...first, problem('more-problems', '', { count: rest })];
+}
+
 /** A sentence that begins with a filled-in word begins with a capital; a path stays as it is. */
 const asSentence = (words: string, template: string): string =>
   template.startsWith('{') && !template.startsWith('{path}')

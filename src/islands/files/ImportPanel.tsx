@@ -5,6 +5,7 @@ import type { Problem } from '../../core/problems/problem.ts';
 import { importFile, planImport, type ImportPlan } from '../../data/merging.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { TableHead } from '../shared/TableHead.tsx';
+import { sayError } from '../shared/sayError.ts';
 import { nameField } from '../shared/fieldWords.ts';
 import { writeDate } from '../shared/words.ts';
 
@@ -96,9 +97,6 @@ export function ImportPanel() {
     </>
   );
 }
-
-const sayError = (error: unknown): string =>
-  error instanceof Error ? error.message : String(error);
 
 const COUNTED: readonly (readonly [kind: string, one: string, many: string])[] = [
   ['reading', 'reading', 'readings'],

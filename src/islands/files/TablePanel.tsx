@@ -13,6 +13,7 @@ import type { Problem } from '../../core/problems/problem.ts';
 import { addReadings, loadRecord } from '../../data/people.ts';
 import type { PersonRow } from '../../data/database.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
+import { sayError } from '../shared/sayError.ts';
 import { saveFile } from '../shared/saveFile.ts';
 
 /** What a field is called beside its choice of columns. */
@@ -38,6 +39,7 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
   const [table, setTable] = useState<CsvTable | null>(null);
   const [mapping, setMapping] = useState<CsvMapping | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [failed, setFailed] = useState('');
   const [done, setDone] = useState<string | null>(null);
   const person = people.find((each) => each.id === personId) ?? null;
 
@@ -45,14 +47,33 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
     setTable(null);
     setDone(null);
     setProblems([]);
+    setFailed('');
     if (chosen === undefined) return;
-    const read = readCsv(await chosen.text());
-    if (!read.ok) {
-      setProblems(read.problems);
-      return;
+    try {
+      const read = readCsv(await chosen.text());
+      if (!read.ok) {
+        setProblems(read.problems);
+        return;
+      }
+      setTable(read.value);
+      setMapping(guessMapping(read.value.columns));
+    } catch (error) {
+      setFailed(`${chosen.name} could not be read: ${sayError(error)}`);
     }
-    setTable(read.value);
-    setMapping(guessMapping(read.value.columns));
+  };
+  const take = async (
+    { id, person: { name } }: PersonRow,
+    readings: Parameters<DryRunProps['onTake']>[0],
+  ): Promise<void> => {
+    try {
+      const added = await addReadings(id, readings);
+      setTable(null);
+      setDone(
+        `${String(added)} readings came in for ${name}; ${String(readings.length - added)} were here already.`,
+      );
+    } catch (error) {
+      setFailed(`Nothing was stored: ${sayError(error)}`);
+    }
   };
   const handOut = async (): Promise<void> => {
     const record = await loadRecord(personId);
@@ -96,9 +117,9 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
           </label>
         </>
       )}
-      {problems.length > 0 && (
+      {(problems.length > 0 || failed !== '') && (
         <div role="alert">
-          <p>This table cannot come in. Nothing was changed.</p>
+          <p>This table cannot come in. Nothing was changed. {failed}</p>
           <ProblemList problems={problems.slice(0, MOST_SHOWN)} />
         </div>
       )}
@@ -108,12 +129,7 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
           mapping={mapping}
           onMapping={setMapping}
           onTake={(readings) => {
-            void addReadings(person.id, readings).then((added) => {
-              setTable(null);
-              setDone(
-                `${String(added)} readings came in for ${person.person.name}; ${String(readings.length - added)} were here already.`,
-              );
-            });
+            void take(person, readings);
           }}
         />
       )}

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { listUndo, undoImport } from '../../data/merging.ts';
+import { sayError } from '../shared/sayError.ts';
 import { writeDate } from '../shared/words.ts';
 
 /** Files that were taken in during the last 30 days: each can be taken back. */
@@ -12,7 +13,7 @@ export function TakenInLately() {
       await undoImport(id);
       setTold(`${name} is as before. What was changed since the file came in stays.`);
     } catch (error) {
-      setTold(`It could not be taken back: ${error instanceof Error ? error.message : ''}`);
+      setTold(`It could not be taken back: ${sayError(error)}`);
     }
   };
   if (imports.length === 0 && told === '') return null;

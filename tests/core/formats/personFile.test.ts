@@ -203,4 +203,27 @@ describe('house rules and requests', () => {
     expect(paths).toEqual(['person.format', 'pose', 'side', 'rules.backFootDeg']);
     expect(checkSetUpRequest(null, NOW).ok).toBe(false);
   });
+
+  it('are refused in words when they nest too deep, whatever stands in them', () => {
+    const nest = (depth: number): unknown => JSON.parse('['.repeat(depth) + ']'.repeat(depth));
+    expect(codesOf({ ...good(), extra: nest(5_000) })).toEqual(['nested-too-deep']);
+    expect(codesOf({ ...good(), extra: nest(40) })).toEqual([]);
+  });
+
+  it('name the first hundred problems, and count the rest', () => {
+    const file = good();
+    file.readings = Array.from({ length: 5_000 }, () => ({ ['x'.repeat(200)]: 1 }));
+    const checked = checkPersonFile(file, null);
+    if (checked.ok) throw new Error('taken');
+    expect(checked.problems).toHaveLength(101);
+    expect(checked.problems[100]!.message).toMatch(/^There are \d+ more problems\.$/);
+    expect(JSON.stringify(checked.problems).length).toBeLessThan(60_000);
+  });
+
+  it('of more than 50,000 readings are refused', () => {
+    const file = good();
+    const [reading] = file.readings as Record<string, unknown>[];
+    file.readings = Array.from({ length: 50_001 }, (_, i) => ({ ...reading, id: String(i) }));
+    expect(codesOf(file)).toEqual(['wrong-shape']);
+  });
 });

@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import {
   guessMapping,
@@ -127,5 +128,34 @@ describe('readings as a table', () => {
     } else {
       expect(read.problems.length).toBeGreaterThan(0);
     }
+  });
+
+  it('protects what a spreadsheet would run as a formula, and brings it back unchanged', () => {
+    const notes = [
+      '=HYPERLINK("x")',
+      '+1',
+      '-2 cups',
+      '@sum',
+      '\u0001bell',
+      "'=kept",
+      "''-",
+      'plain',
+    ];
+    const [first] = recordOf(REFERENCE).readings;
+    const readings = notes.map((note, i) => ({ ...first!, id: `=${String(i)}`, note }));
+    const text = writeReadingsCsv(readings);
+    const cells = Papa.parse<string[]>(text).data.flat();
+    const starts = ['=', '+', '-', '@', '\u0001'];
+    expect(cells.filter((each) => starts.includes(each.charAt(0)))).toEqual([]);
+    const table = readCsv(text);
+    if (!table.ok) throw new Error('not read');
+    const { readings: back } = planCsv(
+      table.value,
+      guessMapping(table.value.columns),
+      '2026-11-29T10:00:00Z',
+    );
+    expect(back.map(({ id, note }) => [id, note])).toEqual(
+      readings.map(({ id, note }) => [id, note]),
+    );
   });
 });

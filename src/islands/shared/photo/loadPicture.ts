@@ -13,8 +13,26 @@ export interface Picture {
 const MOST_MEGAPIXELS = 40;
 const LONGEST_EDGE = 1600;
 const QUALITY = 0.9;
-/** A picture's size stands near its beginning. */
+/** A picture's size stands near its beginning, unless much else is told of it first. */
 const HEADER_BYTES = 512 * 1024;
+/** A file whose size cannot be read off is decoded only when it is smaller than this. Our choice. */
+const MOST_BYTES_UNREAD = 24 * 1024 * 1024;
+
+const countMegapixels = ({ width, height }: { width: number; height: number }): number =>
+  (width * height) / 1e6;
+
+/** Megapixels as the file tells them; null = what it tells of itself is damaged. */
+async function readMegapixels(file: File): Promise<number | null> {
+  for (const bytes of [HEADER_BYTES, file.size]) {
+    try {
+      const part = new Uint8Array(await file.slice(0, bytes).arrayBuffer());
+      return countMegapixels(imageSize(part));
+    } catch {
+      // The size may stand further on.
+    }
+  }
+  return null;
+}
 
 /** Paints a decoded picture anew, which leaves every tag behind. */
 async function repaint(source: CanvasImageSource, width: number, height: number): Promise<Picture> {
@@ -30,21 +48,23 @@ async function repaint(source: CanvasImageSource, width: number, height: number)
  * @returns problems `not-a-picture`, `picture-too-large`, told by the file's name
  */
 export async function loadPicture(file: File): Promise<Result<Picture>> {
-  const refused = { ok: false, problems: [problem('not-a-picture', file.name)] } as const;
+  const tooLarge = (megapixels: number): Result<Picture> => {
+    const details = { megapixels: Math.round(megapixels), most: MOST_MEGAPIXELS };
+    return { ok: false, problems: [problem('picture-too-large', file.name, details)] };
+  };
+  const notAPicture = { ok: false, problems: [problem('not-a-picture', file.name)] } as const;
+  const told = await readMegapixels(file);
+  if (told !== null && told > MOST_MEGAPIXELS) return tooLarge(told);
+  if (told === null && file.size > MOST_BYTES_UNREAD) return notAPicture;
   try {
-    const header = new Uint8Array(await file.slice(0, HEADER_BYTES).arrayBuffer());
-    const { width, height } = imageSize(header);
-    const megapixels = (width * height) / 1e6;
-    if (megapixels > MOST_MEGAPIXELS) {
-      const details = { megapixels: Math.round(megapixels), most: MOST_MEGAPIXELS };
-      return { ok: false, problems: [problem('picture-too-large', file.name, details)] };
-    }
     const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
-    const picture = await repaint(bitmap, bitmap.width, bitmap.height);
+    const megapixels = countMegapixels(bitmap);
+    const picture =
+      megapixels > MOST_MEGAPIXELS ? null : await repaint(bitmap, bitmap.width, bitmap.height);
     bitmap.close();
-    return { ok: true, value: picture };
+    return picture === null ? tooLarge(megapixels) : { ok: true, value: picture };
   } catch {
-    return refused;
+    return notAPicture;
   }
 }
 
