@@ -183,6 +183,42 @@ describe('POST /api/class-props', () => {
     ]);
   });
 
+  const makeProp = (id: string, kind: string, heightsCm: readonly number[]) => ({
+    ...{ id, kind, name: id, lengthCm: null, count: 200 },
+    heightsCm,
+  });
+
+  it('refuses a cupboard of more kinds than a studio has, by name', async () => {
+    // 9 kB that ran out of memory before: every block carries every other, and every blanket.
+    const many = Array.from({ length: 100 }, (_, i) =>
+      makeProp(String(i), i % 2 === 0 ? 'block' : 'blanket', [1, 2, 3, 4, 5, 6]),
+    );
+    const { problems, status } = await refused(ask({ props: many, needs: [] }));
+    expect(status).toBe(400);
+    expect(problems[0]!.path).toBe('props');
+  });
+
+  it('answers the largest cupboard that it takes', async () => {
+    const most = Array.from({ length: 24 }, (_, i) =>
+      makeProp(
+        String(i),
+        i % 2 === 0 ? 'block' : 'blanket',
+        [1, 2, 3, 4, 5, 6].map((each) => each + i / 100),
+      ),
+    );
+    const response = await ask({
+      props: most,
+      needs: Array.from({ length: 60 }, (_, i) => ({
+        person: String(i),
+        heightCm: 3 + i / 10,
+        hands: 1,
+      })),
+    });
+    const { shares } = (await response.json()) as { shares: { offCm: number }[] };
+    expect(shares).toHaveLength(60);
+    for (const { offCm } of shares) expect(Math.abs(offCm)).toBeLessThan(0.3);
+  });
+
   it('names every wrong field', async () => {
     const { problems, status } = await refused(
       ask({ props: [], needs: [{ person: 'Vesna', heightCm: -4, hands: 3 }] }),

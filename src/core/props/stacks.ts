@@ -52,8 +52,27 @@ export const SERVES = {
   head: ['blanket', 'bolster'],
 } as const satisfies Readonly<Record<string, readonly PropItem['kind'][]>>;
 
+/** Of stacks that are as high as one another, this many with the fewest pieces are kept. Our choice. */
+const MOST_OF_ONE_HEIGHT = 12;
+/** Heights that differ by less are one height, cm. */
+const SAME_HEIGHT_CM = 0.05;
+
+/** Lowest first, fewest pieces first; of one height those of more pieces serve no better. */
+function pruneStacks(stacks: readonly Stack[]): Stack[] {
+  const counts = new Map<number, number>();
+  return stacks
+    .toSorted((a, b) => a.heightCm - b.heightCm || a.props.length - b.props.length)
+    .filter(({ heightCm }) => {
+      const height = Math.round(heightCm / SAME_HEIGHT_CM);
+      const count = (counts.get(height) ?? 0) + 1;
+      counts.set(height, count);
+      return count <= MOST_OF_ONE_HEIGHT;
+    });
+}
+
 /**
- * Every safe stack of some kinds of prop, lowest first, fewest pieces first among equals.
+ * The safe stacks of some kinds of prop, lowest first, fewest pieces first among equals.
+ * Of many that are as high as one another the first twelve are enough.
  *
  * @param props what there is; no stack needs more of a kind than its count
  * @param kinds that may be used; without it, those that bear a loaded hand
@@ -87,7 +106,7 @@ export function findStacks(
     }
   };
   grow([]);
-  return stacks.sort((a, b) => a.heightCm - b.heightCm || a.props.length - b.props.length);
+  return pruneStacks(stacks);
 }
 
 /**
