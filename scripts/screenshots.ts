@@ -6,9 +6,10 @@ import { WARRIOR_TWO_PLACES } from '../tests/support/posePlaces.ts';
 const PORT = 4399;
 /** An angle that has just been taken by stillness. */
 async function takeAnAngle(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Practise with a simulation' }).click();
   await page.keyboard.press('z');
   await page.getByText(/^Ready for/).waitFor();
-  await page.getByText('Lead the stand-in by hand').click();
+  await page.getByText('Lead the simulated limb by hand').click();
   await page.getByRole('slider').fill('71');
   await page.getByText(/is saved\.$/).waitFor();
 }

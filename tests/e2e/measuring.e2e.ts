@@ -136,10 +136,13 @@ test('the inclinometer is read by stillness and by pedal, undone, lost and found
   await page.goto('/measure?id=bram-okelo&step=straight-leg-raise&by=inclinometer');
   await page.getByRole('button', { name: 'None of these, go on' }).click();
   const live = page.getByRole('region', { name: 'Live reading' });
+  await expect(live.getByText('No inclinometer is connected.')).toBeVisible();
+  await page.getByRole('button', { name: 'Practise with a simulation' }).click();
+  await expect(live.getByText('This person is made up, so its readings count.')).toBeVisible();
   await expect(live.getByText('Lay it at the start position and press Zero.')).toBeVisible();
   await page.keyboard.press('z');
   await expect(live.getByText('Ready for the left, first reading.')).toBeVisible();
-  await page.getByText('Lead the stand-in by hand').click();
+  await page.getByText('Lead the simulated limb by hand').click();
   const limb = page.getByRole('slider');
   await limb.fill('62');
   await expect(live.getByText(/^left, first reading: 6[123](\.\d)?° is saved\.$/)).toBeVisible();
@@ -162,6 +165,29 @@ test('the inclinometer is read by stillness and by pedal, undone, lost and found
   await page.getByLabel('left second').press('Enter');
   await expect(page.getByText('saved', { exact: true })).toHaveCount(2);
   await expectAccessible(page);
+});
+
+test('a simulated reading of a real person counts for nothing', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('Someone new').fill('Rea Loman');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/id=/);
+  const id = new URL(page.url()).searchParams.get('id')!;
+  await page.goto(`/measure?id=${id}&step=straight-leg-raise&by=inclinometer`);
+  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  const live = page.getByRole('region', { name: 'Live reading' });
+  await expect(live.getByText('No inclinometer is connected.')).toBeVisible();
+  await expect(live.getByText('°')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Practise with a simulation' }).click();
+  await expect(live.getByText('Its readings are marked, and count for nothing.')).toBeVisible();
+  await page.keyboard.press('z');
+  await expect(live.getByText('Ready for the left, first reading.')).toBeVisible();
+  await page.getByText('Lead the simulated limb by hand').click();
+  await page.getByRole('slider').fill('62');
+  await expect(live.getByText(/^left, first reading: .*, for practice only\.$/)).toBeVisible();
+  await expectAccessible(page);
+  await page.goto(`/measure?id=${id}&step=straight-leg-raise`);
+  await expect(page.getByLabel('left first')).toHaveValue('');
 });
 
 test('a phone’s own tilt is read along the chosen edge', async ({ page }) => {

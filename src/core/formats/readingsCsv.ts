@@ -40,12 +40,17 @@ const MOST_ROWS = 20_000;
 const writeField = (reading: Reading, field: CsvField): string | number =>
   (field === 'setAside' ? reading.setAside?.reason : reading[field]) ?? '';
 
-/** One reading a row, in the order of {@link CSV_FIELDS}; centimetres, degrees, seconds. */
+/**
+ * One reading a row, in the order of {@link CSV_FIELDS}; centimetres, degrees, seconds.
+ * Simulated ones stay out: a table cannot say what they are.
+ */
 export const writeReadingsCsv = (readings: readonly Reading[]): string =>
   `${Papa.unparse(
     {
       fields: [...CSV_FIELDS],
-      data: readings.map((each) => CSV_FIELDS.map((field) => writeField(each, field))),
+      data: readings
+        .filter(({ isSimulated }) => isSimulated !== true)
+        .map((each) => CSV_FIELDS.map((field) => writeField(each, field))),
     },
     { escapeFormulae: FORMULA_CELL },
   )}\r\n`;

@@ -31,9 +31,13 @@ export interface Reading {
   readonly takenBy?: string | null;
   readonly setAside?: SetAside | null;
   readonly corrected?: Correction | null;
+  /** Taken with a simulated instrument, to practise: it counts for nothing. */
+  readonly isSimulated?: true;
 }
 
-export const isCounted = ({ setAside }: Reading): boolean => setAside == null;
+/** Whether a reading is used: it is neither set aside nor simulated. */
+export const isCounted = ({ setAside, isSimulated }: Reading): boolean =>
+  setAside == null && isSimulated !== true;
 
 /** A reading with a new value; its first one is kept. */
 export function correctReading(

@@ -87,6 +87,8 @@ export interface Person {
   readonly schools: readonly ChosenSchool[];
   /** When the stop signs were last asked; null = not yet. */
   readonly cautionsAskedAt: string | null;
+  /** Nobody: a person of the demo, whose simulated readings count. */
+  readonly isMadeUp?: true;
 }
 
 const ADULT_AGE = 18;

@@ -37,6 +37,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
   const [open, setOpen] = useState<'value' | 'reason' | null>(null);
   const write = (value: number): string => writeValue(value, reading.unit, unit);
   const { side, value, takenAt, state, takenBy, instrument, corrected, setAside } = reading;
+  const isSetAside = setAside != null;
   const told = [side, writeDate(takenAt), state, instrument, takenBy].filter(
     (each) => each !== null && each !== undefined && each !== '',
   );
@@ -47,6 +48,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
         {told.join(', ')}
         {corrected != null && `; first ${write(corrected.from)}, ${corrected.reason}`}
         {setAside != null && `; set aside: ${setAside.reason}`}
+        {reading.isSimulated === true && '; simulated, counts for nothing'}
         {reading.note !== '' && `; ${reading.note}`}
       </span>{' '}
       {open === null && (
@@ -60,7 +62,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
           >
             correct
           </button>{' '}
-          {isCounted(reading) ? (
+          {!isSetAside ? (
             <button
               type="button"
               className="word-button"

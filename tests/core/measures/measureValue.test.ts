@@ -63,6 +63,13 @@ describe('readings into a value', () => {
     expect(valueOf(raise(60), seated)!.value).toBe(64);
   });
 
+  it('leaves out what is simulated or set aside', () => {
+    const later = { takenAt: '2026-11-02T09:20:00Z' };
+    const aside = { setAside: { reason: 'slipped', at: '2026-11-02T09:30:00Z' } };
+    expect(valueOf(raise(60), raise(8, { ...later, isSimulated: true }))!.value).toBe(60);
+    expect(valueOf(raise(60), raise(8, { ...later, ...aside }))!.value).toBe(60);
+  });
+
   it('never pools cold with warm', () => {
     const warm = raise(70, { state: 'warm', takenAt: '2026-11-02T09:40:00Z' });
     const value = valueOf(raise(60), warm)!;

@@ -43,14 +43,17 @@ const nameSlot = ({ side, row }: Slot): string =>
 export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveReadingProps) {
   const [axis, setAxis] = useState<PhoneAxis>('long');
   const [hasTilt, setHasTilt] = useState(false);
+  const [isPractising, setIsPractising] = useState(false);
   const [undoable, setUndoable] = useState<readonly string[]>([]);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [said, setSaid] = useState('');
   const confirmation = useLiveQuery(getConfirmation, []) ?? 'sound';
   const source = useMemo(() => {
-    if (way === 'inclinometer') return inclinometerSource;
+    if (way === 'inclinometer') return isPractising ? inclinometerSource : null;
     return hasTilt ? phoneSource(axis) : null;
-  }, [way, hasTilt, axis]);
+  }, [way, isPractising, hasTilt, axis]);
+  // With a real person a simulation is for practice only: nothing of it counts.
+  const isSimulated = way === 'inclinometer' && record.person.isMadeUp !== true;
   // What is on its way into the store keeps its place: the next capture must not take it.
   const [pending, setPending] = useState<ReadonlyMap<string, string>>(new Map());
   const panel = useRef<HTMLElement>(null);
@@ -90,12 +93,13 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       takenBy: how.takenBy,
       takenAt: new Date().toISOString(),
       note: marks.join(', '),
+      ...(isSimulated ? { isSimulated } : {}),
     };
     const question = questionTaken(record, taken);
     if (question !== null) setProblems([question]);
     void saveReading(record.person.id, taken).then(() => {
       const words = `${nameSlot(next)}: ${String(value)}°`;
-      setSaid(`${words} is saved.`);
+      setSaid(isSimulated ? `${words}, for practice only.` : `${words} is saved.`);
       confirmAloud(confirmation, words);
     });
   };
@@ -126,12 +130,28 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
   useCaptureKeys({ onTake: takeNow, onUndo: undo, onZero: zero });
   useEffect(() => {
     panel.current?.focus();
-  }, []);
+  }, [isPractising]);
 
   if (way === 'phone' && !hasTilt)
     return <PhoneStart axis={axis} onAxis={setAxis} onStart={setHasTilt} />;
+  if (way === 'inclinometer' && !isPractising)
+    return (
+      <NoInclinometer
+        onPractise={() => {
+          setIsPractising(true);
+        }}
+      />
+    );
   return (
     <section className="live" ref={panel} tabIndex={-1} aria-label="Live reading">
+      {way === 'inclinometer' && (
+        <p className="notice">
+          <strong>Practice with a simulation.</strong>{' '}
+          {isSimulated
+            ? 'Its readings are marked, and count for nothing.'
+            : 'This person is made up, so its readings count.'}
+        </p>
+      )}
       <div className={`live-row ${next?.side ?? ''}`}>
         <p className="live-side">{next === null ? 'all taken' : (next.side ?? 'one side')}</p>
         <Rest state={state} />
@@ -167,6 +187,21 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
         three seconds takes it too.
       </p>
       {way === 'inclinometer' && <StandInPanel />}
+    </section>
+  );
+}
+
+/** Without an instrument there is no number; a simulation is for practice. */
+function NoInclinometer({ onPractise }: { onPractise: () => void }) {
+  return (
+    <section className="live" aria-label="Live reading">
+      <p className="live-words">No inclinometer is connected.</p>
+      <p>Numbers can be typed below, or read by this phone.</p>
+      <div className="button-row">
+        <button type="button" className="button plain" onClick={onPractise}>
+          Practise with a simulation
+        </button>
+      </div>
     </section>
   );
 }

@@ -13,7 +13,7 @@ export function StandInPanel() {
   };
   return (
     <details className="stand-in">
-      <summary>No inclinometer here? Lead the stand-in by hand</summary>
+      <summary>Lead the simulated limb by hand</summary>
       <label className="field">
         <span>The limb is at {deg}°</span>
         <input
@@ -49,7 +49,7 @@ export function StandInPanel() {
           Break the connection
         </button>
       </div>
-      {isGone && <p role="alert">The stand-in does not answer. It needs the app’s own server.</p>}
+      {isGone && <p role="alert">The simulation does not answer. It needs the app’s own server.</p>}
     </details>
   );
 }
