@@ -58,6 +58,33 @@ export async function changePerson(
   });
 }
 
+/** One answer of a person as text: how it is read, and what it changes. */
+export interface Answer {
+  readonly read: (person: Person) => string;
+  readonly write: (person: Person, text: string) => Partial<Person>;
+}
+
+/**
+ * Stores an answer, but only over the one it was read from.
+ *
+ * @returns what was stored meanwhile from elsewhere, and stays; null = it is stored
+ */
+export async function changeAnswer(
+  id: string,
+  answer: Answer,
+  from: string,
+  to: string,
+): Promise<string | null> {
+  return db.transaction('rw', db.people, async () => {
+    const row = await db.people.get(id);
+    if (row === undefined) throw new Error('This person is not here any more.');
+    const now = answer.read(row.person);
+    if (now !== from && now !== to) return now;
+    await changePerson(id, (person) => answer.write(person, to));
+    return null;
+  });
+}
+
 /** Removes a person in a way that can be undone. */
 export async function removePerson(id: string): Promise<void> {
   await db.people.update(id, { deletedAt: now() });

@@ -1,6 +1,7 @@
-import { useState } from 'react';
 import type { Experience, Person } from '../../core/person/person.ts';
-import { changePerson } from '../../data/people.ts';
+import { changePerson, type Answer } from '../../data/people.ts';
+import { SavedField } from '../shared/SavedField.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 const EXPERIENCE: readonly { readonly value: Experience; readonly words: string }[] = [
   { value: 'new', words: 'new: keeps a tenth of every range in reserve' },
@@ -8,23 +9,53 @@ const EXPERIENCE: readonly { readonly value: Experience; readonly words: string 
   { value: 'seasoned', words: 'seasoned: keeps nothing in reserve' },
 ];
 
+const NAME: Answer = {
+  read: ({ name }) => name,
+  write: (_, name) => ({ name }),
+};
+const NOTES: Answer = {
+  read: ({ notes }) => notes,
+  write: (_, notes) => ({ notes }),
+};
+
+const readNumber = (text: string): number => Number(text.replace(',', '.'));
+const toNumber = (text: string): number | null => (text === '' ? null : readNumber(text));
+const toText = (value: number | null): string => (value === null ? '' : String(value));
+
+const BIRTH_YEAR: Answer = {
+  read: ({ birthYear }) => toText(birthYear),
+  write: (_, text) => ({ birthYear: toNumber(text) }),
+};
+const BODY_MASS: Answer = {
+  read: ({ bodyMassKg }) => toText(bodyMassKg),
+  write: (_, text) => ({ bodyMassKg: toNumber(text) }),
+};
+
+const checkName = (text: string): string | null =>
+  text === '' ? 'A name is needed. It is not saved.' : null;
+
+/** A number that may be left out; one that cannot be right is said and not saved. */
+const checkNumber =
+  (label: string, [low, high]: readonly [number, number], whole: boolean) =>
+  (text: string): string | null => {
+    const number = readNumber(text);
+    const fits = number >= low && number <= high && (!whole || Number.isInteger(number));
+    return text === '' || fits
+      ? null
+      : `${label}: “${text}” is not ${whole ? 'a year' : 'a number'} from ${String(low)} to ${String(high)}. It is not saved.`;
+  };
+const checkBirthYear = checkNumber('Born in', [1900, 2100], true);
+const checkBodyMass = checkNumber('Body mass, kg (optional)', [10, 400], false);
+
 /** Who someone is, and what the sums need of it. */
 export function AboutForm({ person }: { person: Person }) {
+  const { write, told } = useWrite();
   const save = (changes: Partial<Person>): void => {
-    void changePerson(person.id, () => changes);
+    write(() => changePerson(person.id, () => changes));
   };
   return (
     <div className="about">
-      <label className="field">
-        <span>Name</span>
-        <input
-          defaultValue={person.name}
-          onBlur={(event) => {
-            const name = event.target.value.trim();
-            if (name !== '') save({ name });
-          }}
-        />
-      </label>
+      <SavedField label="Name" person={person} answer={NAME} check={checkName} />
       <label className="field">
         <span>Experience</span>
         <select
@@ -41,22 +72,19 @@ export function AboutForm({ person }: { person: Person }) {
         </select>
       </label>
       <div className="field-row">
-        <NumberField
+        <SavedField
           label="Born in"
-          value={person.birthYear}
-          range={[1900, 2100]}
-          whole
-          onSave={(birthYear) => {
-            save({ birthYear });
-          }}
+          person={person}
+          answer={BIRTH_YEAR}
+          check={checkBirthYear}
+          inputMode="decimal"
         />
-        <NumberField
+        <SavedField
           label="Body mass, kg (optional)"
-          value={person.bodyMassKg}
-          range={[10, 400]}
-          onSave={(bodyMassKg) => {
-            save({ bodyMassKg });
-          }}
+          person={person}
+          answer={BODY_MASS}
+          check={checkBodyMass}
+          inputMode="decimal"
         />
       </div>
       <label className="field">
@@ -73,57 +101,9 @@ export function AboutForm({ person }: { person: Person }) {
           <option value="male">of men</option>
         </select>
       </label>
-      <label className="field">
-        <span>Private notes (never printed)</span>
-        <textarea
-          rows={3}
-          defaultValue={person.notes}
-          onBlur={(event) => {
-            save({ notes: event.target.value });
-          }}
-        />
-      </label>
+      <SavedField label="Private notes (never printed)" person={person} answer={NOTES} rows={3} />
+      {told}
       <p className="quiet">Everything here is saved as you leave a field.</p>
     </div>
-  );
-}
-
-interface NumberFieldProps {
-  label: string;
-  value: number | null;
-  range: readonly [number, number];
-  whole?: boolean;
-  onSave: (value: number | null) => void;
-}
-
-/** A number that may be left out; one that cannot be right is said and not saved. */
-function NumberField({ label, value, range, whole = false, onSave }: NumberFieldProps) {
-  const [problem, setProblem] = useState<string | null>(null);
-  const [low, high] = range;
-  const take = (text: string): void => {
-    const number = Number(text.replace(',', '.'));
-    const fits = number >= low && number <= high && (!whole || Number.isInteger(number));
-    if (text.trim() !== '' && !fits) {
-      setProblem(
-        `${label}: “${text}” is not ${whole ? 'a year' : 'a number'} from ${String(low)} to ${String(high)}. It is not saved.`,
-      );
-      return;
-    }
-    setProblem(null);
-    onSave(text.trim() === '' ? null : number);
-  };
-  return (
-    <label className="field">
-      <span>{label}</span>
-      <input
-        inputMode="decimal"
-        defaultValue={value ?? ''}
-        aria-invalid={problem !== null}
-        onBlur={(event) => {
-          take(event.target.value);
-        }}
-      />
-      {problem !== null && <span role="alert">{problem}</span>}
-    </label>
   );
 }

@@ -1,5 +1,7 @@
 import { isMinor, type Intake, type Person } from '../../core/person/person.ts';
-import { changePerson } from '../../data/people.ts';
+import { changePerson, type Answer } from '../../data/people.ts';
+import { SavedField } from '../shared/SavedField.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/words.ts';
 
 const QUESTIONS: readonly {
@@ -11,25 +13,35 @@ const QUESTIONS: readonly {
   { field: 'wishes', words: 'What do they come for?' },
 ];
 
+const answerOf = (field: 'hurts' | 'operations' | 'wishes' | 'guardian'): Answer => ({
+  read: ({ intake }) => intake[field],
+  write: ({ intake }, text) => ({ intake: { ...intake, [field]: text } }),
+});
+
+const INTAKE_ANSWERS = {
+  hurts: answerOf('hurts'),
+  operations: answerOf('operations'),
+  wishes: answerOf('wishes'),
+  guardian: answerOf('guardian'),
+};
+
 /** The first meeting's open questions; each may be left out. */
 export function IntakeForm({ person }: { person: Person }) {
   const { intake } = person;
+  const { write, told } = useWrite();
   const save = (changes: Partial<Intake>): void => {
-    void changePerson(person.id, (now) => ({ intake: { ...now.intake, ...changes } }));
+    write(() => changePerson(person.id, (now) => ({ intake: { ...now.intake, ...changes } })));
   };
   return (
     <div className="about">
       {QUESTIONS.map(({ field, words }) => (
-        <label className="field" key={field}>
-          <span>{words}</span>
-          <textarea
-            rows={2}
-            defaultValue={intake[field]}
-            onBlur={(event) => {
-              save({ [field]: event.target.value.trim() });
-            }}
-          />
-        </label>
+        <SavedField
+          key={field}
+          label={words}
+          person={person}
+          answer={INTAKE_ANSWERS[field]}
+          rows={2}
+        />
       ))}
       <Consent
         words="agrees that what is measured is kept"
@@ -46,16 +58,13 @@ export function IntakeForm({ person }: { person: Person }) {
         }}
       />
       {isMinor(person, new Date().toISOString()) && (
-        <label className="field">
-          <span>Under 18: the guardian who is present</span>
-          <input
-            defaultValue={intake.guardian}
-            onBlur={(event) => {
-              save({ guardian: event.target.value.trim() });
-            }}
-          />
-        </label>
+        <SavedField
+          label="Under 18: the guardian who is present"
+          person={person}
+          answer={INTAKE_ANSWERS.guardian}
+        />
       )}
+      {told}
       <p className="quiet">Every answer may be left out. Changes are kept with their date.</p>
     </div>
   );

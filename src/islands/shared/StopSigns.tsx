@@ -1,6 +1,8 @@
 import { CAUTION_KINDS, type CautionKind, type Tier } from '../../core/cautions/catalogue.ts';
 import type { CautionEntry, Person } from '../../core/person/person.ts';
-import { changePerson } from '../../data/people.ts';
+import { changePerson, type Answer } from '../../data/people.ts';
+import { SavedField } from './SavedField.tsx';
+import { useWrite } from './useWrite.tsx';
 
 const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
   { tier: 'emergency', heading: 'Now' },
@@ -22,13 +24,49 @@ const newEntry = (kind: CautionKind): CautionEntry => ({
   note: '',
 });
 
+/** One answer of an entry; whoever changes it has asked about it today. */
+const answerOf = (
+  uid: string,
+  read: (entry: CautionEntry) => string,
+  write: (text: string) => Partial<CautionEntry>,
+): Answer => ({
+  read: ({ cautions }) => {
+    const entry = cautions.find((each) => each.uid === uid);
+    return entry === undefined ? '' : read(entry);
+  },
+  write: ({ cautions }, text) => ({
+    cautions: cautions.map((each) => (each.uid === uid ? { ...each, ...write(text) } : each)),
+    cautionsAskedAt: new Date().toISOString(),
+  }),
+});
+
+const noteOf = (uid: string): Answer =>
+  answerOf(
+    uid,
+    ({ note }) => note,
+    (note) => ({ note }),
+  );
+
+const clearedByOf = (uid: string): Answer =>
+  answerOf(
+    uid,
+    ({ clearedBy }) => clearedBy ?? '',
+    (by) => ({
+      clearedBy: by === '' ? null : by,
+      clearedAt: by === '' ? null : today(),
+    }),
+  );
+
 /** The stop signs and conditions of a person: asked before the first measure, kept with dates. */
 export function StopSigns({ person }: { person: Person }) {
+  const { write, told } = useWrite();
   const change = (to: (cautions: readonly CautionEntry[]) => readonly CautionEntry[]): void => {
-    void changePerson(person.id, ({ cautions }) => ({
-      cautions: to(cautions),
-      cautionsAskedAt: new Date().toISOString(),
-    }));
+    write(() =>
+      changePerson(person.id, ({ cautions }) => ({
+        cautions: to(cautions),
+        cautionsAskedAt: new Date().toISOString(),
+      })),
+    );
   };
   const add = (kind: CautionKind): void => {
     change((cautions) => [...cautions, newEntry(kind)]);
@@ -48,6 +86,7 @@ export function StopSigns({ person }: { person: Person }) {
   };
   return (
     <div className="stop-signs">
+      {told}
       {TIERS.map(({ tier, heading }) => (
         <fieldset key={tier}>
           <legend>{heading}</legend>
@@ -57,6 +96,7 @@ export function StopSigns({ person }: { person: Person }) {
                 key={i === 0 ? kind.id : entry?.uid}
                 kind={kind}
                 entry={entry}
+                person={person}
                 onToggle={() => {
                   if (entry === null) add(kind);
                   else remove(entry);
@@ -74,13 +114,14 @@ export function StopSigns({ person }: { person: Person }) {
 }
 
 interface SignProps {
+  person: Person;
   kind: CautionKind;
   entry: CautionEntry | null;
   onToggle: () => void;
   onEdit: (changes: Partial<CautionEntry>) => void;
 }
 
-function Sign({ kind, entry, onToggle, onEdit }: SignProps) {
+function Sign({ person, kind, entry, onToggle, onEdit }: SignProps) {
   const stops = entry !== null && kind.tier !== 'adapt' && entry.clearedAt === null;
   return (
     <div className="sign">
@@ -109,29 +150,13 @@ function Sign({ kind, entry, onToggle, onEdit }: SignProps) {
             </label>
           )}
           {kind.tier !== 'adapt' && (
-            <label className="field">
-              <span>Cleared by (doctor, physiotherapist)</span>
-              <input
-                defaultValue={entry.clearedBy ?? ''}
-                onBlur={(event) => {
-                  const by = event.target.value.trim();
-                  onEdit({
-                    clearedBy: by === '' ? null : by,
-                    clearedAt: by === '' ? null : today(),
-                  });
-                }}
-              />
-            </label>
-          )}
-          <label className="field">
-            <span>Note</span>
-            <input
-              defaultValue={entry.note}
-              onBlur={(event) => {
-                onEdit({ note: event.target.value });
-              }}
+            <SavedField
+              label="Cleared by (doctor, physiotherapist)"
+              person={person}
+              answer={clearedByOf(entry.uid)}
             />
-          </label>
+          )}
+          <SavedField label="Note" person={person} answer={noteOf(entry.uid)} />
         </div>
       )}
     </div>
