@@ -6,6 +6,11 @@ export async function saveReading(personId: string, reading: Reading): Promise<v
   await db.readings.put({ ...reading, personId });
 }
 
+/** Stores several readings, all or none. */
+export async function saveReadings(personId: string, readings: readonly Reading[]): Promise<void> {
+  await db.readings.bulkPut(readings.map((each) => ({ ...each, personId })));
+}
+
 export async function removeReading(personId: string, readingId: string): Promise<void> {
   await db.readings.delete([personId, readingId]);
 }

@@ -106,3 +106,83 @@ test('a tab that was only visited overwrites nothing, and two edits of one field
   await page.getByRole('button', { name: 'Keep mine' }).click();
   await expect(theirs).toHaveValue('Mine.');
 });
+
+interface WritePath {
+  readonly name: string;
+  readonly at: string;
+  readonly act: (page: Page) => Promise<void>;
+}
+
+/** One write of each view, as a hand makes it. */
+const PATHS: readonly WritePath[] = [
+  {
+    name: 'someone new',
+    at: '/',
+    act: async (page) => {
+      await page.getByLabel('Someone new').fill('Rea Loman');
+      await page.keyboard.press('Enter');
+    },
+  },
+  {
+    name: 'none of the stop signs',
+    at: '/measure?id=bram-okelo&step=stature',
+    act: (page) => page.getByRole('button', { name: 'None of these, go on' }).click(),
+  },
+  {
+    name: 'a typed reading',
+    at: '/measure?id=marit-sollen&step=straight-leg-raise',
+    act: async (page) => {
+      await page.getByLabel('left first').fill('70');
+      await page.keyboard.press('Enter');
+      await expect(page.getByLabel('left first')).toHaveValue('70');
+    },
+  },
+  {
+    name: 'a test that was not taken',
+    at: '/measure?id=marit-sollen&step=straight-leg-raise',
+    act: async (page) => {
+      await page.getByLabel(/^left not taken/).selectOption('declined');
+    },
+  },
+  {
+    name: 'an appointment',
+    at: '/record?id=marit-sollen',
+    act: async (page) => {
+      await page.getByLabel('Start').fill('2026-12-03T18:00');
+      await page.getByRole('button', { name: 'Write it down' }).click();
+      await expect(page.getByLabel('Start')).toHaveValue('2026-12-03T18:00');
+    },
+  },
+  {
+    name: 'a removed session',
+    at: '/record?id=marit-sollen',
+    act: (page) =>
+      page
+        .getByRole('button', { name: /^remove/ })
+        .first()
+        .click(),
+  },
+  {
+    name: 'a session that begins',
+    at: '/session?id=pell-krossing',
+    act: async (page) => {
+      const begin = page.getByRole('button', { name: 'Begin' });
+      await expect(begin).toBeEnabled();
+      await begin.click();
+    },
+  },
+];
+
+for (const { name, at, act } of PATHS) {
+  for (const how of ['full', 'aborted'] as const) {
+    test(`${name}: a refusal (${how}) is said`, async ({ page }) => {
+      await openDemo(page);
+      await page.goto(at);
+      await page.waitForLoadState('networkidle');
+      await refuse(page, how);
+      await act(page);
+      const words = how === 'full' ? /no room left/ : /broke off the writing/;
+      await expect(page.getByRole('alert').filter({ hasText: words }).first()).toBeVisible();
+    });
+  }
+}

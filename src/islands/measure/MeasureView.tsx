@@ -12,6 +12,7 @@ import { useRecord } from '../shared/useRecord.ts';
 import { findRound } from './findRound.ts';
 import { MeasureStep } from './MeasureStep.tsx';
 import { RoundOverview } from './RoundOverview.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 /** A round: stop signs first, then one measure a screen. */
 export function MeasureView() {
@@ -42,8 +43,9 @@ export function MeasureView() {
 
 function AskFirst({ person }: { person: Person }) {
   const stops = findStopSigns(person);
+  const { write, told } = useWrite();
   const noneOfThese = (): void => {
-    void changePerson(person.id, () => ({ cautionsAskedAt: new Date().toISOString() }));
+    write(() => changePerson(person.id, () => ({ cautionsAskedAt: new Date().toISOString() })));
   };
   return (
     <section>
@@ -62,6 +64,7 @@ function AskFirst({ person }: { person: Person }) {
           None of these, go on
         </button>
       )}
+      {told}
       <StopSigns person={person} />
     </section>
   );

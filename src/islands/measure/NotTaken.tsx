@@ -5,6 +5,7 @@ import { findNotDone, noteNotDone } from '../../core/person/notDone.ts';
 import type { CautionEntry, NotDoneReason, PersonRecord } from '../../core/person/person.ts';
 import { changePerson } from '../../data/people.ts';
 import { writeDate } from '../shared/words.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 export const REASON_WORDS: Readonly<Record<NotDoneReason, string>> = {
   declined: 'declined',
@@ -29,20 +30,23 @@ interface NotTakenProps {
 /** Why a test was not taken on one side; a stop for pain offers a caution. */
 export function NotTaken({ record, measure, side }: NotTakenProps) {
   const { person } = record;
+  const { write, told } = useWrite();
   const entry = findNotDone(record, measure, side);
   const choose = (value: string): void => {
-    void changePerson(person.id, ({ notDone }) => ({
-      notDone:
-        value === ''
-          ? notDone.filter((each) => each.measure !== measure || each.side !== side)
-          : noteNotDone(notDone, {
-              measure,
-              side,
-              reason: value as NotDoneReason,
-              at: new Date().toISOString(),
-              note: '',
-            }),
-    }));
+    write(() =>
+      changePerson(person.id, ({ notDone }) => ({
+        notDone:
+          value === ''
+            ? notDone.filter((each) => each.measure !== measure || each.side !== side)
+            : noteNotDone(notDone, {
+                measure,
+                side,
+                reason: value as NotDoneReason,
+                at: new Date().toISOString(),
+                note: '',
+              }),
+      })),
+    );
   };
   const kind = entry === null ? null : findCautionKind(SUGGESTS[entry.reason] ?? '');
   const isNoted = person.cautions.some((each) => each.id === kind?.id);
@@ -58,7 +62,7 @@ export function NotTaken({ record, measure, side }: NotTakenProps) {
       clearedAt: null,
       note: `in a test: ${measure}`,
     };
-    void changePerson(person.id, ({ cautions }) => ({ cautions: [...cautions, caution] }));
+    write(() => changePerson(person.id, ({ cautions }) => ({ cautions: [...cautions, caution] })));
   };
   return (
     <div className="not-taken">
@@ -89,6 +93,7 @@ export function NotTaken({ record, measure, side }: NotTakenProps) {
           <span className="quiet">{kind.advice}</span>
         </p>
       )}
+      {told}
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
 import { readTyped, toTenth } from '../shared/readTyped.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface ReadingFieldProps {
   record: PersonRecord;
@@ -29,6 +30,7 @@ export function ReadingField(props: ReadingFieldProps) {
   const personId = record.person.id;
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
+  const { write, told } = useWrite();
   // Enter saves and moves on, and leaving the field saves too: what is typed is taken once.
   const untaken = useRef<string | null>(null);
   const [newId] = useState(() => crypto.randomUUID());
@@ -45,8 +47,12 @@ export function ReadingField(props: ReadingFieldProps) {
     if (text === null) return problem?.severity !== 'error';
     untaken.current = null;
     if (text.trim() === '') {
-      if (reading !== null) void removeReading(personId, reading.id);
-      setDraft(null);
+      if (reading === null) setDraft(null);
+      else
+        write(async () => {
+          await removeReading(personId, reading.id);
+          setDraft((now) => (now === text ? null : now));
+        });
       setProblem(null);
       return true;
     }
@@ -62,7 +68,8 @@ export function ReadingField(props: ReadingFieldProps) {
     const taken = makeReading(value, text.trim());
     // What the person's own readings say comes before what most people have.
     setProblem(questionTaken(record, taken) ?? found[0] ?? null);
-    void saveReading(personId, taken).then(() => {
+    write(async () => {
+      await saveReading(personId, taken);
       // What was typed meanwhile stays in the field.
       setDraft((now) => (now === text ? null : now));
     });
@@ -131,6 +138,7 @@ export function ReadingField(props: ReadingFieldProps) {
           ''
         )}
       </p>
+      {told}
     </div>
   );
 }

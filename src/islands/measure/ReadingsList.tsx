@@ -10,6 +10,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { readTyped, toTenth } from '../shared/readTyped.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 /** Every reading of one measure, newest first: each can be put right or set aside, with a reason. */
 export function ReadingsList({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
@@ -35,6 +36,7 @@ export function ReadingsList({ record, measure }: { record: PersonRecord; measur
 function ReadingLine({ personId, reading }: { personId: string; reading: Reading }) {
   const unit = useUnit();
   const [open, setOpen] = useState<'value' | 'reason' | null>(null);
+  const { write: save, told: refusal } = useWrite();
   const write = (value: number): string => writeValue(value, reading.unit, unit);
   const { side, value, takenAt, state, takenBy, instrument, corrected, setAside } = reading;
   const isSetAside = setAside != null;
@@ -77,7 +79,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
               type="button"
               className="word-button"
               onClick={() => {
-                void saveReading(personId, { ...reading, setAside: null });
+                save(() => saveReading(personId, { ...reading, setAside: null }));
               }}
             >
               count it again
@@ -85,6 +87,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
           )}
         </>
       )}
+      {refusal}
       {open !== null && (
         <ChangeForm
           personId={personId}
@@ -112,11 +115,17 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
   const [reason, setReason] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const protocol = getProtocol(reading.measure as MeasureId);
+  const { write, told } = useWrite();
+  const store = (changed: Reading): void => {
+    write(async () => {
+      await saveReading(personId, changed);
+      onDone();
+    });
+  };
   const save = (): void => {
     const at = new Date().toISOString();
     if (!asksValue) {
-      void saveReading(personId, { ...reading, setAside: { reason: reason.trim(), at } });
-      onDone();
+      store({ ...reading, setAside: { reason: reason.trim(), at } });
       return;
     }
     const typed = readTyped(text, protocol, unit);
@@ -125,8 +134,7 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
       : typed.problems;
     setProblems(found);
     if (!typed.ok || found.some((each) => each.severity === 'error')) return;
-    void saveReading(personId, correctReading(reading, toTenth(typed.value), reason.trim(), at));
-    onDone();
+    store(correctReading(reading, toTenth(typed.value), reason.trim(), at));
   };
   return (
     <form
@@ -136,6 +144,7 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
         save();
       }}
     >
+      {told}
       {asksValue && (
         <label className="field">
           <span>Right value</span>

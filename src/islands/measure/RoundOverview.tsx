@@ -14,6 +14,7 @@ import { ALL_POSES, findPoses, type RoundKind } from './findRound.ts';
 import { RoundWords } from './HowTaken.tsx';
 import { REASON_WORDS } from './NotTaken.tsx';
 import { RecheckView } from './RecheckView.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 function countReadings(record: PersonRecord, measure: MeasureId): string {
   const set = calcMeasureSet(record.readings);
@@ -144,22 +145,26 @@ function GuardianLine({ person }: { person: Person }) {
 
 /** Said once, before anything is kept; nothing waits for it. */
 function ConsentLine({ person }: { person: Person }) {
+  const { write, told } = useWrite();
   if (person.intake.consentToData !== null) return null;
   return (
-    <p className="quiet">
+    <div className="quiet">
       Nobody has noted yet that {person.name} agrees to these numbers being kept.{' '}
       <button
         type="button"
         className="word-button"
         onClick={() => {
-          void changePerson(person.id, ({ intake }) => ({
-            intake: { ...intake, consentToData: new Date().toISOString() },
-          }));
+          write(() =>
+            changePerson(person.id, ({ intake }) => ({
+              intake: { ...intake, consentToData: new Date().toISOString() },
+            })),
+          );
         }}
       >
         They agree
       </button>
-    </p>
+      {told}
+    </div>
   );
 }
 

@@ -5,6 +5,8 @@ import { removeReading, saveReading } from '../../data/readings.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { useCaptureKeys } from './live/useCaptureKeys.ts';
 import { findNextSlot, type Slot } from './slots.ts';
+import { useWrite } from '../shared/useWrite.tsx';
+import type { Reading } from '../../core/measures/reading.ts';
 
 interface StopwatchProps {
   record: PersonRecord;
@@ -21,6 +23,7 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
   const [seconds, setSeconds] = useState(0);
   const [lastId, setLastId] = useState<string | null>(null);
   const next = findNextSlot(slots);
+  const { write, told } = useWrite();
 
   const stop = (value: number): void => {
     setStartedAt(null);
@@ -28,7 +31,7 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
     if (next === null) return;
     const id = crypto.randomUUID();
     setLastId(id);
-    void saveReading(record.person.id, {
+    const taken: Reading = {
       id,
       measure: protocol.id,
       side: next.side,
@@ -41,7 +44,8 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
       takenBy: how.takenBy,
       takenAt: new Date().toISOString(),
       note: '',
-    });
+    };
+    write(() => saveReading(record.person.id, taken));
   };
   const latest = useRef(stop);
   useEffect(() => {
@@ -69,9 +73,11 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
   };
   const undo = (): void => {
     if (lastId === null) return;
-    void removeReading(record.person.id, lastId);
-    setLastId(null);
-    setSeconds(0);
+    write(async () => {
+      await removeReading(record.person.id, lastId);
+      setLastId(null);
+      setSeconds(0);
+    });
   };
   useCaptureKeys({ onTake: press, onUndo: undo });
   return (
@@ -91,6 +97,7 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
           Undo <kbd>⌫</kbd>
         </button>
       </div>
+      {told}
     </section>
   );
 }

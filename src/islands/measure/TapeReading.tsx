@@ -13,6 +13,7 @@ import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
 import { toTenth } from '../shared/readTyped.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface TapeReadingProps {
   record: PersonRecord;
@@ -38,6 +39,7 @@ export function TapeReading(props: TapeReadingProps) {
   const { record, protocol, form, body, side, row, reading, how, unit, onEnter } = props;
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const { write, told } = useWrite();
   const [newId] = useState(() => crypto.randomUUID());
   const known = lengthsOf(reading);
 
@@ -88,7 +90,7 @@ export function TapeReading(props: TapeReadingProps) {
     };
     const question = questionTaken(record, taken);
     if (question !== null) setProblems([question]);
-    void saveReading(record.person.id, taken);
+    write(() => saveReading(record.person.id, taken));
     return true;
   };
   const onKey = (event: KeyboardEvent<HTMLInputElement>, isLast: boolean): void => {
@@ -128,6 +130,7 @@ export function TapeReading(props: TapeReadingProps) {
         );
       })}
       {problems.length > 0 && <ProblemList problems={problems} />}
+      {told}
       {typeof working === 'string' && reading !== null && (
         <p className="quiet" role="status">
           {working} = {writeValue(reading.value, 'deg', unit)}

@@ -6,9 +6,10 @@ import { otherSide, SIDES, type Side } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
 import { questionSides } from '../../core/measures/questionReading.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
-import { saveReading } from '../../data/readings.ts';
+import { saveReadings } from '../../data/readings.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 /** What has changed, told apart from what measuring alone would show. */
 function sayChange(
@@ -27,31 +28,33 @@ function sayChange(
 /** Left against right, against their own error. */
 export function SidesLine({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
   const unit = useUnit();
+  const { write, told } = useWrite();
   const [left, right] = SIDES.map((side) => calcMeasureValue(record.readings, measure, side));
   if (!left || !right) return null;
   const swapped = questionSides(record.readings, measure);
   if (swapped !== null) {
     const changeOver = (): void => {
       const ids = new Set([...left.readingIds, ...right.readingIds]);
-      for (const reading of record.readings.filter((each) => ids.has(each.id))) {
-        if (reading.side === null) continue;
-        void saveReading(record.person.id, { ...reading, side: otherSide(reading.side) });
-      }
+      const changed = record.readings.flatMap((each): Reading[] =>
+        ids.has(each.id) && each.side !== null ? [{ ...each, side: otherSide(each.side) }] : [],
+      );
+      write(() => saveReadings(record.person.id, changed));
     };
     return (
-      <p className="sides-line caution">
+      <div className="sides-line caution">
         {swapped.message} {swapped.hint}{' '}
         <button type="button" className="word-button" onClick={changeOver}>
           Change them over
         </button>
-      </p>
+        {told}
+      </div>
     );
   }
   const { difference, smallestReal, verdict } = compareValues(left, right);
   if (verdict !== 'real' && verdict !== 'noise') return null;
-  const write = (each: number): string => writeValue(each, getProtocol(measure).unit, unit);
-  const apart = write(Math.round(Math.abs(difference) * 10) / 10);
-  const error = write(Math.round(smallestReal * 10) / 10);
+  const say = (each: number): string => writeValue(each, getProtocol(measure).unit, unit);
+  const apart = say(Math.round(Math.abs(difference) * 10) / 10);
+  const error = say(Math.round(smallestReal * 10) / 10);
   return (
     <p className="sides-line">
       {verdict === 'noise'

@@ -6,6 +6,7 @@ import type { PersonRow } from '../../data/database.ts';
 import { addPerson, listPeople, removePerson, restorePerson } from '../../data/people.ts';
 import { findLatestReading } from '../../data/readings.ts';
 import { writeDate } from '../shared/words.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 /** The demo's reader brings the file validation along, which this page does without otherwise. */
 async function loadDemo(): Promise<void> {
@@ -18,6 +19,7 @@ export function PeopleView() {
   const people = useLiveQuery(listPeople, []);
   const [search, setSearch] = useState('');
   const [removed, setRemoved] = useState<PersonRow | null>(null);
+  const { write, told } = useWrite();
 
   useEffect(() => {
     if (new URLSearchParams(window.location.search).has('demo')) void loadDemo();
@@ -29,13 +31,17 @@ export function PeopleView() {
   const wanted = search.trim().toLocaleLowerCase();
   const shown = present.filter((each) => each.person.name.toLocaleLowerCase().includes(wanted));
 
-  const remove = async (row: PersonRow): Promise<void> => {
-    await removePerson(row.id);
-    setRemoved(row);
+  const remove = (row: PersonRow): void => {
+    write(async () => {
+      await removePerson(row.id);
+      setRemoved(row);
+    });
   };
-  const restore = async (row: PersonRow): Promise<void> => {
-    await restorePerson(row.id);
-    setRemoved(null);
+  const restore = (row: PersonRow): void => {
+    write(async () => {
+      await restorePerson(row.id);
+      setRemoved(null);
+    });
   };
 
   return (
@@ -55,10 +61,17 @@ export function PeopleView() {
           </label>
         )}
       </div>
+      {told}
       {removed !== null && (
         <p role="status" className="undo">
           {removed.person.name} is removed.{' '}
-          <button type="button" className="word-button" onClick={() => void restore(removed)}>
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              restore(removed);
+            }}
+          >
             Undo
           </button>
         </p>
@@ -69,11 +82,24 @@ export function PeopleView() {
       )}
       <ul className="people-list">
         {shown.map((row) => (
-          <PersonLine key={row.id} row={row} onRemove={() => void remove(row)} />
+          <PersonLine
+            key={row.id}
+            row={row}
+            onRemove={() => {
+              remove(row);
+            }}
+          />
         ))}
       </ul>
       <AddPerson />
-      {gone.length > 0 && <Gone rows={gone} onRestore={(row) => void restore(row)} />}
+      {gone.length > 0 && (
+        <Gone
+          rows={gone}
+          onRestore={(row) => {
+            restore(row);
+          }}
+        />
+      )}
     </div>
   );
 }
@@ -123,17 +149,20 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
 function AddPerson() {
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const submit = async (event: SubmitEvent): Promise<void> => {
+  const { write, told } = useWrite();
+  const submit = (event: SubmitEvent): void => {
     event.preventDefault();
     if (name.trim() === '') {
       setProblem('Name: it is empty. Write what you call this person.');
       return;
     }
-    const id = await addPerson(name.trim());
-    window.location.href = `/measure?id=${encodeURIComponent(id)}`;
+    write(async () => {
+      const id = await addPerson(name.trim());
+      window.location.href = `/measure?id=${encodeURIComponent(id)}`;
+    });
   };
   return (
-    <form className="add-person" onSubmit={(event) => void submit(event)}>
+    <form className="add-person" onSubmit={submit}>
       <label className="field">
         <span>Someone new</span>
         <input
@@ -156,6 +185,7 @@ function AddPerson() {
           {problem}
         </p>
       )}
+      {told}
     </form>
   );
 }

@@ -4,6 +4,7 @@ import type { Person } from '../../core/person/person.ts';
 import { listAppointments, removeAppointment, saveAppointment } from '../../data/appointments.ts';
 import { saveFile } from '../shared/saveFile.ts';
 import { TextField } from '../shared/TextField.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 const LONGEST = 600;
 const MOST_WEEKS = 104;
@@ -17,17 +18,21 @@ export function Appointments({ person }: { person: Person }) {
   const [minutes, setMinutes] = useState('60');
   const [weeks, setWeeks] = useState('1');
   const [note, setNote] = useState('');
+  const { write, told } = useWrite();
   const add = (): void => {
-    void saveAppointment(person.id, {
+    const appointment = {
       id: crypto.randomUUID(),
       start,
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
       minutes: Number(minutes),
       weeks: Number(weeks),
       note,
+    };
+    write(async () => {
+      await saveAppointment(person.id, appointment);
+      setStart('');
+      setNote('');
     });
-    setStart('');
-    setNote('');
   };
   const save = async (): Promise<void> => {
     // The rules of every time zone come with it: only when they are asked for.
@@ -49,13 +54,16 @@ export function Appointments({ person }: { person: Person }) {
               type="button"
               className="word-button quiet"
               aria-label={`remove ${startFormat.format(new Date(each.start))}`}
-              onClick={() => void removeAppointment(person.id, each.id)}
+              onClick={() => {
+                write(() => removeAppointment(person.id, each.id));
+              }}
             >
               remove
             </button>
           </li>
         ))}
       </ul>
+      {told}
       <form
         className="plan-fields"
         onSubmit={(event) => {

@@ -14,6 +14,7 @@ import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/words.ts';
 import { Appointments } from './Appointments.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 /** Everything that is known of a person in the order of time, for a colleague to take over from. */
 export function RecordView() {
@@ -114,12 +115,16 @@ function Line({ happening, before }: { happening: Happening; before: Happening |
 /** Sessions to be looked at again, or removed and put back. */
 function SessionList({ personId, sessions }: { personId: string; sessions: readonly Session[] }) {
   const [removed, setRemoved] = useState<Session | null>(null);
-  const remove = async (id: string): Promise<void> => {
-    setRemoved(await removeSession(personId, id));
+  const { write, told } = useWrite();
+  const remove = (id: string): void => {
+    write(async () => {
+      setRemoved(await removeSession(personId, id));
+    });
   };
   return (
     <>
       <h2>Sessions</h2>
+      {told}
       {removed !== null && (
         <p className="notice" role="status">
           The session of {writeDate(findSessionTime(removed))} is removed.{' '}
@@ -127,8 +132,10 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
             type="button"
             className="word-button"
             onClick={() => {
-              void mergeIn(personId, [removed]);
-              setRemoved(null);
+              write(async () => {
+                await mergeIn(personId, [removed]);
+                setRemoved(null);
+              });
             }}
           >
             put it back
@@ -154,7 +161,9 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
                 type="button"
                 className="word-button quiet"
                 aria-label={`remove the session of ${date}`}
-                onClick={() => void remove(session.id)}
+                onClick={() => {
+                  remove(session.id);
+                }}
               >
                 remove
               </button>

@@ -14,6 +14,7 @@ import { OpenSessions } from './OpenSessions.tsx';
 import { PlanForm } from './PlanForm.tsx';
 import { PlannedHolds } from './PlannedHolds.tsx';
 import { TodayForm } from './TodayForm.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface BeforeViewProps {
   record: PersonRecord;
@@ -58,10 +59,17 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
     planSessionInWorker(record, past, told, asked),
   );
   const plan = result?.ok === true ? result.value : null;
-  const begin = async (): Promise<void> => {
+  const { write, told: refusal } = useWrite();
+  const begin = (): void => {
     if (plan === null) return;
     setIsBeginning(true);
-    onOpen(await startSession(record.person.id, plan.holds, told, heldAt));
+    write(async () => {
+      try {
+        onOpen(await startSession(record.person.id, plan.holds, told, heldAt));
+      } finally {
+        setIsBeginning(false);
+      }
+    });
   };
   return (
     <div className="before">
@@ -92,11 +100,12 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
             type="button"
             className="button"
             disabled={plan === null || plan.holds.length === 0 || isBeginning}
-            onClick={() => void begin()}
+            onClick={begin}
           >
             {heldAt === null ? 'Begin' : 'Write it down'}
           </button>
         </div>
+        {refusal}
         <PlannedHolds
           plan={plan}
           isWorking={result === null && asked.poses.length > 0}

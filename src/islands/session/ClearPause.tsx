@@ -3,6 +3,7 @@ import { liftPause } from '../../core/sessions/liftPause.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { addEntries } from '../../data/sessions.ts';
 import { TextField } from '../shared/TextField.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface ClearPauseProps {
   personId: string;
@@ -14,6 +15,7 @@ interface ClearPauseProps {
 export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
   const [by, setBy] = useState('');
   const [note, setNote] = useState('');
+  const { write, told } = useWrite();
   const clear = async (): Promise<void> => {
     for (const { session, entries } of liftPause(sessions, pose, by.trim(), note.trim())) {
       await addEntries(personId, session, entries);
@@ -26,7 +28,7 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
         className="reason-form"
         onSubmit={(event) => {
           event.preventDefault();
-          if (by.trim() !== '') void clear();
+          if (by.trim() !== '') write(clear);
         }}
       >
         <TextField label="By whom (doctor, physiotherapist)" value={by} required onChange={setBy} />
@@ -34,6 +36,7 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
         <button type="submit" className="button plain">
           Cleared
         </button>
+        {told}
       </form>
     </details>
   );

@@ -15,6 +15,7 @@ import { writeDate, writeValue } from '../shared/words.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { TextField } from '../shared/TextField.tsx';
 import { SelectField } from '../shared/SelectField.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface JudgeViewProps {
   record: PersonRecord;
@@ -28,11 +29,14 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
   const personId = record.person.id;
   const key = JSON.stringify([personId, record.readings.length, session.id, sessions.length]);
   const result = useAnswer(key, () => judgeSessionInWorker(record, sessions, session));
+  const { write, told } = useWrite();
   const put = (decisions: readonly Decision[]): void => {
-    void addEntries(
-      personId,
-      session.id,
-      decisions.map((decision) => ({ kind: 'decide', decision })),
+    write(() =>
+      addEntries(
+        personId,
+        session.id,
+        decisions.map((decision) => ({ kind: 'decide', decision })),
+      ),
     );
   };
   const judged = result?.ok === true ? result.value : [];
@@ -42,6 +46,7 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
   return (
     <section className="judge">
       <h1>What comes of it</h1>
+      {told}
       <p>
         {state.ended === null ? '' : `Ended ${writeDate(state.ended.at)}`}
         {state.ended?.why === 'ended-early' ? ', before everything was held' : ''}

@@ -9,6 +9,7 @@ import type { NewEntry, Session } from '../../core/sessions/session.ts';
 import { changePerson } from '../../data/people.ts';
 import { insertHold } from '../../data/sessions.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface ResponsePanelProps {
   record: PersonRecord;
@@ -24,6 +25,7 @@ interface ResponsePanelProps {
 export function ResponsePanel(props: ResponsePanelProps) {
   const { record, session, hold, holds, response, onPass, onNote } = props;
   const [told, setTold] = useState('');
+  const { write, told: refusal } = useWrite();
   const panel = useRef<HTMLDivElement>(null);
   // What to do now is seen at once, wherever the page was scrolled to.
   useEffect(() => {
@@ -70,9 +72,16 @@ export function ResponsePanel(props: ResponsePanelProps) {
         {response.instead === '' ? '' : ` Instead: ${response.instead}.`}
       </p>
       {told !== '' && <p>{told}</p>}
+      {refusal}
       <div className="button-row">
         {isUrgent ? (
-          <button type="button" className="button" onClick={() => void end()}>
+          <button
+            type="button"
+            className="button"
+            onClick={() => {
+              write(end);
+            }}
+          >
             End the session
           </button>
         ) : (
@@ -87,11 +96,24 @@ export function ResponsePanel(props: ResponsePanelProps) {
               Leave this pose
             </button>
             {lying.map(({ id, name }) => (
-              <button key={id} type="button" className="button plain" onClick={() => void swap(id)}>
+              <button
+                key={id}
+                type="button"
+                className="button plain"
+                onClick={() => {
+                  write(() => swap(id));
+                }}
+              >
                 {name} instead
               </button>
             ))}
-            <button type="button" className="button plain" onClick={() => void end()}>
+            <button
+              type="button"
+              className="button plain"
+              onClick={() => {
+                write(end);
+              }}
+            >
               End the session
             </button>
           </>

@@ -8,6 +8,7 @@ import type { SetUp } from '../../core/setup/setUp.ts';
 import { replaceHolds } from '../../data/sessions.ts';
 import { planSessionInWorker } from '../../workers/setUpClient.ts';
 import { writeDate } from '../shared/words.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface StaleNoticeProps {
   record: PersonRecord;
@@ -22,11 +23,19 @@ interface StaleNoticeProps {
 export function StaleNotice({ record, sessions, session, state, frozen }: StaleNoticeProps) {
   const [isWorking, setIsWorking] = useState(false);
   const [told, setTold] = useState('');
+  const { write, told: refusal } = useWrite();
   if (frozen === undefined || session.heldAt !== null) return null;
   const stale = findStaleHolds(record, state, frozen, new Date().toISOString());
   if (stale.length === 0) return told === '' ? null : <p role="status">{told}</p>;
   const renew = async (): Promise<void> => {
     setIsWorking(true);
+    try {
+      await planAgain();
+    } finally {
+      setIsWorking(false);
+    }
+  };
+  const planAgain = async (): Promise<void> => {
     const poses = stale.map(({ pose, level }) => ({ pose, level }));
     const asked = { poses, order: 'equal', breaths: null, rounds: 1 } as const;
     const others = sessions.filter((each) => each.id !== session.id);
@@ -49,10 +58,10 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
     } else {
       setTold(result.problems.map((each) => each.message).join(' '));
     }
-    setIsWorking(false);
   };
   return (
-    <p className="notice" role="status">
+    <div className="notice" role="status">
+      {refusal}
       {told === ''
         ? stale.some((each) => each.rulesVersion !== RULES_VERSION)
           ? `Rules changed: these set-ups were made on ${writeDate(stale[0]!.madeAt)}, by older rules.`
@@ -62,10 +71,12 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
         type="button"
         className="word-button"
         disabled={isWorking}
-        onClick={() => void renew()}
+        onClick={() => {
+          write(renew);
+        }}
       >
         {isWorking ? 'making them anew …' : 'make them anew'}
       </button>
-    </p>
+    </div>
   );
 }

@@ -1,6 +1,7 @@
 import { findSchool } from '../../core/rules/schools.ts';
 import type { Person } from '../../core/person/person.ts';
 import { changePerson } from '../../data/people.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 export const sayOption = (rule: string, option: string): string =>
   findSchool(rule, option)?.words ?? option.replaceAll('-', ' ');
@@ -9,15 +10,19 @@ export const sayRule = (rule: string, option: string): string =>
 
 /** The schools that were chosen for a person and pose; each can be left again. */
 export function ChosenSchools({ person, poseId }: { person: Person; poseId: string }) {
+  const { write, told } = useWrite();
   const chosen = person.schools.filter((each) => each.pose === poseId);
   if (chosen.length === 0) return null;
   const drop = (rule: string): void => {
-    void changePerson(person.id, (now) => ({
-      schools: now.schools.filter((each) => each.pose !== poseId || each.rule !== rule),
-    }));
+    write(() =>
+      changePerson(person.id, (now) => ({
+        schools: now.schools.filter((each) => each.pose !== poseId || each.rule !== rule),
+      })),
+    );
   };
   return (
     <ul className="plain-list">
+      {told !== null && <li>{told}</li>}
       {chosen.map(({ rule, option, reason }) => (
         <li key={rule}>
           For {person.name}: {sayRule(rule, option).toLowerCase()} {sayOption(rule, option)}

@@ -14,6 +14,7 @@ import { writeDate } from '../shared/words.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import type { PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/TableHead.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface KeptViewProps {
   request: PlanRequest;
@@ -30,6 +31,7 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
   const personId = record.person.id;
   const all = useLiveQuery(() => listSetUps(personId), [personId]);
   const [removed, setRemoved] = useState<KeptSetUp | null>(null);
+  const { write, told } = useWrite();
   const kept = (all ?? []).filter((each) => each.pose === poseId);
   const key = kept.length === 0 ? null : JSON.stringify(['kept', record, kept]);
   const checks = useAnswer(key, () => checkKeptInWorker(record, kept));
@@ -41,7 +43,7 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
       moved: isMoved(moved) ? moved : null,
       reason,
     };
-    void keepForPerson(personId, keepSetUp(setUp, asked));
+    write(() => keepForPerson(personId, keepSetUp(setUp, asked)));
   };
   return (
     <>
@@ -64,6 +66,7 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
           Keep this set-up
         </button>
       </form>
+      {told}
       {removed !== null && (
         <p className="undo" role="status">
           Removed.{' '}
@@ -71,8 +74,10 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
             type="button"
             className="word-button"
             onClick={() => {
-              void keepForPerson(personId, removed);
-              setRemoved(null);
+              write(async () => {
+                await keepForPerson(personId, removed);
+                setRemoved(null);
+              });
             }}
           >
             Bring it back
@@ -90,7 +95,9 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
             unit={unit}
             onShow={onShow}
             onRemove={() => {
-              void removeSetUp(personId, each.id).then(setRemoved);
+              write(async () => {
+                setRemoved(await removeSetUp(personId, each.id));
+              });
             }}
           />
         ))}

@@ -16,6 +16,7 @@ import { ChosenSchools, sayOption, sayRule } from './ChosenSchools.tsx';
 import { writeNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/TableHead.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface SchoolsViewProps {
   request: PlanRequest;
@@ -167,6 +168,7 @@ interface ChooseProps {
 function Choose({ request, schools }: ChooseProps) {
   const { record, poseId } = request;
   const { person } = record;
+  const { write, told } = useWrite();
   const choose = (form: FormData): void => {
     const picked = schools.find((each) => keyOfSchool(each) === form.get('school'));
     const reason = form.get('reason');
@@ -180,13 +182,16 @@ function Choose({ request, schools }: ChooseProps) {
       reason: typeof reason === 'string' ? reason.trim() : '',
       at,
     };
-    void changePerson(person.id, (now) => ({
-      schools: [...now.schools.filter((each) => each.pose !== poseId || each.rule !== rule), own],
-    }));
+    write(() =>
+      changePerson(person.id, (now) => ({
+        schools: [...now.schools.filter((each) => each.pose !== poseId || each.rule !== rule), own],
+      })),
+    );
   };
   return (
     <>
       <ChosenSchools person={person} poseId={poseId} />
+      {told}
       <form
         className="reason-form"
         onSubmit={(event) => {

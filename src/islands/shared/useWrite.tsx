@@ -16,8 +16,10 @@ export function useWrite(): {
   } | null>(null);
   const write = (action: () => Promise<unknown>): void => {
     action().then(
-      () => {
-        setFailed(null);
+      (done) => {
+        // Some writers answer whether what they change is still there.
+        const words = done === false ? 'It is not here any more.' : null;
+        setFailed(words === null ? null : { words, again: action });
       },
       (error: unknown) => {
         setFailed({ words: sayWriteError(error), again: action });

@@ -12,6 +12,7 @@ import type { PersonRecord } from '../../../core/person/person.ts';
 import type { Problem } from '../../../core/problems/problem.ts';
 import { removeReading, saveReading } from '../../../data/readings.ts';
 import { getConfirmation, setConfirmation, type Confirmation } from '../../../data/settings.ts';
+import { useWrite } from '../../shared/useWrite.tsx';
 import { ProblemList } from '../../shared/ProblemList.tsx';
 import type { HowTaken } from '../HowTaken.tsx';
 import { questionTaken } from '../questionTaken.ts';
@@ -47,6 +48,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
   const [undoable, setUndoable] = useState<readonly string[]>([]);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [said, setSaid] = useState('');
+  const { write, told } = useWrite();
   const confirmation = useLiveQuery(getConfirmation, []) ?? 'sound';
   const source = useMemo(() => {
     if (way === 'inclinometer') return isPractising ? inclinometerSource : null;
@@ -97,7 +99,8 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
     };
     const question = questionTaken(record, taken);
     if (question !== null) setProblems([question]);
-    void saveReading(record.person.id, taken).then(() => {
+    write(async () => {
+      await saveReading(record.person.id, taken);
       const words = `${nameSlot(next)}: ${String(value)}°`;
       setSaid(isSimulated ? `${words}, for practice only.` : `${words} is saved.`);
       confirmAloud(confirmation, words);
@@ -119,7 +122,8 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
     setUndoable(undoable.slice(0, -1));
     setPending((now) => new Map([...now].filter(([, each]) => each !== id)));
     reader.rearm();
-    void removeReading(record.person.id, id).then(() => {
+    write(async () => {
+      await removeReading(record.person.id, id);
       setSaid('The last reading is undone.');
       confirmAloud(confirmation, 'undone', true);
     });
@@ -160,10 +164,13 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
           <span>°</span>
         </p>
       </div>
-      <p className="live-words">{describe(state, isLost, next)}</p>
+      <p className="live-words">
+        {told === null ? describe(state, isLost, next) : 'The last reading is not stored yet.'}
+      </p>
       <p role="status" className="quiet">
         {said}
       </p>
+      {told}
       {problems.length > 0 && <ProblemList problems={problems} />}
       <div className="button-row">
         <button type="button" className="button" onClick={takeNow}>

@@ -30,6 +30,7 @@ import { findNextSlot, type Slot } from '../slots.ts';
 import { paintDrawing, type Picture } from '../../shared/photo/loadPicture.ts';
 import { PictureChoice, PictureMarks } from '../../shared/photo/PictureMarks.tsx';
 import { usePicture } from '../../shared/photo/usePicture.ts';
+import { useWrite } from '../../shared/useWrite.tsx';
 
 interface PhotoReadingProps {
   record: PersonRecord;
@@ -61,7 +62,8 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
   const value =
     opened === null ? null : readMarks(protocol, opened.picture, marks, { knownCm, lineKind });
   const next = findNextSlot(slots);
-  const write = (each: number): string => writeValue(toTenth(each), protocol.unit, unit);
+  const say = (each: number): string => writeValue(toTenth(each), protocol.unit, unit);
+  const { write, told } = useWrite();
 
   const take = async (): Promise<void> => {
     if (value === null || next === null || opened === null) return;
@@ -98,11 +100,12 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
     await saveReading(personId, taken);
     state.clear();
     setSaid(
-      `${next.side ?? ''} ${write(number)} is saved. Mark it again for another reading.`.trim(),
+      `${next.side ?? ''} ${say(number)} is saved. Mark it again for another reading.`.trim(),
     );
   };
   return (
     <section className="photo" aria-label="Reading off a picture">
+      {told}
       <PictureChoice state={state} onDrawn={() => void openDemo()} />
       <p className="quiet">
         Stand well back, square to the body, the camera at its middle; a known length lies beside
@@ -146,14 +149,16 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
           <div className="button-row" role="status">
             {value !== null && (
               <strong className="value">
-                {write(value.value)} <span className="quiet">± {write(value.error95)}</span>
+                {say(value.value)} <span className="quiet">± {say(value.error95)}</span>
               </strong>
             )}
             <button
               type="button"
               className="button"
               disabled={value === null || next === null}
-              onClick={() => void take()}
+              onClick={() => {
+                write(take);
+              }}
             >
               {next === null
                 ? 'Every reading is taken'
@@ -181,6 +186,7 @@ interface KeptPicturesProps {
 }
 
 function KeptPictures({ personId, measure, onOpen }: KeptPicturesProps) {
+  const { write, told } = useWrite();
   const rows = useLiveQuery(() => listPictures(personId, measure), [personId, measure]) ?? [];
   if (rows.length === 0) return null;
   return (
@@ -204,13 +210,16 @@ function KeptPictures({ personId, measure, onOpen }: KeptPicturesProps) {
             <button
               type="button"
               className="word-button"
-              onClick={() => void deletePicture(row.id)}
+              onClick={() => {
+                write(() => deletePicture(row.id));
+              }}
             >
               delete the picture, keep its numbers
             </button>
           </li>
         ))}
       </ul>
+      {told}
     </details>
   );
 }
