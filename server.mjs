@@ -31,7 +31,20 @@ const HEADERS = {
   'X-Content-Type-Options': 'nosniff',
   'Referrer-Policy': 'no-referrer',
   'Cross-Origin-Opener-Policy': 'same-origin',
+  'Cross-Origin-Embedder-Policy': 'require-corp',
+  'Cross-Origin-Resource-Policy': 'same-origin',
+  'Permissions-Policy':
+    'accelerometer=(self), gyroscope=(self), magnetometer=(self), camera=(self), microphone=(), geolocation=()',
 };
+const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE'];
+/** How long a request may take to say what it wants, ms: its head, then all of it. */
+const HEAD_MS = 10_000;
+const WHOLE_MS = 20_000;
+const IDLE_MS = 10_000;
+/** Requests under way when the server is stopped are answered within this, ms. */
+const STOP_MS = 5_000;
+/** Names that this server answers to when it is bound beyond this machine; none = any. */
+const HOSTS = (process.env.ALLOWED_HOSTS ?? '').split(',').filter((each) => each !== '');
 
 const compress = compression({
   // A stream of events has to leave as it comes.
@@ -40,18 +53,43 @@ const compress = compression({
     compression.filter(request, response),
 });
 
+function sayPlainly(response, status, words, headers = {}) {
+  response.writeHead(status, { 'Content-Type': 'text/plain; charset=utf-8', ...headers });
+  response.end(`${words}\n`);
+}
+
+/** Whether a request is answered here, before the app sees it. */
+function answerEarly({ method, url, headers }, response) {
+  const host = (headers.host ?? '').replace(/:\d+$/, '');
+  if (HOST !== '127.0.0.1' && HOSTS.length > 0 && !HOSTS.includes(host)) {
+    sayPlainly(response, 421, 'This server does not answer to that name.');
+  } else if (!METHODS.includes(method)) {
+    sayPlainly(response, 405, 'This method is not allowed here.', { Allow: METHODS.join(', ') });
+  } else if (url === '/health') {
+    response.setHeader('Cache-Control', 'no-store');
+    sayPlainly(response, 200, 'ok');
+  } else if (url.startsWith('/_image')) {
+    sayPlainly(response, 404, 'There is no such page.');
+  } else return false;
+  return true;
+}
+
 function answer(request, response) {
   for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+  if (answerEarly(request, response)) return;
   if (request.url === '/service-worker.js') response.setHeader('Cache-Control', 'no-cache');
+  if (request.url.startsWith('/api/')) response.setHeader('Cache-Control', 'no-store');
   compress(request, response, () => {
     handler(request, response, () => {
-      response.writeHead(404, { 'Content-Type': 'text/plain; charset=utf-8' });
-      response.end('There is no such page.\n');
+      sayPlainly(response, 404, 'There is no such page.');
     });
   });
 }
 
-const server = createServer(answer);
+const server = createServer(
+  { headersTimeout: HEAD_MS, requestTimeout: WHOLE_MS, keepAliveTimeout: IDLE_MS },
+  answer,
+);
 
 function listen(port) {
   server.once('error', (error) => {
@@ -77,6 +115,7 @@ listen(FIRST_PORT);
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {
     server.close(() => process.exit(0));
-    server.closeAllConnections();
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), STOP_MS).unref();
   });
 }

@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { request, type IncomingHttpHeaders } from 'node:http';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -183,31 +184,67 @@ test('a taken port is said, and the next one is used', async () => {
   server.kill('SIGINT');
 });
 
-test('the server refuses by the book', async ({ request }) => {
+/** A request as it is written, to a server that has to answer it. */
+const askRaw = (
+  baseURL: string,
+  method: string,
+  path: string,
+): Promise<{ readonly status: number; readonly headers: IncomingHttpHeaders }> =>
+  new Promise((resolve, reject) => {
+    const { hostname, port } = new URL(baseURL);
+    const asked = request({ hostname, port, method, path }, (answer) => {
+      answer.resume();
+      resolve({ status: answer.statusCode ?? 0, headers: answer.headers });
+    });
+    asked.on('error', reject);
+    asked.end();
+  });
+
+test('the server answers odd methods plainly, says that it is well, and lets nothing be kept', async ({
+  baseURL,
+}) => {
+  const ask = (method: string, path: string) => askRaw(baseURL!, method, path);
+  for (const [method, path] of [
+    ['OPTIONS', '*'],
+    ['TRACE', '/'],
+    ['PROPFIND', '/'],
+    ['OPTIONS', '/api/set-up'],
+  ] as const) {
+    expect((await ask(method, path)).status, `${method} ${path}`).toBe(405);
+  }
+  expect((await ask('GET', '/health')).status).toBe(200);
+  expect((await ask('GET', '/_image?href=/icon.svg')).status).toBe(404);
+  const poses = await ask('GET', '/api/poses');
+  expect(poses.headers['cache-control']).toBe('no-store');
+  expect(poses.headers['permissions-policy']).toContain('camera=(self)');
+  expect(poses.headers['cross-origin-resource-policy']).toBe('same-origin');
+});
+
+test('the server refuses by the book', async ({ request: api }) => {
   const person = JSON.parse(readFileSync('public/demo/marit-sollen.json', 'utf8')) as unknown;
-  const answer = await request.post('/api/set-up', {
+  const answer = await api.post('/api/set-up', {
     data: { person, pose: 'pyramid', side: 'left' },
   });
   expect(answer.status()).toBe(200);
   expect(await answer.json()).toMatchObject({ pose: 'pyramid', status: 'solved' });
   for (const method of ['GET', 'PUT', 'DELETE'] as const) {
-    const refused = await request.fetch('/api/set-up', { method });
+    const refused = await api.fetch('/api/set-up', { method });
     expect(refused.status()).toBe(405);
     expect(refused.headers()['allow']).toBe('POST');
   }
-  const large = await request.post('/api/set-up', {
+  const large = await api.post('/api/set-up', {
     data: Buffer.from('x'.repeat(1_200_000)),
     headers: { 'content-type': 'application/json' },
   });
   expect(large.status()).toBe(413);
-  const form = await request.post('/api/set-up', { form: { pose: 'pyramid' } });
+  const form = await api.post('/api/set-up', { form: { pose: 'pyramid' } });
   expect(form.status()).toBe(415);
-  const schema = await request.get('/api/schemas/person');
+  const schema = await api.get('/api/schemas/person');
   expect(await schema.json()).toMatchObject({ title: 'Stillwater person file' });
-  expect((await request.post('/api/schemas/person')).status()).toBe(405);
+  expect((await api.post('/api/schemas/person')).status()).toBe(405);
   for (let i = 0; i < 40; i += 1) {
     const junk = Buffer.from(Array.from({ length: 60 }, (_, k) => (i * 37 + k * 101) % 256));
-    const refused = await request.post('/api/set-up', {
+    const refused = await api.post('/api/set-up', {
       data: junk,
       headers: { 'content-type': 'application/json' },
     });
