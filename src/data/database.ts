@@ -188,3 +188,15 @@ function open(): StillwaterDatabase {
 }
 
 export const db = open();
+
+/**
+ * Opens the database, or says why it cannot be.
+ *
+ * @param onBlocked called when a tab with an older version keeps it from being upgraded
+ */
+export async function openDatabase(onBlocked: () => void): Promise<void> {
+  db.on('blocked', onBlocked);
+  await db.open();
+}
+
+export const isDatabaseOpen = (): boolean => db.isOpen();

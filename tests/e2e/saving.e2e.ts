@@ -186,3 +186,17 @@ for (const { name, at, act } of PATHS) {
     });
   }
 }
+
+test('a database that does not open is said, with what to do', async ({ page }) => {
+  await page.addInitScript(() => {
+    indexedDB.open = () => {
+      throw new DOMException('denied', 'UnknownError');
+    };
+  });
+  for (const at of ['/', '/person?id=marit-sollen']) {
+    await page.goto(at);
+    await expect(page.getByText(/^This browser does not open its database\./)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Reload' })).toBeVisible();
+  }
+  await expectAccessible(page);
+});

@@ -6,6 +6,8 @@ import type { PersonRow } from '../../data/database.ts';
 import { addPerson, listPeople, removePerson, restorePerson } from '../../data/people.ts';
 import { findLatestReading } from '../../data/readings.ts';
 import { writeDate } from '../shared/words.ts';
+import { whenOpen } from '../shared/whenOpen.ts';
+import { Opening } from '../shared/Opening.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 
 /** The demo's reader brings the file validation along, which this page does without otherwise. */
@@ -16,7 +18,7 @@ async function loadDemo(): Promise<void> {
 
 /** Everyone this teacher works with: find, add, remove and bring back. */
 export function PeopleView() {
-  const people = useLiveQuery(listPeople, []);
+  const people = useLiveQuery(whenOpen(listPeople), []);
   const [search, setSearch] = useState('');
   const [removed, setRemoved] = useState<PersonRow | null>(null);
   const { write, told } = useWrite();
@@ -25,7 +27,7 @@ export function PeopleView() {
     if (new URLSearchParams(window.location.search).has('demo')) void loadDemo();
   }, []);
 
-  if (people === undefined) return <p className="quiet">Opening…</p>;
+  if (people === undefined) return <Opening />;
   const present = people.filter((each) => each.deletedAt === null);
   const gone = people.filter((each) => each.deletedAt !== null);
   const wanted = search.trim().toLocaleLowerCase();

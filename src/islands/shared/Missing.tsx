@@ -1,6 +1,8 @@
+import { Opening } from './Opening.tsx';
+
 /** Said while a record loads, or when a link leads to nobody. */
 export function Missing({ loading }: { loading: boolean }) {
-  if (loading) return <p className="quiet">Opening…</p>;
+  if (loading) return <Opening />;
   return (
     <div className="empty">
       <h1>Nobody here</h1>

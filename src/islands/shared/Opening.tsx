@@ -1,0 +1,40 @@
+import { useEffect, useState } from 'react';
+import { openDatabase } from '../../data/database.ts';
+import { sayWriteError } from './sayWriteError.ts';
+
+/** Shown while the database opens; it says so when that cannot be, and what to do. */
+export function Opening() {
+  const [problem, setProblem] = useState<string | null>(null);
+  useEffect(() => {
+    let isShown = true;
+    const tell = (words: string): void => {
+      if (isShown) setProblem(words);
+    };
+    openDatabase(() => {
+      tell('Another tab holds the database of an older version. Close it, and this page goes on.');
+    }).catch((error: unknown) => {
+      tell(
+        `This browser does not open its database. ${sayWriteError(error)} Close the app’s other tabs and reload; a private window may not allow storing at all. What was saved is not lost by this.`,
+      );
+    });
+    return () => {
+      isShown = false;
+    };
+  }, []);
+  return problem === null ? (
+    <p className="quiet">Opening…</p>
+  ) : (
+    <div className="empty" role="alert">
+      <p>{problem}</p>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          window.location.reload();
+        }}
+      >
+        Reload
+      </button>
+    </div>
+  );
+}
