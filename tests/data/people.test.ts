@@ -113,6 +113,10 @@ describe('people in the browser', () => {
     expect(plan).toMatchObject({ isNewPerson: false, added: { reading: 1 }, staysRemoved: 1 });
     expect(plan.changes).toEqual([]);
     expect(plan.stays.map(({ what }) => what)).toEqual(['notes', 'reading: Stature']);
+    expect(plan.stays[1]).toMatchObject({
+      from: `${String(first!.value + 1)} cm`,
+      to: `${String(first!.value)} cm`,
+    });
     await importFile(older);
     const record = await loadRecord('test');
     expect(record?.readings).toHaveLength(file.readings.length);

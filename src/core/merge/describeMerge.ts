@@ -48,7 +48,8 @@ function sayRecord(kind: string, record: Recorded): string {
   const { clearedBy } = record;
   const cleared =
     clearedBy === undefined ? '' : clearedBy === null ? 'not cleared' : `cleared by ${clearedBy}`;
-  const value = record.value === undefined ? '' : `${String(record.value)} ${record.unit ?? ''}`;
+  const unit = record.unit === 'deg' ? '°' : ` ${record.unit ?? ''}`;
+  const value = record.value === undefined ? '' : `${String(record.value)}${unit}`;
   const parts: Readonly<Record<string, readonly (string | null | undefined)[]>> = {
     reading: [value, record.note],
     caution: [record.severity, record.side, cleared, record.note],
