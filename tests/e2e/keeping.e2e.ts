@@ -75,7 +75,7 @@ test('an older file changes nothing that is newer, says so, and can be taken bac
   await page
     .getByLabel('Person file (JSON)')
     .setInputFiles({ name: 'older.json', mimeType: 'application/json', buffer });
-  const stays = page.getByRole('table', { name: 'What stays, as it is later here' });
+  const stays = page.getByRole('table', { name: 'What stays as it is here' });
   await expect(stays.getByRole('row', { name: /private notes/ })).toContainText(
     'Sleeps badly this week.',
   );

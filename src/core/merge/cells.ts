@@ -34,7 +34,7 @@ export interface PersonCells {
   readonly log: ReadonlySet<string>;
 }
 
-/** A path and what stands there. */
+/** A path and its value. */
 type Entry = readonly [path: string, value: unknown];
 
 /** JSON that is the same text for the same value. */
@@ -218,7 +218,7 @@ const readFields = (
       .map(([path, value]) => [path.slice(kind.length), value]),
   );
 
-/** The opposite of {@link toCells}. What stands in a removed session is hidden with it. */
+/** The inverse of {@link toCells}. The holds and entries of a removed session are left out. */
 export function fromCells(
   id: string,
   { cells, log }: PersonCells,

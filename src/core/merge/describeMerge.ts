@@ -18,7 +18,7 @@ export interface MergePlan {
   /** How many records of each kind come in. */
   readonly added: Readonly<Record<string, number>>;
   readonly changes: readonly MergeLine[];
-  /** What the file has otherwise, but earlier: it stays as it is here. */
+  /** What differs in the file, but is not later there: it stays as it is here. */
   readonly stays: readonly MergeLine[];
   /** Records of the file that were removed here: they stay removed. */
   readonly staysRemoved: number;

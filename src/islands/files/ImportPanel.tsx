@@ -137,7 +137,7 @@ function PlanWords({ name, plan }: { name: string; plan: ImportPlan }) {
       )}
       {stays.length > 0 && (
         <LineTable
-          caption="What stays, as it is later here"
+          caption="What stays as it is here"
           columns={['What', 'Here', 'In the file']}
           lines={stays}
         />

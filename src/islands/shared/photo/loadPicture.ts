@@ -13,15 +13,15 @@ export interface Picture {
 const MOST_MEGAPIXELS = 40;
 const LONGEST_EDGE = 1600;
 const QUALITY = 0.9;
-/** A picture's size stands near its beginning, unless much else is told of it first. */
+/** Enough of a picture file to hold its dimensions, unless long metadata comes first. */
 const HEADER_BYTES = 512 * 1024;
-/** A file whose size cannot be read off is decoded only when it is smaller than this. Our choice. */
+/** A file whose dimensions cannot be read is decoded only when it is smaller than this. Our choice. */
 const MOST_BYTES_UNREAD = 24 * 1024 * 1024;
 
 const countMegapixels = ({ width, height }: { width: number; height: number }): number =>
   (width * height) / 1e6;
 
-/** Megapixels as the file tells them; null = what it tells of itself is damaged. */
+/** Megapixels from the file's metadata; null = it cannot be read. */
 async function readMegapixels(file: File): Promise<number | null> {
   for (const bytes of [HEADER_BYTES, file.size]) {
     try {
