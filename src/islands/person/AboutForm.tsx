@@ -49,10 +49,8 @@ const checkBodyMass = checkNumber('Body mass, kg (optional)', [10, 400], false);
 
 /** Who someone is, and what the sums need of it. */
 export function AboutForm({ person }: { person: Person }) {
-  const { write, told } = useWrite();
-  const save = (changes: Partial<Person>): void => {
-    write(() => changePerson(person.id, () => changes));
-  };
+  const experience = useWrite();
+  const reference = useWrite();
   return (
     <div className="about">
       <SavedField label="Name" person={person} answer={NAME} check={checkName} />
@@ -61,7 +59,8 @@ export function AboutForm({ person }: { person: Person }) {
         <select
           value={person.experience}
           onChange={(event) => {
-            save({ experience: event.target.value as Experience });
+            const chosen = event.target.value as Experience;
+            experience.write(() => changePerson(person.id, () => ({ experience: chosen })));
           }}
         >
           {EXPERIENCE.map(({ value, words }) => (
@@ -71,6 +70,7 @@ export function AboutForm({ person }: { person: Person }) {
           ))}
         </select>
       </label>
+      {experience.told}
       <div className="field-row">
         <SavedField
           label="Born in"
@@ -93,7 +93,8 @@ export function AboutForm({ person }: { person: Person }) {
           value={person.sexForReference ?? ''}
           onChange={(event) => {
             const { value } = event.target;
-            save({ sexForReference: value === 'female' || value === 'male' ? value : null });
+            const chosen = value === 'female' || value === 'male' ? value : null;
+            reference.write(() => changePerson(person.id, () => ({ sexForReference: chosen })));
           }}
         >
           <option value="">not said</option>
@@ -101,8 +102,8 @@ export function AboutForm({ person }: { person: Person }) {
           <option value="male">of men</option>
         </select>
       </label>
+      {reference.told}
       <SavedField label="Private notes (never printed)" person={person} answer={NOTES} rows={3} />
-      {told}
       <p className="quiet">Everything here is saved as you leave a field.</p>
     </div>
   );

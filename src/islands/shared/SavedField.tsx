@@ -134,7 +134,7 @@ function Told({ label, state, text, onAgain, onKeepOwn, onTakeTheirs }: ToldProp
   if (state.kind === 'failed')
     return (
       <span role="alert">
-        Not saved. {state.words} It is tried again.{' '}
+        Not saved. {state.words} Trying again soon.{' '}
         <button type="button" className="word-button" onClick={onAgain}>
           Try now
         </button>{' '}
