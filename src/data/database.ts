@@ -140,8 +140,10 @@ async function stampAll(transaction: Transaction): Promise<void> {
 }
 
 function open(): StillwaterDatabase {
-  // Strict durability: what the screen calls saved survives a crash of the browser.
+  // Strict durability: what the screen calls saved survives a crash of the browser. No cache:
+  // Dexie's would show a row before its transaction is complete.
   const database = new Dexie('stillwater', {
+    cache: 'disabled',
     chromeTransactionDurability: 'strict',
   }) as StillwaterDatabase;
   database.version(1).stores({
