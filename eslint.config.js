@@ -30,6 +30,8 @@ const CORE_ROOMS = [
   'paper',
   'poseCheck',
   'formats',
+  'backup',
+  'extract',
 ];
 
 /** Who may be imported by whom outside the core: pages → islands → data and workers → core. */

@@ -11,6 +11,7 @@ import { describeMerge, type MergePlan } from '../core/merge/describeMerge.ts';
 import { mergeCells } from '../core/merge/merge.ts';
 import { listAppointments } from './appointments.ts';
 import { db, type StampRow, type UndoRow } from './database.ts';
+import { findErasedAt } from './erasedMark.ts';
 import { loadRecord } from './people.ts';
 import { listSessions } from './sessions.ts';
 import { listSetUps } from './setUps.ts';
@@ -29,6 +30,7 @@ const TABLES = [
   db.sessions,
   db.frozenSetUps,
   db.appointments,
+  db.pictures,
   db.stamps,
   db.clock,
   db.undo,
@@ -96,7 +98,11 @@ async function replaceCells(
     const stored = await table.where('personId').equals(id).primaryKeys();
     await table.bulkDelete(stored.filter(([, each]) => !kept.has(each)));
   };
+  const agreedBefore = (await db.people.get(id))?.person.intake.consentToPictures ?? null;
   await db.people.put({ id, person, extra, updatedAt: now(), deletedAt: null });
+  // Withdrawn on another device: the pictures go here too.
+  if (agreedBefore !== null && person.intake.consentToPictures === null)
+    await db.pictures.where('personId').equals(id).delete();
   await removeOthers(db.readings, readings);
   await removeOthers(db.setUps, setUps);
   await removeOthers(db.sessions, sessions);
@@ -116,17 +122,25 @@ async function replaceCells(
   await moveClockPast([...Object.values(changes.stamps), ...Object.values(changes.removed)]);
 }
 
-/** What is changed after a merge counts as later than all that came in with it. */
-async function moveClockPast(stamps: readonly Stamp[]): Promise<void> {
+/**
+ * What is changed after a merge counts as later than all that came in with it.
+ *
+ * @returns the stamp of this moment
+ */
+export async function moveClockPast(stamps: readonly Stamp[]): Promise<Stamp> {
   const clock = await db.clock.get(CLOCK);
   const device = clock?.device ?? crypto.randomUUID().slice(0, 8);
   const seen = stamps.reduce(findLater, clock?.last ?? '');
-  await db.clock.put({ id: CLOCK, device, last: tick(seen, Date.now(), device) });
+  const last = tick(seen, Date.now(), device);
+  await db.clock.put({ id: CLOCK, device, last });
+  return last;
 }
 
 export interface ImportPlan extends MergePlan {
   /** When the person was removed here; null = they were not. */
   readonly removedAt: string | null;
+  /** When everything of theirs was erased here; null = it was not. */
+  readonly erasedAt: string | null;
 }
 
 /** What taking a file in would do. */
@@ -135,7 +149,8 @@ export async function planImport(file: PersonFile): Promise<ImportPlan> {
   const here = await loadCells(id);
   const theirs = cellsOfFile(file);
   const plan = describeMerge(here, theirs, here === null ? theirs : mergeCells(here, theirs));
-  return { ...plan, removedAt: (await db.people.get(id))?.deletedAt ?? null };
+  const removedAt = (await db.people.get(id))?.deletedAt ?? null;
+  return { ...plan, removedAt, erasedAt: await findErasedAt(id) };
 }
 
 /**
@@ -156,6 +171,12 @@ export async function importFile(file: PersonFile): Promise<string> {
     await db.undo.add(toUndo(undo, person, here, merged));
   });
   return undo;
+}
+
+/** Lets someone who came in as a new person be taken back, as after an import. */
+export async function addUndoOfNew(file: PersonFile): Promise<void> {
+  const cells = await loadCells(file.person.id);
+  if (cells !== null) await db.undo.add(toUndo(crypto.randomUUID(), file.person, null, cells));
 }
 
 function toUndo(

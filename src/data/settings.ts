@@ -33,16 +33,46 @@ export async function getConfirmation(): Promise<Confirmation> {
 export const setConfirmation = (confirmation: Confirmation): Promise<void> =>
   setSetting('confirmation', confirmation);
 
+/** Under which key a person's own pace stands. */
+export const toPaceKey = (personId: string): string => `pace ${personId}`;
+
 /** A person's own seconds a breath; null = not known yet. */
 export async function getPace(personId: string): Promise<number | null> {
-  const value = await getSetting(`pace ${personId}`);
+  const value = await getSetting(toPaceKey(personId));
   return typeof value === 'number' ? value : null;
 }
 
 export const setPace = (personId: string, seconds: number): Promise<void> =>
-  setSetting(`pace ${personId}`, seconds);
+  setSetting(toPaceKey(personId), seconds);
 
 export const getBreathSound = async (): Promise<boolean> =>
   (await getSetting('breath-sound')) === true;
 
 export const setBreathSound = (isOn: boolean): Promise<void> => setSetting('breath-sound', isOn);
+
+/** When the last backup was made and read back, ISO; null = never in this browser. */
+export async function getBackedUpAt(): Promise<string | null> {
+  const value = await getSetting('backed-up-at');
+  return typeof value === 'string' ? value : null;
+}
+
+export const setBackedUpAt = (at: string): Promise<void> => setSetting('backed-up-at', at);
+
+const DEFAULT_BACKUP_DAYS = 7;
+
+/** By how many days the last backup may be older than the newest data. */
+export async function getBackupDays(): Promise<number> {
+  const value = await getSetting('backup-days');
+  return typeof value === 'number' ? value : DEFAULT_BACKUP_DAYS;
+}
+
+export const setBackupDays = (days: number): Promise<void> => setSetting('backup-days', days);
+
+/** How many months data is kept after the last of it; null = no period is set. */
+export async function getRetentionMonths(): Promise<number | null> {
+  const value = await getSetting('retention-months');
+  return typeof value === 'number' ? value : null;
+}
+
+export const setRetentionMonths = (months: number | null): Promise<void> =>
+  setSetting('retention-months', months);

@@ -8,6 +8,7 @@ import type {
 import {
   listAppointmentCells,
   listPersonCells,
+  listPictureCells,
   listReadingCells,
   listSessionCells,
   listSetUpCells,
@@ -19,6 +20,7 @@ import type {
   ClockRow,
   KeptSetUpRow,
   PersonRow,
+  PictureRow,
   ReadingRow,
   SessionRow,
   StampRow,
@@ -52,6 +54,7 @@ const STAMPED: Readonly<Record<string, Stamped>> = {
   setUps: owned<KeptSetUpRow>(listSetUpCells),
   sessions: owned<SessionRow>(listSessionCells),
   appointments: owned<AppointmentRow>(listAppointmentCells),
+  pictures: owned<PictureRow>(listPictureCells),
 };
 
 /** The one row of the clock. */

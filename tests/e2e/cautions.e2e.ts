@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
 import { PERSON, recordOf, REFERENCE } from '../support/people.ts';
-import { expectAccessible, openDemo } from './support.ts';
+import { answerFirst, expectAccessible, openDemo } from './support.ts';
 
 test.beforeEach(async ({ page }) => {
   await openDemo(page);
@@ -115,7 +115,7 @@ test('a re-check names the readings worth repeating and leads through them', asy
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByText(`${PERSON.name} is saved here.`)).toBeVisible();
   await page.goto(`/measure?id=${PERSON.id}`);
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await answerFirst(page);
   await page.getByRole('button', { name: 'Which readings are worth repeating?' }).click();
   await expect(page.getByRole('heading', { name: 'Worth repeating' })).toBeVisible({
     timeout: 60_000,

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, openDemo, TYPED } from './support.ts';
+import { answerFirst, expectAccessible, openDemo, TYPED } from './support.ts';
 
 /** From nothing to a drawn warrior II, through the real screens, counting what the hands do. */
 test('a new teacher reaches a drawn warrior II for a person they typed in themselves', async ({
@@ -11,6 +11,9 @@ test('a new teacher reaches a drawn warrior II for a person they typed in themse
   await page.getByLabel('Someone new').fill('Ada Marsh');
   await page.keyboard.press('Enter');
 
+  await expect(page.getByRole('heading', { name: 'Does Ada Marsh agree?' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'They agree' }).click();
   await expect(page.getByRole('heading', { name: 'Before the first measure' })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'None of these, go on' }).click();
@@ -54,7 +57,7 @@ test('a reading may be written in any unit, and what cannot be read is said at t
   await page.goto('/');
   await page.getByLabel('Someone new').fill('Ada Marsh');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await answerFirst(page);
   await page.getByRole('button', { name: 'Leg length' }).click();
   const left = page.getByLabel('left first');
   await left.fill('34 1/2 in');

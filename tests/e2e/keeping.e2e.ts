@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type Page } from '@playwright/test';
-import { expectAccessible, killBrowserOf, openDemo } from './support.ts';
+import { answerFirst, expectAccessible, killBrowserOf, openDemo } from './support.ts';
 
 test('removing a person can be undone, also after a reload', async ({ page }) => {
   await openDemo(page);
@@ -128,7 +128,7 @@ test('what is confirmed survives a killed browser in mid-measure', async () => {
   const page = first.pages()[0] ?? (await first.newPage());
   await openDemo(page);
   await page.goto('/measure?id=bram-okelo');
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await answerFirst(page);
   await page.getByRole('button', { name: /^Begin/ }).click();
   await page.getByLabel('first').fill('176.5');
   await page.keyboard.press('Enter');

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { FULL_ROUND } from '../../src/core/measures/rounds.ts';
 import { getProtocol, type MeasureId } from '../../src/core/measures/protocols/index.ts';
-import { expectAccessible, openDemo } from './support.ts';
+import { answerFirst, expectAccessible, openDemo } from './support.ts';
 
 /** A value in the middle of a measure's usual band, as it is typed. */
 function usual(measure: MeasureId): string {
@@ -13,7 +13,7 @@ async function addPerson(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByLabel('Someone new').fill('Ada Marsh');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await answerFirst(page);
   await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible();
 }
 
@@ -134,7 +134,7 @@ test('the inclinometer is read by stillness and by pedal, undone, lost and found
 }) => {
   await openDemo(page);
   await page.goto('/measure?id=bram-okelo&step=straight-leg-raise&by=inclinometer');
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await answerFirst(page);
   const live = page.getByRole('region', { name: 'Live reading' });
   await expect(live.getByText('No inclinometer is connected.')).toBeVisible();
   await page.getByRole('button', { name: 'Practise with a simulation' }).click();
@@ -174,7 +174,7 @@ test('a simulated reading of a real person counts for nothing', async ({ page })
   await page.waitForURL(/id=/);
   const id = new URL(page.url()).searchParams.get('id')!;
   await page.goto(`/measure?id=${id}&step=straight-leg-raise&by=inclinometer`);
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await answerFirst(page);
   const live = page.getByRole('region', { name: 'Live reading' });
   await expect(live.getByText('No inclinometer is connected.')).toBeVisible();
   await expect(live.getByText('°')).toHaveCount(0);

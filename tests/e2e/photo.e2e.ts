@@ -6,7 +6,7 @@ import { withHeldPoses } from '../../src/core/sessions/heldPoses.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../src/core/setup/setUp.ts';
 import { WARRIOR_TWO_PLACES } from '../support/posePlaces.ts';
-import { expectAccessible, openDemo } from './support.ts';
+import { answerFirst, expectAccessible, openDemo } from './support.ts';
 
 type Pixel = readonly [number, number];
 const WIDTH = 1200;
@@ -71,7 +71,7 @@ test('three drawn pictures go through the screen as pixels and give their angle'
 }) => {
   await openDemo(page);
   await page.goto('/measure?id=bram-okelo&step=straight-leg-raise&by=photo');
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await answerFirst(page);
   for (const [deg, roll] of [
     [64, 0],
     [81, 4],
@@ -191,10 +191,8 @@ test('a picture is kept upright and without its tags, and can be deleted apart f
 }) => {
   await openDemo(page);
   await page.goto('/person?id=marit-sollen');
-  const agrees = page.getByLabel(/agrees that pictures are kept/);
-  await agrees.click();
-  await expect(agrees).toBeChecked();
-  await expect(page.getByText(/of these answers$/)).toBeVisible();
+  await page.getByRole('button', { name: 'They agree to pictures' }).click();
+  await expect(page.getByText(/^Pictures may be kept, since/)).toBeVisible();
   await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
   const plain = await paintJpeg(page);
   const tagged = addTags(plain);

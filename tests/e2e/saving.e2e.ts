@@ -124,9 +124,9 @@ const PATHS: readonly WritePath[] = [
     },
   },
   {
-    name: 'none of the stop signs',
+    name: 'that someone agrees',
     at: '/measure?id=bram-okelo&step=stature',
-    act: (page) => page.getByRole('button', { name: 'None of these, go on' }).click(),
+    act: (page) => page.getByRole('button', { name: 'They agree' }).click(),
   },
   {
     name: 'a typed reading',

@@ -14,6 +14,12 @@ export async function openDemo(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
 }
 
+/** What is asked before the first measure: consent, then stop signs. */
+export async function answerFirst(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'They agree' }).click();
+  await page.getByRole('button', { name: 'None of these, go on' }).click();
+}
+
 interface AxeResult {
   readonly violations: readonly {
     readonly id: string;

@@ -4,7 +4,8 @@ import type { Drawing, Point, Shape } from './shapes.ts';
 /** Drawings hold a centimetre of the body in a millimetre of paper. */
 const DRAWN_SCALE = 10;
 
-const escapeText = (text: string): string =>
+/** Text as it stands in SVG or HTML. */
+export const escapeText = (text: string): string =>
   text
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')

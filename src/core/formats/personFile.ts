@@ -13,8 +13,8 @@ import { checkSessions } from './sessionSection.ts';
 import { FIRST_RULES, upgradePersonFile } from './upgradePerson.ts';
 import { findShapeProblems } from './validate.ts';
 
-const PERSON_FORMAT = 'stillwater.person';
-const PERSON_VERSION = 3;
+export const PERSON_FORMAT = 'stillwater.person';
+export const PERSON_VERSION = 3;
 
 /** A person file as it is written. Fields that we do not know are kept on every level. */
 export interface PersonFile extends PersonRecord {
@@ -81,7 +81,7 @@ function isObject(value: unknown): value is Record<string, unknown> {
 }
 
 /** A format or version that is not ours, said before the shape is looked at. */
-function findFormatProblem(value: unknown, format: string, version: number): Problem | null {
+export function findFormatProblem(value: unknown, format: string, version: number): Problem | null {
   if (!isObject(value) || value.format !== format) {
     return problem('wrong-format', 'format', { expected: format });
   }

@@ -60,6 +60,7 @@ const SET_UP = 'set-up/';
 const SESSION = 'session/';
 const HOLD = 'hold/';
 const APPOINTMENT = 'appointment/';
+const PICTURE = 'picture/';
 
 /** Fields whose earlier values stay in the history when a later one wins. */
 export const isAnswer = (path: string): boolean =>
@@ -89,6 +90,13 @@ export const listSetUpCells = (setUp: KeptSetUp): readonly Entry[] => [[SET_UP +
 export const listAppointmentCells = (each: Appointment): readonly Entry[] => [
   [APPOINTMENT + each.id, each],
 ];
+
+/** Pictures leave no file of a person; that one was deleted is kept, so that it stays deleted. */
+export const listPictureCells = ({ id }: { readonly id: string }): readonly Entry[] => [
+  [toPicturePath(id), id],
+];
+
+export const toPicturePath = (id: string): string => PICTURE + id;
 
 /** A session's own fields with the order of its holds, and each hold; its entries only grow. */
 export function listSessionCells({ holds, entries: _entries, ...own }: Session): readonly Entry[] {

@@ -21,6 +21,8 @@ export interface Intake {
   /** When the person agreed that what is measured is kept; null = not asked, or declined. */
   readonly consentToData: string | null;
   readonly consentToPictures: string | null;
+  /** Which wording was agreed to, see consent.ts; null = said in other words. */
+  readonly consentWording: string | null;
   /** Who is present for someone under 18; empty = nobody named. */
   readonly guardian: string;
   readonly hurts: string;
@@ -31,6 +33,7 @@ export interface Intake {
 export const EMPTY_INTAKE: Intake = {
   consentToData: null,
   consentToPictures: null,
+  consentWording: null,
   guardian: '',
   hurts: '',
   operations: '',

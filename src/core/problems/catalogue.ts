@@ -147,6 +147,36 @@ const entries = {
     message: 'This file has version {given}; this app reads up to version {known}.',
     hint: 'Update the app, then open the file again. Nothing was changed.',
   },
+  'not-a-backup': {
+    severity: 'error',
+    message: 'This is not a Stillwater backup, or it is cut short.',
+    hint: 'Choose a file whose name ends in .zip or .zip.age, as it was saved. Nothing was changed.',
+  },
+  'backup-too-large': {
+    severity: 'error',
+    message: 'Unpacked, this file is larger than two gigabytes.',
+    hint: 'No backup of Stillwater is so large. Choose another file.',
+  },
+  'backup-file-missing': {
+    severity: 'error',
+    message: '{path} is missing in this backup.',
+    hint: 'Take an earlier backup. Nothing was changed.',
+  },
+  'backup-file-damaged': {
+    severity: 'error',
+    message: '{path} is not as it was when the backup was made.',
+    hint: 'Take another copy of this backup, or an earlier one. Nothing was changed.',
+  },
+  'wrong-passphrase': {
+    severity: 'error',
+    message: 'This passphrase does not open the backup.',
+    hint: 'Look at capitals, spaces and the keyboard’s language, and try again. Without the passphrase nobody can open it.',
+  },
+  'encryption-damaged': {
+    severity: 'error',
+    message: 'This encrypted file is damaged or cut short.',
+    hint: 'Take another copy of this backup, or an earlier one. Nothing was changed.',
+  },
   'wrong-shape': {
     severity: 'error',
     message: '{path}: {text}.',

@@ -2,28 +2,46 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { writePersonFile } from '../../core/formats/personFile.ts';
 import { loadPersonFile } from '../../data/merging.ts';
 import { listPeople } from '../../data/people.ts';
-import { ImportPanel } from './ImportPanel.tsx';
-import { TakenInLately } from './TakenInLately.tsx';
-import { TablePanel } from './TablePanel.tsx';
+import { Opening } from '../shared/Opening.tsx';
 import { saveFile } from '../shared/saveFile.ts';
+import { whenOpen } from '../shared/whenOpen.ts';
+import { BackupPanel } from './BackupPanel.tsx';
+import { ImportPanel } from './ImportPanel.tsx';
+import { RestorePanel } from './RestorePanel.tsx';
+import { RetentionPanel } from './RetentionPanel.tsx';
+import { StoragePanel } from './StoragePanel.tsx';
+import { TablePanel } from './TablePanel.tsx';
+import { TakenInLately } from './TakenInLately.tsx';
 
-/** Person files out and in. Nothing comes in before it is shown what would change. */
+/** Backups, and person files out and in. Nothing comes in before it is shown what would change. */
 export function FilesView() {
-  const people = useLiveQuery(listPeople, []);
-  const here = (people ?? []).filter((each) => each.deletedAt === null);
+  const people = useLiveQuery(whenOpen(listPeople), []);
+  if (people === undefined) return <Opening />;
+  const here = people.filter((each) => each.deletedAt === null);
   return (
     <div className="two-columns">
       <section>
-        <h1>Take a person file in</h1>
-        <ImportPanel />
-        <TakenInLately />
-        <TablePanel people={here} />
+        <h1>Back up everything</h1>
+        <p>
+          One file with every person, reading, set-up, session and picture. Everything is kept in
+          this browser and nowhere else: <a href="/your-data">where it is and who sees it</a>.
+        </p>
+        <BackupPanel />
+        <h2>Restore a backup</h2>
+        <RestorePanel />
+        <h2>This browser</h2>
+        <StoragePanel />
+        <h2>How long data is kept</h2>
+        <RetentionPanel />
       </section>
       <section>
+        <h2>Take a person file in</h2>
+        <ImportPanel />
+        <TakenInLately />
         <h2>Hand a person file out</h2>
         <p>
-          One file holds a person with every reading, set-up and session, in an open format. Nothing
-          leaves this browser unless you save a file.
+          One file holds a person with every reading, set-up and session, in an open format. It is
+          not encrypted.
         </p>
         <ul className="plain-list">
           {here.map((each) => (
@@ -38,10 +56,11 @@ export function FilesView() {
             </li>
           ))}
         </ul>
+        <TablePanel people={here} />
         <p className="quiet">
           The formats: <a href="/api/schemas/person">person file</a>,{' '}
           <a href="/api/schemas/set-up">set-up file</a>,{' '}
-          <a href="/api/schemas/rules">house rules</a>.
+          <a href="/api/schemas/rules">house rules</a>, <a href="/api/schemas/backup">backup</a>.
         </p>
       </section>
     </div>

@@ -9,6 +9,7 @@ import {
   type CsvMapping,
   type CsvTable,
 } from '../../core/formats/readingsCsv.ts';
+import { isAgreed } from '../../core/person/consent.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { addReadings, loadRecord } from '../../data/people.ts';
 import type { PersonRow } from '../../data/database.ts';
@@ -107,14 +108,21 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
               Save their readings as CSV
             </button>
           </p>
-          <label className="field">
-            <span>Table to take in (CSV)</span>
-            <input
-              type="file"
-              accept=".csv,text/csv,text/plain"
-              onChange={(event) => void choose(event.target.files?.[0])}
-            />
-          </label>
+          {isAgreed(person.person) ? (
+            <label className="field">
+              <span>Table to take in (CSV)</span>
+              <input
+                type="file"
+                accept=".csv,text/csv,text/plain"
+                onChange={(event) => void choose(event.target.files?.[0])}
+              />
+            </label>
+          ) : (
+            <p>
+              No table can come in before they agree:{' '}
+              <a href={`/measure?id=${encodeURIComponent(person.id)}`}>ask them</a>.
+            </p>
+          )}
         </>
       )}
       {(problems.length > 0 || failed !== '') && (

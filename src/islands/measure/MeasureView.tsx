@@ -1,8 +1,10 @@
 import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import { FULL_ROUND } from '../../core/measures/rounds.ts';
+import { isAgreed } from '../../core/person/consent.ts';
 import type { Person } from '../../core/person/person.ts';
 import { changePerson } from '../../data/people.ts';
+import { ConsentForm } from '../shared/ConsentForm.tsx';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
@@ -14,7 +16,7 @@ import { MeasureStep } from './MeasureStep.tsx';
 import { RoundOverview } from './RoundOverview.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 
-/** A round: stop signs first, then one measure a screen. */
+/** A round: consent and stop signs first, then one measure a screen. */
 export function MeasureView() {
   const [query, setQuery] = useQuery();
   const record = useRecord(query.get('id'));
@@ -30,7 +32,9 @@ export function MeasureView() {
   return (
     <>
       <PersonSentence person={person} here="measure" />
-      {person.cautionsAskedAt === null || findStopSigns(person).length > 0 ? (
+      {!isAgreed(person) ? (
+        <AskConsent person={person} />
+      ) : person.cautionsAskedAt === null || findStopSigns(person).length > 0 ? (
         <AskFirst person={person} />
       ) : step === null ? (
         <RoundOverview record={record} kind={kind} round={measures} onGo={go} />
@@ -38,6 +42,15 @@ export function MeasureView() {
         <MeasureStep key={step} record={record} measure={step} round={round} onGo={go} />
       )}
     </>
+  );
+}
+
+function AskConsent({ person }: { person: Person }) {
+  return (
+    <section>
+      <h1>Does {person.name} agree?</h1>
+      <ConsentForm person={person} />
+    </section>
   );
 }
 

@@ -7,14 +7,12 @@ import { findNotDone } from '../../core/person/notDone.ts';
 import { isMinor, type Person, type PersonRecord } from '../../core/person/person.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import { findShortRound } from '../../core/setup/shortRound.ts';
-import { changePerson } from '../../data/people.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { BodyView } from './BodyView.tsx';
 import { ALL_POSES, findPoses, type RoundKind } from './findRound.ts';
 import { RoundWords } from './HowTaken.tsx';
 import { REASON_WORDS } from './NotTaken.tsx';
 import { RecheckView } from './RecheckView.tsx';
-import { useWrite } from '../shared/useWrite.tsx';
 
 function countReadings(record: PersonRecord, measure: MeasureId): string {
   const set = calcMeasureSet(record.readings);
@@ -65,7 +63,6 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
       <p>
         <RoundWords />. Both are kept with each reading.
       </p>
-      <ConsentLine person={record.person} />
       <GuardianLine person={record.person} />
       <p>
         {left.length === 0
@@ -140,31 +137,6 @@ function GuardianLine({ person }: { person: Person }) {
       Under 18: no end of range, and a guardian is present
       {guardian === '' ? '. Nobody is named yet.' : `: ${guardian}.`}
     </p>
-  );
-}
-
-/** Said once, before anything is kept; nothing waits for it. */
-function ConsentLine({ person }: { person: Person }) {
-  const { write, told } = useWrite();
-  if (person.intake.consentToData !== null) return null;
-  return (
-    <div className="quiet">
-      Nobody has noted yet that {person.name} agrees to these numbers being kept.{' '}
-      <button
-        type="button"
-        className="word-button"
-        onClick={() => {
-          write(() =>
-            changePerson(person.id, ({ intake }) => ({
-              intake: { ...intake, consentToData: new Date().toISOString() },
-            })),
-          );
-        }}
-      >
-        They agree
-      </button>
-      {told}
-    </div>
   );
 }
 

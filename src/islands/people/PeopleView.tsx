@@ -9,6 +9,9 @@ import { writeDate } from '../shared/words.ts';
 import { whenOpen } from '../shared/whenOpen.ts';
 import { Opening } from '../shared/Opening.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { askToKeepData } from '../shared/storage.ts';
+import { eraseOverdue } from '../../data/erasing.ts';
+import { Reminders } from './Reminders.tsx';
 
 /** The demo's reader brings the file validation along, which this page does without otherwise. */
 async function loadDemo(): Promise<void> {
@@ -25,7 +28,13 @@ export function PeopleView() {
 
   useEffect(() => {
     if (new URLSearchParams(window.location.search).has('demo')) void loadDemo();
+    void whenOpen(() => eraseOverdue(Date.now()))();
   }, []);
+  const hasPeople = people !== undefined && people.length > 0;
+  useEffect(() => {
+    // From now on there is something to lose.
+    if (hasPeople) void askToKeepData();
+  }, [hasPeople]);
 
   if (people === undefined) return <Opening />;
   const present = people.filter((each) => each.deletedAt === null);
@@ -63,6 +72,7 @@ export function PeopleView() {
           </label>
         )}
       </div>
+      <Reminders />
       {told}
       {removed !== null && (
         <p role="status" className="undo">

@@ -12,6 +12,7 @@ import { AboutForm } from './AboutForm.tsx';
 import { HistoryList } from './HistoryList.tsx';
 import { IntakeForm } from './IntakeForm.tsx';
 import { writeDate } from '../shared/words.ts';
+import { TheirData } from './TheirData.tsx';
 
 /** Who someone is, what to mind with them, and what is due to be measured again. */
 export function PersonView() {
@@ -41,6 +42,7 @@ export function PersonView() {
           <HistoryList person={person} />
           <h2>Due again</h2>
           <DueList record={record} />
+          <TheirData person={person} key={`data ${person.id}`} />
         </section>
       </div>
     </>

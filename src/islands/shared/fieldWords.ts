@@ -10,6 +10,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   cautionsAskedAt: 'stop signs last asked',
   consentToData: 'agrees to numbers being kept',
   consentToPictures: 'agrees to pictures being kept',
+  consentWording: 'wording agreed to',
   guardian: 'guardian',
   hurts: 'what hurts',
   operations: 'what was operated on',

@@ -1,0 +1,199 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState, type SubmitEvent } from 'react';
+import type { Problem } from '../../core/problems/problem.ts';
+import { collectBackup } from '../../data/backup.ts';
+import { countPictures } from '../../data/pictures.ts';
+import { setBackedUpAt, setBackupDays } from '../../data/settings.ts';
+import { makeBackupInWorker } from '../../workers/backupClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { sayError } from '../shared/sayError.ts';
+import { saveFile } from '../shared/saveFile.ts';
+import { SelectField } from '../shared/SelectField.tsx';
+import { writeBytes } from '../shared/storage.ts';
+import { useBackup } from '../shared/useBackup.ts';
+import { useWrite } from '../shared/useWrite.tsx';
+import { writeDate } from '../shared/words.ts';
+import { sayStrength } from './passphraseStrength.ts';
+
+/** Our choice: what is shorter is guessed by trying. */
+const FEWEST_LETTERS = 8;
+
+const DAYS: readonly (readonly [string, string])[] = [
+  ['1', 'a day'],
+  ['7', '7 days'],
+  ['14', '14 days'],
+  ['30', '30 days'],
+];
+
+type State =
+  | { readonly kind: 'idle' | 'working' }
+  | { readonly kind: 'done'; readonly words: string }
+  | { readonly kind: 'failed'; readonly words: string; readonly problems: readonly Problem[] };
+
+/** Everything in one file, encrypted unless that is switched off, and read back before it is done. */
+export function BackupPanel() {
+  const pictures = useLiveQuery(countPictures, []) ?? 0;
+  const [isEncrypted, setIsEncrypted] = useState(true);
+  const [withPictures, setWithPictures] = useState(true);
+  const [passphrase, setPassphrase] = useState('');
+  const [state, setState] = useState<State>({ kind: 'idle' });
+
+  const back = async (): Promise<void> => {
+    if (isEncrypted && passphrase.length < FEWEST_LETTERS) {
+      const words = `Passphrase: it has fewer than ${String(FEWEST_LETTERS)} letters. Use four words or more.`;
+      setState({ kind: 'failed', words, problems: [] });
+      return;
+    }
+    setState({ kind: 'working' });
+    try {
+      const content = await collectBackup(withPictures);
+      const made = await makeBackupInWorker(content, isEncrypted ? passphrase : null);
+      if (!made.ok) {
+        const words = 'The backup was made, but it could not be read back. Nothing was saved.';
+        setState({ kind: 'failed', words, problems: made.problems });
+        return;
+      }
+      const name = `stillwater-${content.madeAt.slice(0, 10)}.zip${isEncrypted ? '.age' : ''}`;
+      saveFile(name, made.value as Uint8Array<ArrayBuffer>, 'application/octet-stream');
+      await setBackedUpAt(content.madeAt);
+      const people = content.stores['people']?.length ?? 0;
+      setState({
+        kind: 'done',
+        words: `Done. ${name} was read back and is whole: ${String(people)} ${people === 1 ? 'person' : 'people'}, ${writeBytes(made.value.byteLength)}. Keep it somewhere other than on this device.`,
+      });
+    } catch (error) {
+      setState({ kind: 'failed', words: `No backup was made: ${sayError(error)}`, problems: [] });
+    }
+  };
+
+  return (
+    <form
+      onSubmit={(event: SubmitEvent) => {
+        event.preventDefault();
+        void back();
+      }}
+    >
+      <LastBackup />
+      <label className="check">
+        <input
+          type="checkbox"
+          checked={isEncrypted}
+          onChange={(event) => {
+            setIsEncrypted(event.target.checked);
+          }}
+        />{' '}
+        <span>encrypt it with a passphrase</span>
+      </label>
+      {isEncrypted ? (
+        <Passphrase value={passphrase} onChange={setPassphrase} />
+      ) : (
+        <p className="caution">Whoever has the file can read all that is in it.</p>
+      )}
+      <label className="check">
+        <input
+          type="checkbox"
+          checked={withPictures}
+          onChange={(event) => {
+            setWithPictures(event.target.checked);
+          }}
+        />{' '}
+        <span>
+          with pictures <span className="quiet">({pictures} kept)</span>
+        </span>
+      </label>
+      <button type="submit" className="button mt-3" disabled={state.kind === 'working'}>
+        Back up everything
+      </button>
+      <p role="status">
+        {state.kind === 'working' && 'Packing, and reading it back…'}
+        {state.kind === 'done' && state.words}
+      </p>
+      {state.kind === 'failed' && (
+        <div role="alert">
+          <p>{state.words}</p>
+          <ProblemList problems={state.problems} />
+        </div>
+      )}
+      <ReminderDays />
+    </form>
+  );
+}
+
+/** The date of the last backup, and whether it is time for one. */
+function LastBackup() {
+  const backup = useBackup();
+  if (backup === undefined) return null;
+  const { madeAt, isDue } = backup;
+  return (
+    <p className={isDue ? 'caution' : ''}>
+      {madeAt === null ? 'No backup was made here yet.' : `Last backup: ${writeDate(madeAt)}.`}
+      {isDue && madeAt !== null && ' There is newer data.'}
+    </p>
+  );
+}
+
+/** After how long without a backup there is a reminder. */
+function ReminderDays() {
+  const backup = useBackup();
+  const { write, told } = useWrite();
+  if (backup === undefined) return null;
+  return (
+    <>
+      <SelectField
+        label="Remind me when the newest data is later than the last backup by"
+        value={String(backup.days)}
+        options={DAYS}
+        onChange={(value) => {
+          write(() => setBackupDays(Number(value)));
+        }}
+      />
+      {told}
+    </>
+  );
+}
+
+function Passphrase({ value, onChange }: { value: string; onChange: (value: string) => void }) {
+  const [isShown, setIsShown] = useState(false);
+  const [strength, setStrength] = useState('');
+  useEffect(() => {
+    if (value === '') return;
+    let isWanted = true;
+    void sayStrength(value).then((words) => {
+      if (isWanted) setStrength(words);
+    });
+    return () => {
+      isWanted = false;
+    };
+  }, [value]);
+  return (
+    <>
+      <label className="field">
+        <span>Passphrase</span>
+        <input
+          type={isShown ? 'text' : 'password'}
+          value={value}
+          autoComplete="new-password"
+          aria-describedby="passphrase-hint"
+          onChange={(event) => {
+            onChange(event.target.value);
+          }}
+        />
+      </label>
+      <label className="check">
+        <input
+          type="checkbox"
+          checked={isShown}
+          onChange={(event) => {
+            setIsShown(event.target.checked);
+          }}
+        />{' '}
+        <span>show it while I type</span>
+      </label>
+      <p id="passphrase-hint" className="quiet">
+        {value === '' ? 'Four words or more, known to nobody else.' : strength} Lost is lost:
+        without it nobody can open the backup, and we cannot either. Write it down away from this
+        device.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,229 @@
+import { useState, type SubmitEvent } from 'react';
+import type { BackupContent } from '../../core/backup/backup.ts';
+import { isEncrypted } from '../../core/backup/encryption.ts';
+import type { Problem } from '../../core/problems/problem.ts';
+import { planRestore, restore, type RestorePlan } from '../../data/backup.ts';
+import { openBackupInWorker } from '../../workers/backupClient.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
+import { sayError } from '../shared/sayError.ts';
+import { writeDate } from '../shared/words.ts';
+import { PlanWords } from './PlanWords.tsx';
+
+type State =
+  | { readonly kind: 'idle' | 'opening' | 'restoring' }
+  /** Encrypted: it waits for its passphrase. */
+  | { readonly kind: 'locked'; readonly bytes: Uint8Array }
+  | { readonly kind: 'open'; readonly content: BackupContent; readonly plans: RestorePlan[] }
+  | { readonly kind: 'done'; readonly count: number };
+
+interface Trouble {
+  readonly words: string;
+  readonly problems: readonly Problem[];
+}
+
+/** A backup back in: everything, or some of its people; nothing before it is shown what changes. */
+export function RestorePanel() {
+  const [state, setState] = useState<State>({ kind: 'idle' });
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+
+  const open = async (bytes: Uint8Array, passphrase: string): Promise<void> => {
+    setTrouble(null);
+    setState({ kind: 'opening' });
+    const read = await openBackupInWorker(bytes, passphrase);
+    if (read.ok) {
+      setState({ kind: 'open', content: read.value, plans: await planRestore(read.value) });
+      return;
+    }
+    setTrouble({ words: 'This backup cannot be opened.', problems: read.problems });
+    setState(isEncrypted(bytes) ? { kind: 'locked', bytes } : { kind: 'idle' });
+  };
+  const choose = async (file: File | undefined): Promise<void> => {
+    setTrouble(null);
+    setState({ kind: 'idle' });
+    if (file === undefined) return;
+    try {
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      if (isEncrypted(bytes)) setState({ kind: 'locked', bytes });
+      else await open(bytes, '');
+    } catch (error) {
+      setTrouble({ words: `${file.name} could not be read: ${sayError(error)}`, problems: [] });
+    }
+  };
+  const bring = async (content: BackupContent, ids: ReadonlySet<string>): Promise<void> => {
+    setState({ kind: 'restoring' });
+    try {
+      await restore(content, ids);
+      setState({ kind: 'done', count: ids.size });
+    } catch (error) {
+      setTrouble({ words: `Nothing was restored: ${sayError(error)}`, problems: [] });
+      setState({ kind: 'idle' });
+    }
+  };
+  return (
+    <>
+      <label className="field">
+        <span>Backup (.zip or .zip.age)</span>
+        <input
+          type="file"
+          accept=".zip,.age,application/zip"
+          onChange={(event) => void choose(event.target.files?.[0])}
+        />
+      </label>
+      {trouble !== null && (
+        <div role="alert">
+          <p>{trouble.words} Nothing was changed.</p>
+          <ProblemList problems={trouble.problems.slice(0, 20)} />
+        </div>
+      )}
+      {state.kind === 'locked' && (
+        <Unlock onOpen={(passphrase) => void open(state.bytes, passphrase)} />
+      )}
+      {state.kind === 'open' && (
+        <Plans
+          content={state.content}
+          plans={state.plans}
+          onRestore={(ids) => void bring(state.content, ids)}
+        />
+      )}
+      <p role="status">
+        {state.kind === 'opening' && 'Opening and checking it…'}
+        {state.kind === 'restoring' && 'Restoring…'}
+        {state.kind === 'done' && (
+          <>
+            Restored: {state.count} {state.count === 1 ? 'person' : 'people'}.{' '}
+            <a href="/">Who is on the mat?</a>
+          </>
+        )}
+      </p>
+    </>
+  );
+}
+
+function Unlock({ onOpen }: { onOpen: (passphrase: string) => void }) {
+  const [passphrase, setPassphrase] = useState('');
+  return (
+    <form
+      onSubmit={(event: SubmitEvent) => {
+        event.preventDefault();
+        onOpen(passphrase);
+      }}
+    >
+      <label className="field">
+        <span>Passphrase of this backup</span>
+        <input
+          type="password"
+          autoComplete="off"
+          value={passphrase}
+          onChange={(event) => {
+            setPassphrase(event.target.value);
+          }}
+        />
+      </label>
+      <button type="submit" className="button mt-3" disabled={passphrase === ''}>
+        Open it
+      </button>
+    </form>
+  );
+}
+
+interface PlansProps {
+  content: BackupContent;
+  plans: readonly RestorePlan[];
+  onRestore: (ids: ReadonlySet<string>) => void;
+}
+
+/** Who is in the backup, and what each would change. */
+function Plans({ content, plans, onRestore }: PlansProps) {
+  // Whoever was erased here comes back only when that is said.
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(
+    () =>
+      new Set(
+        plans
+          .filter(({ merge }) => merge !== null && merge.erasedAt === null)
+          .map(({ personId }) => personId),
+      ),
+  );
+  const toggle = (id: string, isWanted: boolean): void => {
+    const next = new Set(chosen);
+    if (isWanted) next.add(id);
+    else next.delete(id);
+    setChosen(next);
+  };
+  return (
+    <div className="import-plan">
+      <p>
+        A backup of {writeDate(content.madeAt)}
+        {content.withPictures ? '' : ', without pictures'}. People who are here already are merged:
+        nothing newer is lost.
+      </p>
+      <ul className="plain-list">
+        {plans.map((plan) => (
+          <PlanLine
+            key={plan.personId}
+            plan={plan}
+            isChosen={chosen.has(plan.personId)}
+            onToggle={(isWanted) => {
+              toggle(plan.personId, isWanted);
+            }}
+          />
+        ))}
+      </ul>
+      <button
+        type="button"
+        className="button mt-3"
+        disabled={chosen.size === 0}
+        onClick={() => {
+          onRestore(chosen);
+        }}
+      >
+        {chosen.size === plans.length
+          ? 'Restore everything'
+          : `Restore ${String(chosen.size)} of ${String(plans.length)}`}
+      </button>
+    </div>
+  );
+}
+
+interface PlanLineProps {
+  plan: RestorePlan;
+  isChosen: boolean;
+  onToggle: (isWanted: boolean) => void;
+}
+
+function PlanLine({ plan, isChosen, onToggle }: PlanLineProps) {
+  const { name, merge, problems, removedAt, pictures } = plan;
+  return (
+    <li>
+      <label className="check">
+        <input
+          type="checkbox"
+          checked={isChosen}
+          disabled={merge === null}
+          onChange={(event) => {
+            onToggle(event.target.checked);
+          }}
+        />{' '}
+        <span>
+          {name}
+          <span className="quiet">
+            {merge === null
+              ? ', cannot be read'
+              : merge.isNewPerson
+                ? ', not here yet'
+                : ', here already'}
+            {removedAt === null ? '' : `, removed on ${writeDate(removedAt)}`}
+          </span>
+        </span>
+      </label>
+      {merge === null ? (
+        <ProblemList problems={problems.slice(0, 5)} />
+      ) : (
+        <details>
+          <summary>What comes in</summary>
+          <PlanWords plan={merge} />
+          {pictures > 0 && <p>Pictures in the backup: {pictures}.</p>}
+        </details>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,51 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { listPastRetention } from '../../data/erasing.ts';
+import { getRetentionMonths, setRetentionMonths } from '../../data/settings.ts';
+import { SelectField } from '../shared/SelectField.tsx';
+import { useWrite } from '../shared/useWrite.tsx';
+import { writeDate } from '../shared/words.ts';
+
+const PERIODS: readonly (readonly [string, string])[] = [
+  ['', 'no period is set'],
+  ['12', 'a year'],
+  ['24', '2 years'],
+  ['36', '3 years'],
+  ['60', '5 years'],
+  ['120', '10 years'],
+];
+
+/** How long data is kept after the last of it, and who is past that. */
+export function RetentionPanel() {
+  const [now] = useState(() => Date.now());
+  const months = useLiveQuery(getRetentionMonths, []);
+  const past = useLiveQuery(() => listPastRetention(months ?? null, now), [months, now]) ?? [];
+  const { write, told } = useWrite();
+  return (
+    <>
+      <SelectField
+        label="Keep a person’s data, after the last of it, for"
+        value={months == null ? '' : String(months)}
+        options={PERIODS}
+        onChange={(value) => {
+          write(() => setRetentionMonths(value === '' ? null : Number(value)));
+        }}
+      />
+      {told}
+      {months != null && past.length === 0 && <p className="quiet">Nobody is past it.</p>}
+      {past.length > 0 && (
+        <>
+          <p>Past it; nothing is erased by itself:</p>
+          <ul className="plain-list">
+            {past.map(({ id, name, lastAt }) => (
+              <li key={id}>
+                <a href={`/person?id=${encodeURIComponent(id)}#their-data`}>{name}</a>
+                <span className="quiet">, last {writeDate(lastAt)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,36 @@
+import { askToKeepData, isNearlyFull, writeBytes } from '../shared/storage.ts';
+import { useStorage } from '../shared/useStorage.ts';
+
+/** Whether this browser has promised to keep the data, and how much room is used. */
+export function StoragePanel() {
+  const { storage, lookAgain } = useStorage();
+  if (storage === null) return <p className="quiet">This browser says nothing of its storage.</p>;
+  const { isPersistent, usedBytes, roomBytes } = storage;
+  return (
+    <>
+      <p>
+        {isPersistent
+          ? 'This browser has promised to keep the data until you delete it.'
+          : 'This browser has not promised to keep the data: it may clear it when its room runs short. Back up often.'}
+        {!isPersistent && (
+          <>
+            {' '}
+            <button
+              type="button"
+              className="word-button"
+              onClick={() => void askToKeepData().then(lookAgain)}
+            >
+              Ask it to
+            </button>
+          </>
+        )}
+      </p>
+      <p className={isNearlyFull(storage) ? 'caution' : 'quiet'}>
+        {writeBytes(usedBytes)} used
+        {roomBytes > 0 && ` of about ${writeBytes(roomBytes)}`}.
+        {isNearlyFull(storage) &&
+          ' It is nearly full: back up, then free some space on this device or delete pictures.'}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState, type SubmitEvent } from 'react';
+import { CONSENT_WORDS, findAgreementProblem, type Agreement } from '../../core/person/consent.ts';
+import { isMinor, type Person } from '../../core/person/person.ts';
+import { saveAgreement } from '../../data/consent.ts';
+import { useWrite } from './useWrite.tsx';
+
+/** What a person agrees to, said before the first measure is stored. */
+export function ConsentForm({ person }: { person: Person }) {
+  const [now] = useState(() => new Date().toISOString());
+  const [withPictures, setWithPictures] = useState(false);
+  const [guardian, setGuardian] = useState(person.intake.guardian);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { write, told } = useWrite();
+  const submit = (event: SubmitEvent): void => {
+    event.preventDefault();
+    const agreement: Agreement = { at: new Date().toISOString(), withPictures, guardian };
+    const found = findAgreementProblem(person, agreement);
+    setProblem(found);
+    if (found === null) write(() => saveAgreement(person.id, agreement));
+  };
+  return (
+    <form onSubmit={submit}>
+      <p>Say this in your own words, or let them read it:</p>
+      <blockquote className="my-3 border-l-2 pl-4">
+        {CONSENT_WORDS.map((each) => (
+          <p key={each}>{each}</p>
+        ))}
+      </blockquote>
+      <label className="check">
+        <input
+          type="checkbox"
+          checked={withPictures}
+          onChange={(event) => {
+            setWithPictures(event.target.checked);
+          }}
+        />{' '}
+        <span>
+          pictures may be kept too <span className="quiet">(nothing depends on it)</span>
+        </span>
+      </label>
+      <label className="field">
+        <span>
+          {isMinor(person, now)
+            ? 'Guardian who agrees too'
+            : 'Guardian who agrees too, if they are under 18'}
+        </span>
+        <input
+          value={guardian}
+          autoComplete="off"
+          aria-invalid={problem !== null}
+          onChange={(event) => {
+            setGuardian(event.target.value);
+            setProblem(null);
+          }}
+        />
+      </label>
+      {problem !== null && <p role="alert">{problem}</p>}
+      <button type="submit" className="button mt-3">
+        They agree
+      </button>
+      {told}
+      <p className="quiet">
+        Until they agree nothing is measured. <a href="/your-data">What is kept where</a>
+      </p>
+    </form>
+  );
+}
