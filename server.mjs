@@ -1,7 +1,13 @@
 /** The production server: Astro's handler with headers, compression and plain refusals round it. */
 import { createServer } from 'node:http';
 import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import compression from 'compression';
+
+// Where the server's worker threads find what they run.
+process.env.STILLWATER_SOLVER = fileURLToPath(
+  new URL('./dist/server/solve.worker.mjs', import.meta.url),
+);
 // The adapter would start a server of its own.
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 const { handler } = await import('./dist/server/entry.mjs');
@@ -11,13 +17,13 @@ const HOST = process.env.HOST ?? '127.0.0.1';
 const PORTS_TRIED = 20;
 
 const hashes = JSON.parse(
-  readFileSync(new URL('./dist/script-hashes.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('./dist/inline-hashes.json', import.meta.url), 'utf8'),
 );
 const HEADERS = {
   'Content-Security-Policy': [
     "default-src 'none'",
-    `script-src 'self' ${hashes.join(' ')}`,
-    "style-src 'self' 'unsafe-inline'",
+    `script-src 'self' ${hashes.scripts.join(' ')}`,
+    `style-src 'self' ${hashes.styles.join(' ')}`,
     "img-src 'self' data: blob:",
     "font-src 'self'",
     "connect-src 'self'",

@@ -2,27 +2,30 @@ import { createHash } from 'node:crypto';
 import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { build } from 'esbuild';
 import { generateSW } from 'workbox-build';
 
 const INLINE_SCRIPT = /<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g;
+const INLINE_STYLE = /<style[^>]*>([\s\S]*?)<\/style>/g;
 
-/** Hashes of every inline script, so that the content security policy can name them. */
-async function findScriptHashes(folder) {
+/** Hashes of every inline script or style, so that the content security policy can name them. */
+async function findHashes(folder, pattern) {
   const files = (await readdir(folder, { recursive: true })).filter((each) =>
     each.endsWith('.html'),
   );
   const hashes = new Set();
   for (const file of files) {
     const html = await readFile(join(folder, file), 'utf8');
-    for (const [, script] of html.matchAll(INLINE_SCRIPT)) {
-      hashes.add(`'sha256-${createHash('sha256').update(script).digest('base64')}'`);
+    for (const [, text] of html.matchAll(pattern)) {
+      hashes.add(`'sha256-${createHash('sha256').update(text).digest('base64')}'`);
     }
   }
   return [...hashes].sort();
 }
 
 /**
- * After a build: gathers the script hashes for the server's headers, and writes the
+ * After a build: gathers the hashes of what stands inline for the server's headers, bundles
+ * the worker thread that solves for the server, and writes the
  * service worker that keeps every page, worker and font for use without a network.
  */
 export function finishBuild() {
@@ -31,9 +34,23 @@ export function finishBuild() {
     hooks: {
       'astro:build:done': async ({ dir }) => {
         const client = fileURLToPath(dir);
-        const hashes = await findScriptHashes(client);
-        const target = new URL('../script-hashes.json', dir);
+        const hashes = {
+          scripts: await findHashes(client, INLINE_SCRIPT),
+          styles: await findHashes(client, INLINE_STYLE),
+        };
+        const target = new URL('../inline-hashes.json', dir);
         await writeFile(target, `${JSON.stringify(hashes, null, 2)}\n`);
+        await build({
+          entryPoints: [
+            fileURLToPath(new URL('../src/server/solving/solve.worker.ts', import.meta.url)),
+          ],
+          outfile: fileURLToPath(new URL('../server/solve.worker.mjs', dir)),
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          packages: 'external',
+          logLevel: 'error',
+        });
         await generateSW({
           swDest: join(client, 'service-worker.js'),
           globDirectory: client,

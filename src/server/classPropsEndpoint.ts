@@ -1,23 +1,21 @@
-import loadHighs from 'highs';
 import { checkPropsFile } from '../core/formats/propsFile.ts';
-import { readSolution } from '../core/props/readSolution.ts';
-import { shareProps, type SolveProgram } from '../core/props/shareProps.ts';
 import { answerJson, refuse } from './problemAnswer.ts';
 import { readJsonBody } from './readJsonBody.ts';
+import { refuseUnanswered } from './solving/refuseUnanswered.ts';
+import { solveTask } from './solving/solver.ts';
 
-/** HiGHS on the server: loaded once, when it is first needed. */
-let highs: ReturnType<typeof loadHighs> | null = null;
-const solve: SolveProgram = async (program) => {
-  highs ??= loadHighs();
-  return readSolution((await highs).solve(program));
-};
-
-/** `POST /api/class-props`: `{props, needs}` in, one stack a person out. */
+/**
+ * `POST /api/class-props`: `{props, needs}` in, `{shares, gapCm}` out: one stack a person, and
+ * how much better the best way can be, 0 unless the time was up.
+ */
 export async function answerClassProps(request: Request): Promise<Response> {
   const json = await readJsonBody(request);
   if (json instanceof Response) return json;
   const checked = checkPropsFile(json.value);
   if (!checked.ok) return refuse(400, 'Some fields are wrong.', checked.problems);
-  const shares = await shareProps(checked.value.needs, checked.value.props, solve);
-  return shares === null ? refuse(422, 'The props cannot be shared out.') : answerJson({ shares });
+  const outcome = await solveTask('classProps', checked.value, request.signal);
+  if (outcome.kind !== 'answered') return refuseUnanswered(outcome.kind);
+  return outcome.answer === null
+    ? refuse(422, 'The props cannot be shared out.')
+    : answerJson(outcome.answer);
 }

@@ -7,6 +7,10 @@ import { readJsonBody } from './readJsonBody.ts';
 
 const NAME = /^[\w-]{1,64}$/;
 
+/** Streams that are open at once; each costs twenty events a second. Our choice. */
+const MOST_STREAMS = 64;
+let streams = 0;
+
 const moveSchema = Joi.object({
   device: Joi.string().pattern(NAME).required(),
   deg: Joi.number().min(-180).max(180),
@@ -23,6 +27,17 @@ export function streamInclinometer(url: URL): Response {
   if (!NAME.test(name)) {
     return refuse(400, 'Name the device: letters, digits, _ and -, 1 to 64 of them.');
   }
+  if (streams >= MOST_STREAMS) {
+    const words = `${String(MOST_STREAMS)} instruments are open already. Close one.`;
+    return refuse(503, words, [], { 'Retry-After': '5' });
+  }
+  streams += 1;
+  let isOpen = true;
+  const close = (): void => {
+    clearInterval(timer);
+    if (isOpen) streams -= 1;
+    isOpen = false;
+  };
   const encoder = new TextEncoder();
   let timer: ReturnType<typeof setInterval> | undefined;
   const stream = new ReadableStream<Uint8Array>({
@@ -31,16 +46,14 @@ export function streamInclinometer(url: URL): Response {
       timer = setInterval(() => {
         const sample = findDevice(name, Date.now()).read(Date.now());
         if (sample === null) {
-          clearInterval(timer);
+          close();
           controller.close();
         } else {
           controller.enqueue(encoder.encode(`data: ${JSON.stringify(sample)}\n\n`));
         }
       }, 1000 / SAMPLES_PER_SECOND);
     },
-    cancel() {
-      clearInterval(timer);
-    },
+    cancel: close,
   });
   return new Response(stream, {
     headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store' },

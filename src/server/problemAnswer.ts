@@ -7,6 +7,7 @@ const TITLES = {
   415: 'The request must be JSON',
   422: 'The request is well formed, but something is missing to answer it',
   404: 'There is no such thing',
+  503: 'The server cannot answer this now',
 } as const;
 
 type RefusalStatus = keyof typeof TITLES;

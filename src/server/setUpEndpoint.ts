@@ -1,8 +1,8 @@
 import { checkSetUpRequest } from '../core/formats/setUpRequest.ts';
-import { planInFull } from '../core/setup/planInFull.ts';
-import { planSetUp } from '../core/setup/planSetUp.ts';
 import { answerJson, refuse } from './problemAnswer.ts';
 import { readJsonBody } from './readJsonBody.ts';
+import { refuseUnanswered } from './solving/refuseUnanswered.ts';
+import { solveTask } from './solving/solver.ts';
 
 /** `POST /api/set-up`: `{person, pose, side, rules?, level?, props?, detail?}` in, a set-up out. */
 export async function answerSetUp(request: Request): Promise<Response> {
@@ -10,11 +10,9 @@ export async function answerSetUp(request: Request): Promise<Response> {
   if (json instanceof Response) return json;
   const checked = checkSetUpRequest(json.value, new Date().toISOString());
   if (!checked.ok) return refuse(400, 'Some fields are wrong.', checked.problems);
-  const { person, pose, side, rules, level, props, detail } = checked.value;
-  const planned =
-    detail === 'quick'
-      ? planSetUp(person, pose, side, rules, level)
-      : planInFull(person, pose, side, rules, level, props);
+  const outcome = await solveTask('setUp', checked.value, request.signal);
+  if (outcome.kind !== 'answered') return refuseUnanswered(outcome.kind);
+  const planned = outcome.answer;
   if (planned.ok) return answerJson(planned.value);
   const unknown = planned.problems.some(
     ({ code }) => code === 'unknown-pose' || code === 'unknown-level',

@@ -258,6 +258,12 @@ test('readings go out as a table and come in from one, every row looked at first
   await openDemo(page);
   await page.goto('/files');
   await page.getByLabel('Whose').selectOption({ label: 'Bram Okelo' });
+  // Nothing of his is stored before he agrees.
+  await page.getByRole('link', { name: 'ask them' }).click();
+  await page.getByRole('button', { name: 'They agree' }).click();
+  await expect(page.getByRole('heading', { name: 'Before the first measure' })).toBeVisible();
+  await page.goto('/files');
+  await page.getByLabel('Whose').selectOption({ label: 'Bram Okelo' });
   const table = (text: string) => ({
     name: 'readings.csv',
     mimeType: 'text/csv',

@@ -17,13 +17,28 @@ export interface PropShare {
   readonly offCm: number;
 }
 
+/** What a program solver found. */
+export interface Solved {
+  readonly values: ReadonlyMap<string, number>;
+  /** Nothing is better; otherwise it is the best that was found in time. */
+  readonly isBest: boolean;
+}
+
+/** One cupboard as it was shared. */
+export interface SharedProps {
+  /** In the order of the needs. */
+  readonly shares: readonly PropShare[];
+  /** The best way is at most this much better in all, cm; 0 = nothing is better. */
+  readonly gapCm: number;
+}
+
 /**
  * Solves a mixed-integer program given as CPLEX LP text; injected, because the solver is a
  * library that loads its own way in a worker and on a server.
  *
- * @returns the value of every variable that is not 0, or null when there is no solution
+ * @returns null when there is no solution, or none was found in time
  */
-export type SolveProgram = (program: string) => Promise<ReadonlyMap<string, number> | null>;
+export type SolveProgram = (program: string) => Promise<Solved | null>;
 
 /** A hand too low asks the back to give, so it costs this many times a hand too high. Our choice. */
 const TOO_LOW_COST = 3;
@@ -97,24 +112,31 @@ function writeProgram(choices: readonly (readonly Choice[])[], props: readonly P
   return `${lines.join('\n')}\n`;
 }
 
+const roundCm = (cm: number): number => Math.round(cm * 100) / 100;
+
 /**
  * Shares one cupboard among a class in one slot: least total shortfall, ties broken the
  * same way every time.
  *
- * @returns one share a person in the order given; null when the solver found no answer
+ * @returns null when the solver found no answer
  */
 export async function shareProps(
   needs: readonly PropNeed[],
   props: readonly PropItem[],
   solve: SolveProgram,
-): Promise<readonly PropShare[] | null> {
-  if (needs.length === 0) return [];
+): Promise<SharedProps | null> {
+  if (needs.length === 0) return { shares: [], gapCm: 0 };
   const choices = listChoices(needs, props);
-  const values = await solve(writeProgram(choices, props));
-  if (values === null) return null;
-  return choices.map((own) => {
-    const chosen = own.find((choice) => (values.get(choice.variable) ?? 0) > 0.5)!;
-    const { person, stack, offCm } = chosen;
-    return { person, stack, offCm: Math.round(offCm * 100) / 100 };
-  });
+  const solved = await solve(writeProgram(choices, props));
+  if (solved === null) return null;
+  const { values, isBest } = solved;
+  const chosen = choices.map(
+    (own) => own.find((choice) => (values.get(choice.variable) ?? 0) > 0.5)!,
+  );
+  // No way is better than everybody’s nearest stack, whether the cupboard has it twice or not.
+  const above = chosen.map(({ cost }, p) => cost - Math.min(...choices[p]!.map((c) => c.cost)));
+  return {
+    shares: chosen.map(({ person, stack, offCm }) => ({ person, stack, offCm: roundCm(offCm) })),
+    gapCm: isBest ? 0 : roundCm(above.reduce((sum, each) => sum + each, 0)),
+  };
 }

@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { Page } from '../../core/paper/page.ts';
 import { writePageSvg } from '../../core/paper/pageSvg.ts';
@@ -122,6 +123,20 @@ interface PagesProps {
   record: PersonRecord;
 }
 
+/** The printed page is as large as what is drawn for it, mm. */
+function PageSize({ width, height }: { width: number; height: number }) {
+  useEffect(() => {
+    // A style element would be refused by the page's own policy.
+    const sheet = new CSSStyleSheet();
+    sheet.replaceSync(`@page { size: ${String(width)}mm ${String(height)}mm; margin: 0 }`);
+    document.adoptedStyleSheets.push(sheet);
+    return () => {
+      document.adoptedStyleSheets = document.adoptedStyleSheets.filter((each) => each !== sheet);
+    };
+  }, [width, height]);
+  return null;
+}
+
 function Pages({ request, record }: PagesProps) {
   const answer = useAnswer(JSON.stringify(request), () => makePages(request));
   if (answer === null) return <p className="quiet">Laying it out…</p>;
@@ -136,8 +151,7 @@ function Pages({ request, record }: PagesProps) {
         <p>Nothing to print yet: choose a pose that has a set-up.</p>
       ) : (
         <>
-          {/* The printed page is as large as what is drawn for it. */}
-          <style>{`@page { size: ${String(first.width)}mm ${String(first.height)}mm; margin: 0 }`}</style>
+          <PageSize width={first.width} height={first.height} />
           <div className="button-row no-print">
             <button
               type="button"

@@ -149,7 +149,8 @@ describe('one cupboard for a class', () => {
         heightCm: Math.round(random() * 500) / 10,
         hands: random() < 0.3 ? 2 : 1,
       }));
-      const shares = (await shareProps(needs, props, solve))!;
+      const { shares, gapCm } = (await shareProps(needs, props, solve))!;
+      expect(gapCm).toBe(0);
       const choices = listChoices(needs, props);
       const cost = shares.reduce((sum, share, i) => {
         const own = choices[i]!.find(
@@ -182,6 +183,32 @@ describe('one cupboard for a class', () => {
     const props = [{ ...BLOCK, count: 1 }];
     const first = await shareProps(needs, props, solve);
     expect(await shareProps(needs, props, solve)).toEqual(first);
-    expect(first!.filter((share) => share.stack.heightCm === 23)).toHaveLength(1);
+    expect(first!.shares.filter((share) => share.stack.heightCm === 23)).toHaveLength(1);
+  });
+
+  it('tells how far the best that was found in time can be from the best there is', async () => {
+    const needs: PropNeed[] = ['Vesna', 'Tove'].map((person) => ({
+      person,
+      heightCm: 23,
+      hands: 1,
+    }));
+    // Everybody on the floor: a solution, and not the best one.
+    const onTheFloor: SolveProgram = () => {
+      const choices = listChoices(needs, [BLOCK]);
+      const floor = choices.map((own) => own.find(({ stack }) => stack.props.length === 0)!);
+      const columns = Object.fromEntries(
+        choices.flat().map(({ variable }) => [variable, { Primal: 0 }]),
+      );
+      for (const { variable } of floor) columns[variable] = { Primal: 1 };
+      return Promise.resolve(readSolution({ Status: 'Time limit reached', Columns: columns }));
+    };
+    const found = (await shareProps(needs, [BLOCK], onTheFloor))!;
+    const best = (await shareProps(needs, [BLOCK], solve))!;
+    const totalOf = ({ shares }: typeof found): number =>
+      shares.reduce((sum, { offCm }) => sum + (offCm < 0 ? -3 * offCm : offCm), 0);
+    expect(found.gapCm).toBeGreaterThan(0);
+    expect(found.gapCm).toBeGreaterThanOrEqual(totalOf(found) - totalOf(best) - 0.01);
+    const half = { x0_0: { Primal: 0.5 } };
+    expect(readSolution({ Status: 'Time limit reached', Columns: half })).toBeNull();
   });
 });

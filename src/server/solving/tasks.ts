@@ -1,0 +1,32 @@
+import loadHighs from 'highs';
+import type { PropsFile } from '../../core/formats/propsFile.ts';
+import type { SetUpRequest } from '../../core/formats/setUpRequest.ts';
+import type { Result } from '../../core/problems/problem.ts';
+import { readSolution } from '../../core/props/readSolution.ts';
+import { shareProps, type SharedProps, type SolveProgram } from '../../core/props/shareProps.ts';
+import { planInFull } from '../../core/setup/planInFull.ts';
+import { planSetUp } from '../../core/setup/planSetUp.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+
+/** HiGHS: loaded once, when it is first needed. */
+let highs: ReturnType<typeof loadHighs> | null = null;
+
+/** HiGHS ends with the best it has found before the whole task is stopped, s. */
+const SHARING_SECONDS = 2.5;
+
+const solve: SolveProgram = async (program) => {
+  highs ??= loadHighs();
+  return readSolution((await highs).solve(program, { time_limit: SHARING_SECONDS }));
+};
+
+/** What is computed for a request, here or in a worker thread. */
+export const tasks = {
+  setUp: ({ person, pose, side, rules, level, props, detail }: SetUpRequest): Result<SetUp> =>
+    detail === 'quick'
+      ? planSetUp(person, pose, side, rules, level)
+      : planInFull(person, pose, side, rules, level, props),
+  classProps: ({ needs, props }: PropsFile): Promise<SharedProps | null> =>
+    shareProps(needs, props, solve),
+};
+
+export type Tasks = typeof tasks;
