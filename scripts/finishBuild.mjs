@@ -3,7 +3,7 @@ import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
-import { generateSW } from 'workbox-build';
+import { getManifest } from 'workbox-build';
 
 const INLINE_SCRIPT = /<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g;
 const INLINE_STYLE = /<style[^>]*>([\s\S]*?)<\/style>/g;
@@ -23,10 +23,41 @@ async function findHashes(folder, pattern) {
   return [...hashes].sort();
 }
 
+const inSource = (path) => fileURLToPath(new URL(`../src/${path}`, import.meta.url));
+
+/** Writes the service worker that keeps every page, worker and font of a built client. */
+export async function writeServiceWorker(client) {
+  const { manifestEntries } = await getManifest({
+    globDirectory: client,
+    globPatterns: ['**/*.{html,js,css,woff2,svg,json,webmanifest}'],
+    globIgnores: ['service-worker.js'],
+    // What carries its own hash needs no other.
+    dontCacheBustURLsMatching: /^_astro\//,
+  });
+  // A page is kept under the address it is asked for: /set-up, not /set-up/index.html.
+  const files = manifestEntries.map((entry) => ({
+    ...entry,
+    url: `/${entry.url.replace(/(^|\/)index\.html$/, '')}`,
+  }));
+  const version = createHash('sha256').update(JSON.stringify(files)).digest('hex').slice(0, 12);
+  await build({
+    entryPoints: [inSource('workers/service.worker.ts')],
+    outfile: join(client, 'service-worker.js'),
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    logLevel: 'error',
+    define: {
+      __FILES__: JSON.stringify(files),
+      __VERSION__: JSON.stringify(version),
+      'process.env.NODE_ENV': '"production"',
+    },
+  });
+}
+
 /**
  * After a build: gathers the hashes of what stands inline for the server's headers, bundles
- * the worker thread that solves for the server, and writes the
- * service worker that keeps every page, worker and font for use without a network.
+ * the worker thread that solves for the server, and writes the service worker.
  */
 export function finishBuild() {
   return {
@@ -41,9 +72,7 @@ export function finishBuild() {
         const target = new URL('../inline-hashes.json', dir);
         await writeFile(target, `${JSON.stringify(hashes, null, 2)}\n`);
         await build({
-          entryPoints: [
-            fileURLToPath(new URL('../src/server/solving/solve.worker.ts', import.meta.url)),
-          ],
+          entryPoints: [inSource('server/solving/solve.worker.ts')],
           outfile: fileURLToPath(new URL('../server/solve.worker.mjs', dir)),
           bundle: true,
           platform: 'node',
@@ -51,29 +80,7 @@ export function finishBuild() {
           packages: 'external',
           logLevel: 'error',
         });
-        await generateSW({
-          swDest: join(client, 'service-worker.js'),
-          globDirectory: client,
-          globPatterns: ['**/*.{html,js,css,woff2,svg,json,webmanifest}'],
-          globIgnores: ['service-worker.js'],
-          ignoreURLParametersMatching: [/.*/],
-          directoryIndex: 'index.html',
-          navigateFallback: null,
-          // A page is kept under the address it is asked for: /set-up, not /set-up/index.html.
-          manifestTransforms: [
-            (entries) => ({
-              manifest: entries.map((entry) => ({
-                ...entry,
-                url: entry.url.replace(/\/index\.html$/, ''),
-              })),
-              warnings: [],
-            }),
-          ],
-          skipWaiting: true,
-          clientsClaim: true,
-          inlineWorkboxRuntime: true,
-          sourcemap: false,
-        });
+        await writeServiceWorker(client);
       },
     },
   };

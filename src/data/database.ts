@@ -186,10 +186,35 @@ function open(): StillwaterDatabase {
       await stampAll(transaction);
     });
   database.use(stamping);
+  // A tab of an older version neither holds up an upgrade nor writes after it.
+  database.on('versionchange', () => {
+    tellOutOfDate();
+  });
+  database.on(
+    'ready',
+    () => {
+      if (Math.floor(database.backendDB().version / 10) <= database.verno) return;
+      tellOutOfDate();
+      throw new Dexie.VersionError();
+    },
+    true,
+  );
   return database;
 }
 
+let tellOutOfDate = (): void => undefined;
+
 export const db = open();
+
+/** Calls back when what is stored belongs to a newer version of the app than this page. */
+export function onOutOfDate(tell: () => void): void {
+  tellOutOfDate = tell;
+}
+
+/** Closes the database for good: what a page of an older version would write is refused. */
+export function closeOutOfDate(): void {
+  db.close({ disableAutoOpen: true });
+}
 
 /**
  * Opens the database, or says why it cannot be.

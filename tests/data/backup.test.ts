@@ -22,7 +22,11 @@ import { deletePicture, savePicture } from '../../src/data/pictures.ts';
 import { startSession } from '../../src/data/sessions.ts';
 import { setPace, setUnit } from '../../src/data/settings.ts';
 import { keepForPerson } from '../../src/data/setUps.ts';
-import { PERSON_FORMAT, PERSON_VERSION, type PersonFile } from '../../src/core/formats/personFile.ts';
+import {
+  PERSON_FORMAT,
+  PERSON_VERSION,
+  type PersonFile,
+} from '../../src/core/formats/personFile.ts';
 import { recordOf, REFERENCE } from '../support/people.ts';
 import { planPlain } from '../support/plan.ts';
 import { plannedHold } from '../support/sessions.ts';

@@ -10,7 +10,7 @@ export interface PropNeed {
   readonly hands: 1 | 2;
 }
 
-export interface PropShare {
+interface PropShare {
   readonly person: string;
   readonly stack: Stack;
   /** How far the stack is off the height wanted, cm; + too high. */

@@ -1,0 +1,114 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import {
+  cpSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { writeServiceWorker } from '../../scripts/finishBuild.mjs';
+
+const PORT = 4393;
+const BASE = `http://localhost:${String(PORT)}`;
+
+/** A server of a built app, on one port, one after the other. */
+async function serve(folder: string): Promise<ChildProcess> {
+  const server = spawn(process.execPath, ['server.mjs'], {
+    cwd: folder,
+    env: { ...process.env, PORT: String(PORT) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await new Promise((resolve) => server.stdout.once('data', resolve));
+  return server;
+}
+
+async function stop(server: ChildProcess): Promise<void> {
+  const gone = new Promise((resolve) => server.once('exit', resolve));
+  server.kill('SIGINT');
+  await gone;
+}
+
+const listTexts = (folder: string): string[] =>
+  readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((each) => /\.(?:js|mjs|html|json)$/.test(each))
+    .map((each) => join(folder, each));
+
+/** A second build: every script of the client has another name, and one word of a page is new. */
+async function buildNext(): Promise<string> {
+  const folder = mkdtempSync(join(tmpdir(), 'stillwater-next-'));
+  for (const each of ['dist', 'server.mjs', 'package.json'])
+    cpSync(each, join(folder, each), { recursive: true });
+  symlinkSync(join(process.cwd(), 'node_modules'), join(folder, 'node_modules'));
+  const client = join(folder, 'dist', 'client');
+  const assets = readdirSync(join(client, '_astro')).filter((each) => each.endsWith('.js'));
+  for (const path of listTexts(join(folder, 'dist'))) {
+    let text = readFileSync(path, 'utf8');
+    for (const name of assets) text = text.replaceAll(name, `next-${name}`);
+    writeFileSync(path, text.replaceAll('Who is on the mat?', 'Who is here today?'));
+  }
+  for (const name of assets)
+    renameSync(join(client, '_astro', name), join(client, '_astro', `next-${name}`));
+  await writeServiceWorker(client);
+  return folder;
+}
+
+test('a new version waits, open tabs go on with their own files, and an older tab writes no more', async ({
+  page,
+  context,
+}) => {
+  let server = await serve(process.cwd());
+  try {
+    await page.goto(`${BASE}/?demo`);
+    await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await page.reload();
+    const old = await context.newPage();
+    await old.goto(`${BASE}/person?id=marit-sollen`);
+    await expect(old.getByLabel('Name')).toHaveValue('Marit Sollen');
+    await stop(server);
+    server = await serve(await buildNext());
+
+    // The next visit finds the new version; nothing changes by itself.
+    await page.reload();
+    await expect(page.getByText(/^A new version is ready\./)).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Who is on the mat?' })).toBeVisible();
+    // What an open tab loads late comes from its own version, whatever the server has now.
+    const cdp = await context.newCDPSession(page);
+    await cdp.send('Network.clearBrowserCache');
+    await page.goto(`${BASE}/files`);
+    await page.getByLabel('Passphrase', { exact: true }).fill('seven quiet herons wade');
+    await expect(page.locator('#passphrase-hint')).toContainText('Very hard to guess.');
+    await page.goto(`${BASE}/`);
+
+    await page.getByRole('button', { name: 'Reload' }).click();
+    await expect(page.getByRole('heading', { name: 'Who is here today?' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
+
+    await expect(old.getByText(/^This tab is out of date/)).toBeVisible();
+    await old.getByLabel('Name').fill('Marit S.');
+    await old.getByLabel('Name').blur();
+    await expect(old.getByText(/^Not saved\./)).toBeVisible();
+    // Its own late parts are still there, from its own cache.
+    const late = await old.evaluate(async () => {
+      const names = await caches.keys();
+      const kept = await Promise.all(
+        names.map(async (name) => (await (await caches.open(name)).keys()).map(({ url }) => url)),
+      );
+      const own = kept.flat().find((url) => url.includes('/_astro/PaperView'))!;
+      return { versions: names.length, status: (await fetch(own)).status, own };
+    });
+    expect(late.versions).toBe(2);
+    expect(late.own).not.toContain('next-');
+    expect(late.status).toBe(200);
+    await old.getByRole('button', { name: 'Reload' }).click();
+    await expect(old.getByLabel('Name')).toHaveValue('Marit Sollen');
+    await expect(old.getByText(/^This tab is out of date/)).toHaveCount(0);
+  } finally {
+    await stop(server);
+  }
+});
