@@ -1,5 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { onOutOfDate } from '../../data/database.ts';
+import { HandOverBar } from '../handOver/HandOverBar.tsx';
 import {
   becomeOutOfDate,
   getUpdateState,
@@ -8,17 +9,25 @@ import {
   takeNewVersion,
 } from './updates.ts';
 
-/** What concerns the whole app, on every page: that a new version is ready, or runs already. */
+/** What concerns the whole app, on every page: a new version, and the app handed over. */
 export function AppNotices() {
   const state = useSyncExternalStore(onUpdateState, getUpdateState);
   useEffect(() => {
     onOutOfDate(becomeOutOfDate);
     void registerServiceWorker();
   }, []);
-  if (state === 'current') return null;
+  return (
+    <>
+      <HandOverBar />
+      {state !== 'current' && <UpdateNotice isReady={state === 'ready'} />}
+    </>
+  );
+}
+
+function UpdateNotice({ isReady }: { isReady: boolean }) {
   return (
     <p className="undo" role="status">
-      {state === 'ready'
+      {isReady
         ? 'A new version is ready. This page goes on as it is until you reload. '
         : 'This tab is out of date: a newer version runs in another one. Nothing more is saved here. '}
       <button type="button" className="word-button" onClick={takeNewVersion}>

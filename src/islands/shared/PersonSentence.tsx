@@ -1,5 +1,7 @@
 import type { Person } from '../../core/person/person.ts';
 import { setUnit } from '../../data/settings.ts';
+import { HandOverButton } from '../handOver/HandOverButton.tsx';
+import { useHandOver } from '../handOver/useHandOver.ts';
 import { useUnit } from './useRecord.ts';
 
 type Place = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
@@ -15,6 +17,17 @@ const PLACES: readonly { readonly place: Place; readonly words: string }[] = [
 
 /** The way through one person's record, as a sentence. */
 export function PersonSentence({ person, here }: { person: Person; here: Place }) {
+  const isHandedOver = useHandOver()?.lockedAt != null;
+  if (isHandedOver) {
+    return (
+      <div className="sentence-row">
+        <p className="sentence">
+          <strong>{person.name}</strong>
+        </p>
+        <UnitChoice />
+      </div>
+    );
+  }
   return (
     <div className="sentence-row">
       <nav aria-label={`Record of ${person.name}`} className="sentence">
@@ -32,7 +45,9 @@ export function PersonSentence({ person, here }: { person: Person; here: Place }
           </span>
         ))}
       </nav>
-      <UnitChoice />
+      <span>
+        <HandOverButton /> <UnitChoice />
+      </span>
     </div>
   );
 }

@@ -1,0 +1,107 @@
+import { Lock } from 'lucide-react';
+import { useState, type SubmitEvent } from 'react';
+import { SelectField } from '../shared/SelectField.tsx';
+import { canHandOver, choosePin, findPinProblem, handOver, setAutoMinutes } from './handOver.ts';
+import { useHandOver } from './useHandOver.ts';
+
+const AUTO: readonly (readonly [string, string])[] = [
+  ['', 'never'],
+  ['2', '2 minutes without a touch'],
+  ['5', '5 minutes without a touch'],
+  ['15', '15 minutes without a touch'],
+];
+
+/** Hands the view that is open over to the person on the mat. */
+export function HandOverButton() {
+  const state = useHandOver();
+  const [isOpen, setIsOpen] = useState(false);
+  if (!canHandOver(window.location.pathname)) return null;
+  return (
+    <span className="relative">
+      <button
+        type="button"
+        className="word-button quiet"
+        title="hand over"
+        aria-expanded={isOpen}
+        onClick={() => {
+          setIsOpen(!isOpen);
+        }}
+      >
+        <Lock aria-hidden size={18} className="inline" />
+        <span className="sr-only">hand over</span>
+      </button>
+      {isOpen && (
+        <div className="absolute top-full right-0 z-10 w-80 rounded border bg-sheet p-4 max-sm:left-0">
+          {state === null ? <ChoosePin /> : <Ready autoMinutes={state.autoMinutes} />}
+          <p className="quiet">
+            The app then stays on this view until the PIN is typed. It is a screen lock, no
+            encryption: whoever can use this device’s browser freely can still reach the data.
+          </p>
+        </div>
+      )}
+    </span>
+  );
+}
+
+function ChoosePin() {
+  const [pin, setPin] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const submit = (event: SubmitEvent): void => {
+    event.preventDefault();
+    const found = findPinProblem(pin);
+    setProblem(found);
+    if (found === null) void choosePin(pin);
+  };
+  return (
+    <form onSubmit={submit}>
+      <label className="field">
+        <span>Choose a PIN, 4 to 8 digits</span>
+        <input
+          inputMode="numeric"
+          autoComplete="off"
+          value={pin}
+          aria-invalid={problem !== null}
+          onChange={(event) => {
+            setPin(event.target.value);
+            setProblem(null);
+          }}
+        />
+      </label>
+      {problem !== null && <p role="alert">{problem}</p>}
+      <button type="submit" className="button mt-3">
+        Use this PIN
+      </button>
+    </form>
+  );
+}
+
+function Ready({ autoMinutes }: { autoMinutes: number | null }) {
+  const [isChanging, setIsChanging] = useState(false);
+  if (isChanging) return <ChoosePin />;
+  return (
+    <>
+      <div className="button-row">
+        <button type="button" className="button" onClick={handOver}>
+          Hand over now
+        </button>
+        <button
+          type="button"
+          className="word-button"
+          onClick={() => {
+            setIsChanging(true);
+          }}
+        >
+          choose another PIN
+        </button>
+      </div>
+      <SelectField
+        label="Lock by itself after"
+        value={autoMinutes === null ? '' : String(autoMinutes)}
+        options={AUTO}
+        onChange={(value) => {
+          setAutoMinutes(value === '' ? null : Number(value));
+        }}
+      />
+    </>
+  );
+}
