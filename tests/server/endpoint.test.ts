@@ -6,6 +6,7 @@ import { answerSchema } from '../../src/server/schemas.ts';
 import { answerSetUp } from '../../src/server/setUpEndpoint.ts';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
 import { recordOf, REFERENCE } from '../support/people.ts';
+import { mutateText } from '../support/mutate.ts';
 import { makeRandom } from '../support/random.ts';
 
 interface ProblemBody {
@@ -120,21 +121,7 @@ describe('POST /api/set-up', () => {
     });
     const seen = new Map<number, number>();
     for (let i = 0; i < 600; i += 1) {
-      const characters = good.split('');
-      const edits = 1 + Math.floor(random() * 4);
-      for (let e = 0; e < edits; e += 1) {
-        const at = Math.floor(random() * characters.length);
-        const kind = random();
-        if (kind < 0.3) characters.splice(at, 1 + Math.floor(random() * 30));
-        else if (kind < 0.6) characters[at] = String.fromCharCode(32 + Math.floor(random() * 95));
-        else
-          characters.splice(
-            at,
-            0,
-            ['null', '-1', '1e400', '[]', '{}', '"', '9'][Math.floor(random() * 7)]!,
-          );
-      }
-      const response = await post(characters.join(''));
+      const response = await post(mutateText(good, random));
       seen.set(response.status, (seen.get(response.status) ?? 0) + 1);
       expect([200, 400, 422]).toContain(response.status);
     }
