@@ -23,7 +23,19 @@ export async function getMeasurer(): Promise<string> {
   return typeof value === 'string' ? value : '';
 }
 
-export const setMeasurer = (name: string): Promise<void> => setSetting('measurer', name);
+/**
+ * Stores who measures, but only over the name it was read from.
+ *
+ * @returns what was stored meanwhile from elsewhere, and stays; null = it is stored
+ */
+export function changeMeasurer(from: string, to: string): Promise<string | null> {
+  return db.transaction('rw', db.settings, async () => {
+    const now = await getMeasurer();
+    if (now !== from && now !== to) return now;
+    await setSetting('measurer', to);
+    return null;
+  });
+}
 
 export async function getConfirmation(): Promise<Confirmation> {
   const value = await getSetting('confirmation');

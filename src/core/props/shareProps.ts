@@ -130,8 +130,8 @@ export async function shareProps(
   const solved = await solve(writeProgram(choices, props));
   if (solved === null) return null;
   const { values, isBest } = solved;
-  const chosen = choices.map(
-    (own) => own.find((choice) => (values.get(choice.variable) ?? 0) > 0.5)!,
+  const chosen = choices.map((own) =>
+    own.find((choice) => (values.get(choice.variable) ?? 0) > 0.5)!,
   );
   // No way is better than everybody’s nearest stack, whether the cupboard has it twice or not.
   const above = chosen.map(({ cost }, p) => cost - Math.min(...choices[p]!.map((c) => c.cost)));

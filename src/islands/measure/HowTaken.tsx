@@ -1,10 +1,11 @@
+import { useStoredText } from '../shared/useStoredText.tsx';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { findTapeForm } from '../../core/measures/tapeForms.ts';
 import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import type { Protocol } from '../../core/measures/protocol.ts';
 import type { Reading } from '../../core/measures/reading.ts';
 import { planMarks } from '../../core/photo/photoMarks.ts';
-import { getMeasurer, setMeasurer } from '../../data/settings.ts';
+import { getMeasurer, changeMeasurer } from '../../data/settings.ts';
 import { useQuery } from '../shared/useQuery.ts';
 
 /** By what a reading comes onto the screen. */
@@ -53,6 +54,11 @@ export function RoundWords() {
   const measurer = useMeasurer();
   const state = query.get('state') === 'warm' ? 'warm' : 'cold';
   const other = state === 'cold' ? 'warm' : 'cold';
+  const { field, told } = useStoredText({
+    label: 'who measures',
+    stored: measurer,
+    store: changeMeasurer,
+  });
   return (
     <>
       Ranges are taken{' '}
@@ -67,17 +73,9 @@ export function RoundWords() {
         <span className="sr-only">, change to {other === 'cold' ? 'cold' : 'warmed up'}</span>
       </button>{' '}
       <label className="in-sentence">
-        by{' '}
-        <input
-          key={measurer}
-          defaultValue={measurer}
-          placeholder="who measures?"
-          autoComplete="off"
-          onBlur={(event) => {
-            void setMeasurer(event.target.value.trim());
-          }}
-        />
+        by <input {...field} placeholder="who measures?" autoComplete="off" />
       </label>
+      {told}
     </>
   );
 }

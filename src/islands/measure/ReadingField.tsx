@@ -5,7 +5,7 @@ import { correctReading, type Reading } from '../../core/measures/reading.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
-import { removeReading, saveReading } from '../../data/readings.ts';
+import { changeReading } from '../../data/readings.ts';
 import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
@@ -34,6 +34,9 @@ export function ReadingField(props: ReadingFieldProps) {
   // Enter saves and moves on, and leaving the field saves too: what is typed is taken once.
   const untaken = useRef<string | null>(null);
   const [newId] = useState(() => crypto.randomUUID());
+  // What is put right is written only over the values that this field has shown or stored.
+  const seen = useRef<readonly number[]>([]);
+  const [theirs, setTheirs] = useState<Reading | null>(null);
   const shown = draft ?? (reading === null ? '' : writeValue(reading.value, protocol.unit, unit));
   const ordinal = ['first', 'second', 'third'][row] ?? `${String(row + 1)}th`;
   const id = `reading-${side ?? 'only'}-${String(row)}`;
@@ -48,11 +51,7 @@ export function ReadingField(props: ReadingFieldProps) {
     untaken.current = null;
     if (text.trim() === '') {
       if (reading === null) setDraft(null);
-      else
-        write(async () => {
-          await removeReading(personId, reading.id);
-          setDraft((now) => (now === text ? null : now));
-        });
+      else change(reading, null, text);
       setProblem(null);
       return true;
     }
@@ -68,12 +67,26 @@ export function ReadingField(props: ReadingFieldProps) {
     const taken = makeReading(value, text.trim());
     // What the person's own readings say comes before what most people have.
     setProblem(questionTaken(record, taken) ?? found[0] ?? null);
+    change(reading, taken, text);
+    return true;
+  };
+
+  /** Writes what was typed, unless another value was entered elsewhere since. */
+  const change = (from: Reading | null, to: Reading | null, text: string): void => {
     write(async () => {
-      await saveReading(personId, taken);
+      const other = await changeReading(personId, from ?? to!, to, seen.current);
+      setTheirs(other);
+      if (other !== null) return;
+      if (to !== null) seen.current = [...seen.current, to.value];
       // What was typed meanwhile stays in the field.
       setDraft((now) => (now === text ? null : now));
-    });
-    return true;
+    }, to ?? undefined);
+  };
+  const keepMine = (other: Reading): void => {
+    seen.current = [...seen.current, other.value];
+    untaken.current = draft;
+    setTheirs(null);
+    take();
   };
 
   /** A new reading, or the one of this field put right with its first value kept. */
@@ -119,6 +132,7 @@ export function ReadingField(props: ReadingFieldProps) {
         aria-invalid={problem?.severity === 'error'}
         aria-describedby={`${id}-state`}
         onChange={(event) => {
+          if (draft === null && reading !== null) seen.current = [...seen.current, reading.value];
           untaken.current = event.target.value;
           setDraft(event.target.value);
         }}
@@ -139,6 +153,31 @@ export function ReadingField(props: ReadingFieldProps) {
         )}
       </p>
       {told}
+      {theirs !== null && (
+        <p role="alert">
+          Not saved: {writeValue(theirs.value, protocol.unit, unit)} was entered elsewhere
+          meanwhile.{' '}
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              keepMine(theirs);
+            }}
+          >
+            Keep mine
+          </button>{' '}
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => {
+              setTheirs(null);
+              setDraft(null);
+            }}
+          >
+            Take the other
+          </button>
+        </p>
+      )}
     </div>
   );
 }

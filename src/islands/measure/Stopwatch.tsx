@@ -45,7 +45,7 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
       takenAt: new Date().toISOString(),
       note: '',
     };
-    write(() => saveReading(record.person.id, taken));
+    write(() => saveReading(record.person.id, taken), taken);
   };
   const latest = useRef(stop);
   useEffect(() => {

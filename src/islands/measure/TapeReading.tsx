@@ -90,7 +90,7 @@ export function TapeReading(props: TapeReadingProps) {
     };
     const question = questionTaken(record, taken);
     if (question !== null) setProblems([question]);
-    write(() => saveReading(record.person.id, taken));
+    write(() => saveReading(record.person.id, taken), taken);
     return true;
   };
   const onKey = (event: KeyboardEvent<HTMLInputElement>, isLast: boolean): void => {

@@ -32,7 +32,7 @@ export function Appointments({ person }: { person: Person }) {
       await saveAppointment(person.id, appointment);
       setStart('');
       setNote('');
-    });
+    }, appointment);
   };
   const save = async (): Promise<void> => {
     // The rules of every time zone come with it: only when they are asked for.

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
+import { useWrite } from '../shared/useWrite.tsx';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
 import { calcPace, clampPace } from '../../core/sessions/pace.ts';
@@ -33,6 +34,7 @@ function sound(): void {
 /** The hold: breaths counted at the person's own pace, never forced, and what to look at in order. */
 export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageProps) {
   const [pace, setPace] = usePace(personId);
+  const { write, told } = useWrite();
   const hasSound = useLiveQuery(getBreathSound, []) ?? false;
   const [isCounting, setIsCounting] = useState(true);
   const taps = useRef<number[]>([]);
@@ -52,7 +54,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
   const tap = (): void => {
     taps.current = [...taps.current, performance.now()].slice(-4);
     const own = calcPace(taps.current);
-    if (own !== null) setPace(own);
+    if (own !== null) write(() => setPace(own));
     count();
   };
   const planned = plan.breaths * plan.rounds;
@@ -91,7 +93,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
             type="button"
             aria-label="shorter breaths"
             onClick={() => {
-              setPace(clampPace(pace - 0.5));
+              write(() => setPace(clampPace(pace - 0.5)));
             }}
           >
             −
@@ -101,7 +103,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
             type="button"
             aria-label="longer breaths"
             onClick={() => {
-              setPace(clampPace(pace + 0.5));
+              write(() => setPace(clampPace(pace + 0.5)));
             }}
           >
             +
@@ -109,12 +111,15 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
           <button
             type="button"
             aria-pressed={hasSound}
-            onClick={() => void setBreathSound(!hasSound)}
+            onClick={() => {
+              write(() => setBreathSound(!hasSound));
+            }}
           >
             sound {hasSound ? 'on' : 'off'}
           </button>
         </div>
       </div>
+      {told}
       <ol className="run-looks">
         {looks.map(({ at, look, change }) => (
           <li key={at}>

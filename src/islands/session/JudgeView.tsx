@@ -31,12 +31,14 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
   const result = useAnswer(key, () => judgeSessionInWorker(record, sessions, session));
   const { write, told } = useWrite();
   const put = (decisions: readonly Decision[]): void => {
-    write(() =>
-      addEntries(
-        personId,
-        session.id,
-        decisions.map((decision) => ({ kind: 'decide', decision })),
-      ),
+    write(
+      () =>
+        addEntries(
+          personId,
+          session.id,
+          decisions.map((decision) => ({ kind: 'decide', decision })),
+        ),
+      decisions,
     );
   };
   const judged = result?.ok === true ? result.value : [];

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { respond, stopPose } from '../../core/sessions/respond.ts';
 import { toHolds } from '../../core/sessions/toHolds.ts';
@@ -13,6 +13,7 @@ import { namePose, nameSide } from '../shared/poseWords.ts';
 import { SetStage } from './SetStage.tsx';
 import { StaleNotice } from './StaleNotice.tsx';
 import { useWakeLock } from './useWakeLock.ts';
+import { useWrite } from '../shared/useWrite.tsx';
 
 interface RunViewProps {
   record: PersonRecord;
@@ -41,7 +42,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   useWakeLock();
   const personId = record.person.id;
   const frozen = useLiveQuery(() => loadFrozen(personId, session.id), [personId, session.id]);
-  const [hasFailed, setHasFailed] = useState(false);
+  const { write, told } = useWrite();
   const position = session.position ?? findStart(session);
   const found = state.holds.findIndex(({ plan }) => plan.id === position.hold);
   const at = Math.max(0, found);
@@ -50,18 +51,11 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   const response =
     current === undefined || current.at === null ? null : respond(toHolds(sessions), current.plan);
 
-  const store = async (written: Promise<boolean>): Promise<void> => {
-    try {
-      setHasFailed(!(await written));
-    } catch {
-      setHasFailed(true);
-    }
-  };
   const note = (entries: readonly NewEntry[], to?: Position): void => {
-    void store(addEntries(personId, session.id, entries, to));
+    write(() => addEntries(personId, session.id, entries, to), entries);
   };
   const go = (to: Position): void => {
-    void store(moveTo(personId, session.id, to));
+    write(() => moveTo(personId, session.id, to));
   };
   const after = (i: number): Position | null => {
     const next = state.holds.slice(i + 1).find(isToCome);
@@ -181,12 +175,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
           end here
         </button>
       </header>
-      {hasFailed && (
-        <p className="stop-word" role="alert">
-          This could not be stored: the browser’s storage may be full, or the session is gone.
-          Nothing noted before is lost. Free some space, or export under files, then try again.
-        </p>
-      )}
+      {told}
       <StaleNotice
         record={record}
         sessions={sessions}

@@ -3,12 +3,7 @@ import { EASY_BREATH_SECONDS } from '../../core/sessions/timing.ts';
 import { getPace, setPace } from '../../data/settings.ts';
 
 /** A person's own seconds a breath, as it was last tapped or set. */
-export function usePace(personId: string): readonly [number, (seconds: number) => void] {
+export function usePace(personId: string): readonly [number, (seconds: number) => Promise<void>] {
   const stored = useLiveQuery(() => getPace(personId), [personId]);
-  return [
-    stored ?? EASY_BREATH_SECONDS,
-    (seconds) => {
-      void setPace(personId, seconds);
-    },
-  ];
+  return [stored ?? EASY_BREATH_SECONDS, (seconds) => setPace(personId, seconds)];
 }

@@ -43,7 +43,8 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
       moved: isMoved(moved) ? moved : null,
       reason,
     };
-    write(() => keepForPerson(personId, keepSetUp(setUp, asked)));
+    const kept = keepSetUp(setUp, asked);
+    write(() => keepForPerson(personId, kept), kept);
   };
   return (
     <>

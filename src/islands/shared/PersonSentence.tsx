@@ -3,6 +3,7 @@ import { setUnit } from '../../data/settings.ts';
 import { HandOverButton } from '../handOver/HandOverButton.tsx';
 import { useHandOver } from '../handOver/useHandOver.ts';
 import { useUnit } from './useRecord.ts';
+import { useWrite } from './useWrite.tsx';
 
 type Place = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
 
@@ -55,10 +56,20 @@ export function PersonSentence({ person, here }: { person: Person; here: Place }
 function UnitChoice() {
   const unit = useUnit();
   const other = unit === 'cm' ? 'in' : 'cm';
+  const { write, told } = useWrite();
   return (
-    <button type="button" className="word-button quiet" onClick={() => void setUnit(other)}>
-      in {unit === 'cm' ? 'centimetres' : 'inches'}
-      <span className="sr-only">, change to {other === 'cm' ? 'centimetres' : 'inches'}</span>
-    </button>
+    <>
+      <button
+        type="button"
+        className="word-button quiet"
+        onClick={() => {
+          write(() => setUnit(other));
+        }}
+      >
+        in {unit === 'cm' ? 'centimetres' : 'inches'}
+        <span className="sr-only">, change to {other === 'cm' ? 'centimetres' : 'inches'}</span>
+      </button>
+      {told}
+    </>
   );
 }

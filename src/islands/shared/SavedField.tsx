@@ -1,8 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
 import type { Person } from '../../core/person/person.ts';
 import { changeAnswer, type Answer } from '../../data/people.ts';
-import { sayWriteError } from './sayWriteError.ts';
-import { saveFile } from './saveFile.ts';
+import { useStoredText } from './useStoredText.tsx';
 
 interface SavedFieldProps {
   label: string;
@@ -15,155 +13,25 @@ interface SavedFieldProps {
   inputMode?: 'decimal';
 }
 
-type State =
-  | { readonly kind: 'idle' | 'saving' | 'saved' }
-  | { readonly kind: 'wrong'; readonly words: string }
-  | { readonly kind: 'failed'; readonly words: string }
-  /** Another tab has stored something else meanwhile. */
-  | { readonly kind: 'differs'; readonly theirs: string };
-
-/** A refusal may pass: it is tried again after this long. */
-const AGAIN_MS = 5_000;
-
-/**
- * An answer that is stored when its field is left. What is typed stays in the field until it
- * is stored, and “saved” is said only then. A field that is not being edited shows what is
- * stored now; one that is writes only over the answer it was read from.
- */
+/** An answer of a person that is stored when its field is left. */
 export function SavedField({ label, person, answer, check, rows, inputMode }: SavedFieldProps) {
-  const stored = answer.read(person);
-  const [draft, setDraft] = useState<{ readonly text: string; readonly from: string } | null>(null);
-  const [state, setState] = useState<State>({ kind: 'idle' });
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  useEffect(
-    () => () => {
-      clearTimeout(timer.current);
-    },
-    [],
-  );
-
-  const write = async (from: string, text: string): Promise<void> => {
-    clearTimeout(timer.current);
-    setState({ kind: 'saving' });
-    try {
-      const theirs = await changeAnswer(person.id, answer, from, text);
-      if (theirs !== null) {
-        setState({ kind: 'differs', theirs });
-        return;
-      }
-      // What was typed while it was written stays.
-      setDraft((now) => (now?.text.trim() === text ? null : now));
-      setState({ kind: 'saved' });
-    } catch (error) {
-      setState({ kind: 'failed', words: sayWriteError(error) });
-      timer.current = setTimeout(() => void write(from, text), AGAIN_MS);
-    }
-  };
-  const leave = (): void => {
-    if (draft === null) return;
-    const text = draft.text.trim();
-    const words = check?.(text) ?? null;
-    if (words !== null) setState({ kind: 'wrong', words });
-    else if (text === draft.from) {
-      setDraft(null);
-      setState({ kind: 'idle' });
-    } else void write(draft.from, text);
-  };
-
-  const shared = {
-    value: draft?.text ?? stored,
-    'aria-invalid': state.kind === 'wrong' || state.kind === 'failed',
-    onBlur: leave,
-  };
-  const type = (text: string): void => {
-    setDraft((now) => ({ text, from: now?.from ?? stored }));
-    setState({ kind: 'idle' });
-  };
+  const { field, told } = useStoredText({
+    label,
+    stored: answer.read(person),
+    store: (from, to) => changeAnswer(person.id, answer, from, to),
+    check,
+  });
   return (
     <div>
       <label className="field">
         <span>{label}</span>
         {rows === undefined ? (
-          <input
-            {...shared}
-            inputMode={inputMode}
-            onChange={(event) => {
-              type(event.target.value);
-            }}
-          />
+          <input {...field} inputMode={inputMode} />
         ) : (
-          <textarea
-            {...shared}
-            rows={rows}
-            onChange={(event) => {
-              type(event.target.value);
-            }}
-          />
+          <textarea {...field} rows={rows} />
         )}
       </label>
-      <Told
-        label={label}
-        state={state}
-        text={draft?.text ?? stored}
-        onAgain={() => void write(draft?.from ?? stored, (draft?.text ?? stored).trim())}
-        onKeepOwn={() => {
-          if (state.kind === 'differs' && draft !== null)
-            void write(state.theirs, draft.text.trim());
-        }}
-        onTakeTheirs={() => {
-          setDraft(null);
-          setState({ kind: 'idle' });
-        }}
-      />
+      {told}
     </div>
-  );
-}
-
-interface ToldProps {
-  label: string;
-  state: State;
-  text: string;
-  onAgain: () => void;
-  onKeepOwn: () => void;
-  onTakeTheirs: () => void;
-}
-
-/** What became of an answer, beside its field. */
-function Told({ label, state, text, onAgain, onKeepOwn, onTakeTheirs }: ToldProps) {
-  if (state.kind === 'wrong') return <span role="alert">{state.words}</span>;
-  if (state.kind === 'failed')
-    return (
-      <span role="alert">
-        Not saved. {state.words} Trying again soon.{' '}
-        <button type="button" className="word-button" onClick={onAgain}>
-          Try now
-        </button>{' '}
-        <button
-          type="button"
-          className="word-button"
-          onClick={() => {
-            saveFile(`${label}.txt`, text, 'text/plain');
-          }}
-        >
-          Save it as a file
-        </button>
-      </span>
-    );
-  if (state.kind === 'differs')
-    return (
-      <span role="alert">
-        Not saved: “{state.theirs}” was entered elsewhere meanwhile.{' '}
-        <button type="button" className="word-button" onClick={onKeepOwn}>
-          Keep mine
-        </button>{' '}
-        <button type="button" className="word-button" onClick={onTakeTheirs}>
-          Take the other
-        </button>
-      </span>
-    );
-  return (
-    <span role="status" className="quiet">
-      {state.kind === 'saved' ? 'saved' : ''}
-    </span>
   );
 }

@@ -19,9 +19,17 @@ const nameOf = (error: unknown): string => {
   return String(error.name);
 };
 
-/** An error of writing in words; the error behind an aborted transaction counts. */
+/** The errors behind one: of an aborted transaction, or of each row that several were to be. */
+function listCauses(error: unknown): readonly unknown[] {
+  if (typeof error !== 'object' || error === null) return [];
+  const inner = 'inner' in error ? [error.inner] : [];
+  const failures =
+    'failures' in error && Array.isArray(error.failures) ? (error.failures as unknown[]) : [];
+  return [...inner, ...failures];
+}
+
+/** An error of writing in words; the errors behind it count first. */
 export function sayWriteError(error: unknown): string {
-  const inner =
-    typeof error === 'object' && error !== null && 'inner' in error ? error.inner : undefined;
-  return WORDS[nameOf(inner)] ?? WORDS[nameOf(error)] ?? sayError(error);
+  const words = [...listCauses(error), error].map((each) => WORDS[nameOf(each)]);
+  return words.find((each) => each !== undefined) ?? sayError(error);
 }

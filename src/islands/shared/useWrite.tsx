@@ -1,45 +1,98 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { saveFile } from './saveFile.ts';
 import { sayWriteError } from './sayWriteError.ts';
+import { AGAIN_MS } from './useStoredText.tsx';
+
+interface Waiting {
+  readonly action: () => Promise<unknown>;
+  /** What would be lost if it is never stored. */
+  readonly unsaved: unknown;
+}
+
+type Told = { readonly kind: 'refused'; readonly words: string } | { readonly kind: 'gone' } | null;
 
 /**
- * A write that tells when it was refused, and can be tried again.
+ * Writes in the order in which they are asked for. One that is refused says why, is tried
+ * again by itself and before all later ones, and is kept until it is stored.
  *
- * @returns `write`, and what to show beside what was pressed; null when all is well
+ * @returns `write`, with what it stores where that was entered by hand, and what to show
+ *   beside what was pressed; null when all is well
  */
 export function useWrite(): {
-  readonly write: (action: () => Promise<unknown>) => void;
+  readonly write: (action: () => Promise<unknown>, unsaved?: unknown) => void;
   readonly told: ReactNode;
 } {
-  const [failed, setFailed] = useState<{
-    readonly words: string;
-    readonly again: () => Promise<unknown>;
-  } | null>(null);
-  const write = (action: () => Promise<unknown>): void => {
-    action().then(
-      (done) => {
+  const [told, setTold] = useState<Told>(null);
+  const waiting = useRef<Waiting[]>([]);
+  const running = useRef<Promise<void>>(Promise.resolve());
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(
+    () => () => {
+      clearTimeout(timer.current);
+    },
+    [],
+  );
+
+  const writeAll = async (): Promise<void> => {
+    clearTimeout(timer.current);
+    for (let next = waiting.current[0]; next !== undefined; next = waiting.current[0]) {
+      try {
         // Some writers answer whether what they change is still there.
-        const words = done === false ? 'It is not here any more.' : null;
-        setFailed(words === null ? null : { words, again: action });
-      },
-      (error: unknown) => {
-        setFailed({ words: sayWriteError(error), again: action });
-      },
-    );
+        const isThere = (await next.action()) !== false;
+        waiting.current.shift();
+        setTold(isThere ? null : { kind: 'gone' });
+      } catch (error) {
+        setTold({ kind: 'refused', words: sayWriteError(error) });
+        timer.current = setTimeout(tryNow, AGAIN_MS);
+        return;
+      }
+    }
   };
-  const told =
-    failed === null ? null : (
-      <p role="alert">
-        Not saved. {failed.words}{' '}
-        <button
-          type="button"
-          className="word-button"
-          onClick={() => {
-            write(failed.again);
-          }}
-        >
-          Try again
+  const tryNow = (): void => {
+    running.current = running.current.then(writeAll);
+  };
+  const write = (action: () => Promise<unknown>, unsaved?: unknown): void => {
+    waiting.current.push({ action, unsaved });
+    tryNow();
+  };
+  return {
+    write,
+    told:
+      told === null ? null : told.kind === 'gone' ? (
+        <p role="alert">Not saved. It is not here any more.</p>
+      ) : (
+        <Refusal
+          words={told.words}
+          onTryNow={tryNow}
+          listUnsaved={() =>
+            waiting.current.flatMap(({ unsaved }) => (unsaved === undefined ? [] : [unsaved]))
+          }
+        />
+      ),
+  };
+}
+
+interface RefusalProps {
+  words: string;
+  onTryNow: () => void;
+  listUnsaved: () => readonly unknown[];
+}
+
+function Refusal({ words, onTryNow, listUnsaved }: RefusalProps) {
+  const save = (): void => {
+    saveFile('not-saved.json', JSON.stringify(listUnsaved(), null, 2));
+  };
+  return (
+    <p role="alert">
+      Not saved. {words} Trying again soon.{' '}
+      <button type="button" className="word-button" onClick={onTryNow}>
+        Try now
+      </button>{' '}
+      {listUnsaved().length > 0 && (
+        <button type="button" className="word-button" onClick={save}>
+          Save it as a file
         </button>
-      </p>
-    );
-  return { write, told };
+      )}
+    </p>
+  );
 }

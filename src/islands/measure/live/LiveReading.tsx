@@ -104,7 +104,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       const words = `${nameSlot(next)}: ${String(value)}°`;
       setSaid(isSimulated ? `${words}, for practice only.` : `${words} is saved.`);
       confirmAloud(confirmation, words);
-    });
+    }, taken);
   };
   const { state, isLost, reader } = useAngleReader(source, take);
 
@@ -244,23 +244,28 @@ const CONFIRMATIONS: readonly { readonly value: Confirmation; readonly words: st
 ];
 
 function ConfirmationChoice({ value }: { value: Confirmation }) {
+  const { write, told } = useWrite();
   return (
-    <label>
-      Confirmed by{' '}
-      <select
-        className="word-select"
-        value={value}
-        onChange={(event) => {
-          void setConfirmation(event.target.value as Confirmation);
-        }}
-      >
-        {CONFIRMATIONS.map((each) => (
-          <option key={each.value} value={each.value}>
-            {each.words}
-          </option>
-        ))}
-      </select>
-      .
-    </label>
+    <>
+      <label>
+        Confirmed by{' '}
+        <select
+          className="word-select"
+          value={value}
+          onChange={(event) => {
+            const chosen = event.target.value as Confirmation;
+            write(() => setConfirmation(chosen));
+          }}
+        >
+          {CONFIRMATIONS.map((each) => (
+            <option key={each.value} value={each.value}>
+              {each.words}
+            </option>
+          ))}
+        </select>
+        .
+      </label>
+      {told}
+    </>
   );
 }
