@@ -5,6 +5,7 @@ import { collectBackup } from '../../data/backup.ts';
 import { countPictures } from '../../data/pictures.ts';
 import { setBackedUpAt, setBackupDays } from '../../data/settings.ts';
 import { makeBackupInWorker } from '../../workers/backupClient.ts';
+import { CheckField } from '../shared/CheckField.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { saveFile } from '../shared/saveFile.ts';
@@ -74,33 +75,17 @@ export function BackupPanel() {
       }}
     >
       <LastBackup />
-      <label className="check">
-        <input
-          type="checkbox"
-          checked={isEncrypted}
-          onChange={(event) => {
-            setIsEncrypted(event.target.checked);
-          }}
-        />{' '}
-        <span>encrypt it with a passphrase</span>
-      </label>
+      <CheckField isChecked={isEncrypted} onChange={setIsEncrypted}>
+        encrypt it with a passphrase
+      </CheckField>
       {isEncrypted ? (
         <Passphrase value={passphrase} onChange={setPassphrase} />
       ) : (
         <p className="caution">Whoever has the file can read all that is in it.</p>
       )}
-      <label className="check">
-        <input
-          type="checkbox"
-          checked={withPictures}
-          onChange={(event) => {
-            setWithPictures(event.target.checked);
-          }}
-        />{' '}
-        <span>
-          with pictures <span className="quiet">({pictures} kept)</span>
-        </span>
-      </label>
+      <CheckField isChecked={withPictures} onChange={setWithPictures}>
+        with pictures <span className="quiet">({pictures} kept)</span>
+      </CheckField>
       <button type="submit" className="button mt-3" disabled={state.kind === 'working'}>
         Back up everything
       </button>
@@ -179,16 +164,9 @@ function Passphrase({ value, onChange }: { value: string; onChange: (value: stri
           }}
         />
       </label>
-      <label className="check">
-        <input
-          type="checkbox"
-          checked={isShown}
-          onChange={(event) => {
-            setIsShown(event.target.checked);
-          }}
-        />{' '}
-        <span>show it while I type</span>
-      </label>
+      <CheckField isChecked={isShown} onChange={setIsShown}>
+        show it while I type
+      </CheckField>
       <p id="passphrase-hint" className="quiet">
         {value === '' ? 'Four words or more, known to nobody else.' : strength} Lost is lost:
         without it nobody can open the backup, and we cannot either. Write it down away from this

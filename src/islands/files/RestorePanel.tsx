@@ -4,6 +4,7 @@ import { isEncrypted } from '../../core/backup/encryption.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { planRestore, restore, type RestorePlan } from '../../data/backup.ts';
 import { openBackupInWorker } from '../../workers/backupClient.ts';
+import { CheckField } from '../shared/CheckField.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { writeDate } from '../shared/words.ts';
@@ -194,27 +195,17 @@ function PlanLine({ plan, isChosen, onToggle }: PlanLineProps) {
   const { name, merge, problems, removedAt, pictures } = plan;
   return (
     <li>
-      <label className="check">
-        <input
-          type="checkbox"
-          checked={isChosen}
-          disabled={merge === null}
-          onChange={(event) => {
-            onToggle(event.target.checked);
-          }}
-        />{' '}
-        <span>
-          {name}
-          <span className="quiet">
-            {merge === null
-              ? ', cannot be read'
-              : merge.isNewPerson
-                ? ', not here yet'
-                : ', here already'}
-            {removedAt === null ? '' : `, removed on ${writeDate(removedAt)}`}
-          </span>
+      <CheckField isChecked={isChosen} isDisabled={merge === null} onChange={onToggle}>
+        {name}
+        <span className="quiet">
+          {merge === null
+            ? ', cannot be read'
+            : merge.isNewPerson
+              ? ', not here yet'
+              : ', here already'}
+          {removedAt === null ? '' : `, removed on ${writeDate(removedAt)}`}
         </span>
-      </label>
+      </CheckField>
       {merge === null ? (
         <ProblemList problems={problems.slice(0, 5)} />
       ) : (

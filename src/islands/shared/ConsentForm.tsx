@@ -1,5 +1,6 @@
 import { useState, type SubmitEvent } from 'react';
 import { CONSENT_WORDS, findAgreementProblem, type Agreement } from '../../core/person/consent.ts';
+import { CheckField } from './CheckField.tsx';
 import { isMinor, type Person } from '../../core/person/person.ts';
 import { saveAgreement } from '../../data/consent.ts';
 import { useWrite } from './useWrite.tsx';
@@ -26,18 +27,9 @@ export function ConsentForm({ person }: { person: Person }) {
           <p key={each}>{each}</p>
         ))}
       </blockquote>
-      <label className="check">
-        <input
-          type="checkbox"
-          checked={withPictures}
-          onChange={(event) => {
-            setWithPictures(event.target.checked);
-          }}
-        />{' '}
-        <span>
-          pictures may be kept too <span className="quiet">(nothing depends on it)</span>
-        </span>
-      </label>
+      <CheckField isChecked={withPictures} onChange={setWithPictures}>
+        pictures may be kept too <span className="quiet">(nothing depends on it)</span>
+      </CheckField>
       <label className="field">
         <span>
           {isMinor(person, now)
