@@ -21,7 +21,7 @@ const now = (): string => new Date().toISOString();
 
 /** How long an import can be undone. */
 const UNDO_DAYS = 30;
-const MS_PER_DAY = 86_400_000;
+export const MS_PER_DAY = 86_400_000;
 
 const TABLES = [
   db.people,

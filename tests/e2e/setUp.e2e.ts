@@ -115,6 +115,7 @@ test('every view is accessible and asks for nothing outside its own origin', asy
     '/set-up?id=sanna-tveit&pose=triangle',
     '/set-up?id=oda-brask&pose=pyramid&side=left',
     '/files',
+    '/your-data',
     '/person?id=nobody',
   ]) {
     await page.goto(path);
@@ -134,6 +135,7 @@ test('at 390 × 844 nothing scrolls sideways and targets are large enough', asyn
     '/set-up?id=marit-sollen&pose=triangle',
     '/person?id=oda-brask',
     '/files',
+    '/your-data',
   ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
