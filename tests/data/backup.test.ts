@@ -86,7 +86,7 @@ async function dump(): Promise<Record<string, unknown[]>> {
       bytes: [...new Uint8Array(await blob.arrayBuffer())],
     })),
   );
-  // JSON knows one zero; two are told apart here only by toEqual.
+  // JSON turns -0 into 0, which toEqual would report as a difference.
   return JSON.parse(JSON.stringify(stores)) as Record<string, unknown[]>;
 }
 
