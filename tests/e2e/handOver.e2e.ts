@@ -60,7 +60,7 @@ test('left alone it locks by itself, where it is', async ({ page }) => {
   await page.getByRole('button', { name: 'hand over' }).click();
   await page.getByLabel('Choose a PIN, 4 to 8 digits').fill(PIN);
   await page.keyboard.press('Enter');
-  await page.getByLabel('Lock by itself after').selectOption('2 minutes without a touch');
+  await page.getByLabel('Lock automatically after').selectOption('2 minutes without a touch');
   await page.getByRole('link', { name: 'people' }).click();
   await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
   await page.clock.fastForward('01:50');

@@ -95,7 +95,7 @@ function Ready({ autoMinutes }: { autoMinutes: number | null }) {
         </button>
       </div>
       <SelectField
-        label="Lock by itself after"
+        label="Lock automatically after"
         value={autoMinutes === null ? '' : String(autoMinutes)}
         options={AUTO}
         onChange={(value) => {

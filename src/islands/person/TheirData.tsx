@@ -138,7 +138,7 @@ function Erasure({ person }: { person: Person }) {
       </div>
       <p className="quiet">
         Someone removed can be brought back for {REMOVED_DAYS} days; then everything of theirs is
-        erased by itself.
+        erased automatically.
       </p>
       {isAsking && (
         <div className="stop-panel" role="alert">
