@@ -133,7 +133,13 @@ function stampTable(core: DBCore, table: DBCoreTable, stamped: Stamped): DBCoreT
           ? []
           : findChanged(stamped, before[i], after[i]),
       );
-      await writeStamps(core, trans, changed);
+      try {
+        await writeStamps(core, trans, changed);
+      } catch (error) {
+        // Dexie leaves a transaction of its own open: no change is stored without its time.
+        trans.abort();
+        throw error;
+      }
       return answer;
     },
   };

@@ -3,7 +3,7 @@ import { liveQuery } from 'dexie';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { keepSetUp } from '../../src/core/setup/keptSetUp.ts';
 import { db } from '../../src/data/database.ts';
-import { keepForPerson, listSetUps } from '../../src/data/setUps.ts';
+import { keepForPerson, listSetUps, removeSetUp } from '../../src/data/setUps.ts';
 import { REFERENCE } from '../support/people.ts';
 import { planPlain } from '../support/plan.ts';
 
@@ -68,4 +68,23 @@ it('shows nothing before its transaction is complete, and nothing of one that is
   await keepForPerson(PERSON, kept);
   await expect.poll(() => shown.at(-1)).toEqual(['kept']);
   watching.unsubscribe();
+});
+
+it('stores and removes nothing whose time of change finds no room', async () => {
+  await keepForPerson(PERSON, kept);
+  const original = Reflect.get(IDBObjectStore.prototype, 'put') as Put;
+  const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (
+    this: IDBObjectStore,
+    ...given
+  ) {
+    if (this.name === 'stamps') throw new DOMException('full', 'QuotaExceededError');
+    return original.apply(this, given);
+  });
+  try {
+    await expect(removeSetUp(PERSON, 'kept')).rejects.toThrow('full');
+    await expect(keepForPerson(PERSON, { ...kept, id: 'other' })).rejects.toThrow('full');
+  } finally {
+    put.mockRestore();
+  }
+  expect((await listSetUps(PERSON)).map(({ id }) => id)).toEqual(['kept']);
 });
