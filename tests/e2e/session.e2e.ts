@@ -2,31 +2,16 @@ import { readFileSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
 import ical from 'node-ical';
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { expectAccessible, openDemo } from './support.ts';
+import {
+  beginSession,
+  expectAccessible,
+  nextButton,
+  openDemo,
+  openPlan,
+  toLog,
+} from './support.ts';
 
-const nextButton = (page: Page): Locator => page.locator('.run-next');
 const begin = (page: Page): Locator => page.getByRole('button', { name: 'Begin' });
-
-/** Opens the plan of a session and waits until its set-ups are worked out. */
-async function openPlan(page: Page, person: string): Promise<void> {
-  await openDemo(page);
-  await page.goto(`/session?id=${person}`);
-  await expect(begin(page)).toBeEnabled({ timeout: 40_000 });
-}
-
-async function start(page: Page, person: string): Promise<void> {
-  await openPlan(page, person);
-  await begin(page).click();
-  await expect(nextButton(page)).toBeVisible();
-}
-
-/** On to the log of the hold that is set. */
-async function toLog(page: Page): Promise<void> {
-  await nextButton(page).click();
-  await expect(page.locator('.run-breathe')).toBeVisible();
-  await nextButton(page).click();
-  await expect(page.locator('.run-log')).toBeVisible();
-}
 
 async function tabTo(page: Page, target: Locator): Promise<number> {
   for (let i = 0; i < 90; i += 1) {
@@ -44,6 +29,7 @@ test('six poses are run, logged and judged by keyboard alone, in at most four ac
   page,
 }) => {
   test.setTimeout(240_000);
+  await openDemo(page);
   await openPlan(page, 'marit-sollen');
   await tabTo(page, page.getByLabel('Add a pose'));
   await page.keyboard.press('s');
@@ -86,6 +72,7 @@ test.describe('by touch alone', () => {
   test.use({ hasTouch: true });
   test('six poses are run, logged and judged in at most four actions a hold', async ({ page }) => {
     test.setTimeout(240_000);
+    await openDemo(page);
     await openPlan(page, 'ingeborg-quill');
     for (const pose of ['mountain', 'chair']) {
       await page.getByLabel('Add a pose').selectOption(pose);
@@ -127,7 +114,8 @@ test('a session goes on at its step after a reload, with the network off, and in
   context,
 }) => {
   test.setTimeout(150_000);
-  await start(page, 'marit-sollen');
+  await openDemo(page);
+  await beginSession(page, 'marit-sollen');
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
   });
@@ -166,7 +154,8 @@ test('pain of four stops a pose, a sign ends the session, and both are told at o
   page,
 }) => {
   test.setTimeout(150_000);
-  await start(page, 'marit-sollen');
+  await openDemo(page);
+  await beginSession(page, 'marit-sollen');
   const first = await page.locator('.run-head h1').textContent();
   await toLog(page);
   await page.getByRole('button', { name: 'pain 2 of 10' }).click();
@@ -190,7 +179,8 @@ test('pain of four stops a pose, a sign ends the session, and both are told at o
 
 test('a lying form takes the place of a pose that is stopped', async ({ page }) => {
   test.setTimeout(120_000);
-  await start(page, 'marit-sollen');
+  await openDemo(page);
+  await beginSession(page, 'marit-sollen');
   await toLog(page);
   await page.getByRole('button', { name: 'pain 6 of 10' }).click();
   await page.getByRole('button', { name: /^Lying warrior II instead/ }).click();
@@ -201,6 +191,7 @@ test('a lying form takes the place of a pose that is stopped', async ({ page }) 
 test('what is told of today changes the set-ups before they are shown, with the reason', async ({
   page,
 }) => {
+  await openDemo(page);
   await openPlan(page, 'marit-sollen');
   await page.getByLabel('sore knee').check();
   await expect(page.getByText('Sore knee, today:')).toBeVisible({ timeout: 40_000 });
@@ -215,7 +206,8 @@ test('what is told of today changes the set-ups before they are shown, with the 
 
 test('a pose that was paused by a sign is held again once it is cleared', async ({ page }) => {
   test.setTimeout(120_000);
-  await start(page, 'marit-sollen');
+  await openDemo(page);
+  await beginSession(page, 'marit-sollen');
   await toLog(page);
   await page.getByRole('button', { name: 'pain 1 of 10' }).click();
   await page.getByRole('button', { name: 'tingling', exact: true }).click();
@@ -302,7 +294,8 @@ test('a session that was left is gone on with a week later, its set-ups made ane
   page,
 }) => {
   test.setTimeout(150_000);
-  await start(page, 'marit-sollen');
+  await openDemo(page);
+  await beginSession(page, 'marit-sollen');
   await toLog(page);
   await nextButton(page).click();
   await expect(page.locator('.run-set')).toBeVisible();
@@ -322,6 +315,7 @@ test('a session that was left is gone on with a week later, its set-ups made ane
 
 test('a session is written down afterwards, with the date it was held', async ({ page }) => {
   test.setTimeout(120_000);
+  await openDemo(page);
   await openPlan(page, 'marit-sollen');
   await page.getByLabel('Held on another day').fill('2026-11-03T18:00');
   await page.getByRole('button', { name: 'Write it down' }).click();
@@ -342,7 +336,8 @@ test('at 390 × 844 nothing scrolls sideways on the mat, over time and in the re
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width, what).toBeLessThanOrEqual(390);
   };
-  await start(page, 'marit-sollen');
+  await openDemo(page);
+  await beginSession(page, 'marit-sollen');
   await fits('set');
   await expectAccessible(page);
   await nextButton(page).click();

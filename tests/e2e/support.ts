@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 const axeSource = readFileSync(
   createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
@@ -18,6 +18,28 @@ export async function openDemo(page: Page): Promise<void> {
 export async function answerFirst(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'They agree' }).click();
   await page.getByRole('button', { name: 'None of these, go on' }).click();
+}
+
+export const nextButton = (page: Page): Locator => page.locator('.run-next');
+
+/** Opens the plan of a session and waits until its set-ups are worked out. */
+export async function openPlan(page: Page, person: string): Promise<void> {
+  await page.goto(`/session?id=${person}`);
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeEnabled();
+}
+
+export async function beginSession(page: Page, person: string): Promise<void> {
+  await openPlan(page, person);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(nextButton(page)).toBeVisible();
+}
+
+/** On to the log of the hold that is set. */
+export async function toLog(page: Page): Promise<void> {
+  await nextButton(page).click();
+  await expect(page.locator('.run-breathe')).toBeVisible();
+  await nextButton(page).click();
+  await expect(page.locator('.run-log')).toBeVisible();
 }
 
 interface AxeResult {

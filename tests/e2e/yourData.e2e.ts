@@ -139,3 +139,38 @@ test.describe('by touch, on a phone', () => {
     await expect(page.getByText('Nobody yet.')).toBeVisible();
   });
 });
+
+test('the browser is asked to keep the data once there is some, and room that runs short is said', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const answers = { isKept: false, used: 790e6 };
+    Object.assign(window, { answers });
+    Object.assign(navigator.storage, {
+      persisted: () => Promise.resolve(answers.isKept),
+      persist: () => Promise.resolve((answers.isKept = true)),
+      estimate: () => Promise.resolve({ usage: answers.used, quota: 1000e6 }),
+    });
+  });
+  const isAsked = (): Promise<boolean> =>
+    page.evaluate(() => (window as unknown as { answers: { isKept: boolean } }).answers.isKept);
+  await page.goto('/');
+  await expect(page.getByText(/^Nobody yet\./)).toBeVisible();
+  expect(await isAsked()).toBe(false);
+  await openDemo(page);
+  await expect.poll(isAsked).toBe(true);
+  await expect(page.getByText(/room for data is nearly full/)).toHaveCount(0);
+  await page.goto('/files');
+  await expect(page.getByText(/^This browser has not promised to keep the data/)).toBeVisible();
+  await expect(page.getByText('790 MB used of about 1.0 GB.')).toBeVisible();
+  await page.getByRole('button', { name: 'Ask it to' }).click();
+  await expect(page.getByText(/^This browser has promised to keep the data/)).toBeVisible();
+  // From four fifths on it is said, here and where the day begins.
+  await page.addInitScript(() => {
+    Object.assign((window as unknown as { answers: object }).answers, { used: 810e6 });
+  });
+  await page.reload();
+  await expect(page.getByText(/^810 MB used of about 1\.0 GB\. It is nearly full/)).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByText(/room for data is nearly full/)).toBeVisible();
+});

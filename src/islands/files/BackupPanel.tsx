@@ -38,6 +38,7 @@ export function BackupPanel() {
   const [withPictures, setWithPictures] = useState(true);
   const [passphrase, setPassphrase] = useState('');
   const [state, setState] = useState<State>({ kind: 'idle' });
+  const { write, told } = useWrite();
 
   const back = async (): Promise<void> => {
     if (isEncrypted && passphrase.length < FEWEST_LETTERS) {
@@ -56,7 +57,7 @@ export function BackupPanel() {
       }
       const name = `stillwater-${content.madeAt.slice(0, 10)}.zip${isEncrypted ? '.age' : ''}`;
       saveFile(name, made.value as Uint8Array<ArrayBuffer>, 'application/octet-stream');
-      await setBackedUpAt(content.madeAt);
+      write(() => setBackedUpAt(content.madeAt));
       const people = content.stores['people']?.length ?? 0;
       setState({
         kind: 'done',
@@ -93,6 +94,7 @@ export function BackupPanel() {
         {state.kind === 'working' && 'Packing, and reading it back…'}
         {state.kind === 'done' && state.words}
       </p>
+      {told}
       {state.kind === 'failed' && (
         <div role="alert">
           <p>{state.words}</p>

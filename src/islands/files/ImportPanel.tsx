@@ -4,6 +4,7 @@ import type { Problem } from '../../core/problems/problem.ts';
 import { importFile, planImport, type ImportPlan } from '../../data/merging.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
+import { sayWriteError } from '../shared/sayWriteError.ts';
 import { PlanWords } from './PlanWords.tsx';
 
 interface Waiting {
@@ -40,10 +41,11 @@ export function ImportPanel() {
   const accept = async ({ file }: Waiting): Promise<void> => {
     try {
       await importFile(file);
+      setFailed('');
       setWaiting(null);
       setDone(file);
     } catch (error) {
-      setFailed(`It could not be stored: ${sayError(error)}`);
+      setFailed(`It could not be stored. ${sayWriteError(error)}`);
     }
   };
 

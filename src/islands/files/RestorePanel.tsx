@@ -7,14 +7,21 @@ import { openBackupInWorker } from '../../workers/backupClient.ts';
 import { CheckField } from '../shared/CheckField.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
+import { sayWriteError } from '../shared/sayWriteError.ts';
 import { writeDate } from '../shared/words.ts';
 import { PlanWords } from './PlanWords.tsx';
+
+interface Opened {
+  readonly kind: 'open';
+  readonly content: BackupContent;
+  readonly plans: RestorePlan[];
+}
 
 type State =
   | { readonly kind: 'idle' | 'opening' | 'restoring' }
   /** Encrypted: it waits for its passphrase. */
   | { readonly kind: 'locked'; readonly bytes: Uint8Array }
-  | { readonly kind: 'open'; readonly content: BackupContent; readonly plans: RestorePlan[] }
+  | Opened
   | { readonly kind: 'done'; readonly count: number };
 
 interface Trouble {
@@ -50,14 +57,16 @@ export function RestorePanel() {
       setTrouble({ words: `${file.name} could not be read: ${sayError(error)}`, problems: [] });
     }
   };
-  const bring = async (content: BackupContent, ids: ReadonlySet<string>): Promise<void> => {
+  const bring = async (from: Opened, ids: ReadonlySet<string>): Promise<void> => {
+    setTrouble(null);
     setState({ kind: 'restoring' });
     try {
-      await restore(content, ids);
+      await restore(from.content, ids);
       setState({ kind: 'done', count: ids.size });
     } catch (error) {
-      setTrouble({ words: `Nothing was restored: ${sayError(error)}`, problems: [] });
-      setState({ kind: 'idle' });
+      setTrouble({ words: `Nothing was restored. ${sayWriteError(error)}`, problems: [] });
+      // It stays open, to be tried again.
+      setState(from);
     }
   };
   return (
@@ -83,7 +92,7 @@ export function RestorePanel() {
         <Plans
           content={state.content}
           plans={state.plans}
-          onRestore={(ids) => void bring(state.content, ids)}
+          onRestore={(ids) => void bring(state, ids)}
         />
       )}
       <p role="status">

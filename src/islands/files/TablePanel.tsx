@@ -15,6 +15,7 @@ import { addReadings, loadRecord } from '../../data/people.ts';
 import type { PersonRow } from '../../data/database.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
+import { sayWriteError } from '../shared/sayWriteError.ts';
 import { saveFile } from '../shared/saveFile.ts';
 
 /** What a field is called beside its choice of columns. */
@@ -68,12 +69,13 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
   ): Promise<void> => {
     try {
       const added = await addReadings(id, readings);
+      setFailed('');
       setTable(null);
       setDone(
         `${String(added)} readings came in for ${name}; ${String(readings.length - added)} were here already.`,
       );
     } catch (error) {
-      setFailed(`Nothing was stored: ${sayError(error)}`);
+      setFailed(`Nothing was stored. ${sayWriteError(error)}`);
     }
   };
   const handOut = async (): Promise<void> => {

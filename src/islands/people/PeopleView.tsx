@@ -27,8 +27,10 @@ export function PeopleView() {
   const { write, told } = useWrite();
 
   useEffect(() => {
-    if (new URLSearchParams(window.location.search).has('demo')) void loadDemo();
+    if (new URLSearchParams(window.location.search).has('demo')) write(loadDemo);
     void whenOpen(() => eraseOverdue(Date.now()))();
+    // Once, when the page opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   const hasPeople = people !== undefined && people.length > 0;
   useEffect(() => {
@@ -117,15 +119,23 @@ export function PeopleView() {
 }
 
 function NobodyYet() {
+  const { write, told } = useWrite();
   return (
     <div className="empty">
       <p>
         Nobody yet. Write a name below to begin; a short round of measures follows, and then the
         first set-up.
       </p>
-      <button type="button" className="button" onClick={() => void loadDemo()}>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          write(loadDemo);
+        }}
+      >
         Look around with made-up people
       </button>
+      {told}
     </div>
   );
 }

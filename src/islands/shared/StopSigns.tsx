@@ -69,7 +69,10 @@ export function StopSigns({ person }: { person: Person }) {
     );
   };
   const add = (kind: CautionKind): void => {
-    change((cautions) => [...cautions, newEntry(kind)]);
+    // Pressed once more while it could not be stored: it is one sign all the same.
+    change((cautions) =>
+      cautions.some(({ id }) => id === kind.id) ? cautions : [...cautions, newEntry(kind)],
+    );
   };
   const remove = ({ uid }: CautionEntry): void => {
     change((cautions) => cautions.filter((each) => each.uid !== uid));
