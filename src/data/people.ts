@@ -3,7 +3,8 @@ import { findChanges } from '../core/person/history.ts';
 import { completePerson, type Person, type PersonRecord } from '../core/person/person.ts';
 import { withHeldPoses } from '../core/sessions/heldPoses.ts';
 import { listSessions } from './sessions.ts';
-import { db, type PersonRow, type ReadingRow } from './database.ts';
+import { db } from './database.ts';
+import type { PersonRow, ReadingRow } from './rows.ts';
 
 const now = (): string => new Date().toISOString();
 

@@ -1,4 +1,5 @@
-import { db, type PictureRow } from './database.ts';
+import { db } from './database.ts';
+import type { PictureRow } from './rows.ts';
 
 export async function savePicture(picture: PictureRow): Promise<void> {
   await db.pictures.put(picture);

@@ -3,7 +3,8 @@ import { findNextTime, mergeSessions, readSession } from '../core/sessions/readS
 import type { NewEntry, Position, Session, SessionEntry } from '../core/sessions/session.ts';
 import type { Today } from '../core/sessions/today.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
-import { db, type SessionRow } from './database.ts';
+import { db } from './database.ts';
+import type { SessionRow } from './rows.ts';
 
 const now = (): string => new Date().toISOString();
 

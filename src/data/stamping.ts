@@ -24,7 +24,7 @@ import type {
   ReadingRow,
   SessionRow,
   StampRow,
-} from './database.ts';
+} from './rows.ts';
 
 type Entries = readonly (readonly [path: string, value: unknown])[];
 

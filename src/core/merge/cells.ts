@@ -1,4 +1,3 @@
-import type { PersonFile } from '../formats/personFile.ts';
 import type { Reading } from '../measures/reading.ts';
 import type { CautionEntry, Change, Intake, NotDone, Person } from '../person/person.ts';
 import type { KeptSetUp } from '../setup/keptSetUp.ts';
@@ -7,10 +6,12 @@ import type { Session, SessionEntry } from '../sessions/session.ts';
 import { tick, type Stamp } from './clock.ts';
 
 /** Everything that is kept of one person. */
-export interface PersonData extends Pick<
-  PersonFile,
-  'person' | 'readings' | 'setUps' | 'sessions' | 'appointments'
-> {
+export interface PersonData {
+  readonly person: Person;
+  readonly readings: readonly Reading[];
+  readonly setUps: readonly KeptSetUp[];
+  readonly sessions: readonly Session[];
+  readonly appointments: readonly Appointment[];
   /** Top-level fields of a file that we do not know. */
   readonly extra: Readonly<Record<string, unknown>>;
 }

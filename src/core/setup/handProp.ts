@@ -1,22 +1,7 @@
 import { PER_STATURE } from '../body/proportions.ts';
 import type { PropItem } from '../props/propList.ts';
-import { findNearestAbove, findStacks, FLOOR, type Stack } from '../props/stacks.ts';
-import type { SetUp } from './setUp.ts';
-
-/** What the hand rests on, and what that changes. */
-export interface HandProp {
-  readonly neededCm: number;
-  /** null = nothing in the cupboard is that high. */
-  readonly stack: Stack | null;
-  /** How far the stack stands above the hand's own height, cm. */
-  readonly aboveCm: number;
-  /** A stack that is a little high bends the elbow by this much, degrees. */
-  readonly elbowBendDeg: number;
-  /** A stack too high for that lifts the trunk instead, degrees. */
-  readonly trunkLiftDeg: number;
-  /** With nothing high enough: how far the highest stack stays below, cm. */
-  readonly shortCm: number;
-}
+import { findNearestAbove, findStacks, FLOOR } from '../props/stacks.ts';
+import type { HandProp, SetUp } from './setUp.ts';
 
 /** An elbow takes up this much height; beyond it the trunk comes up. Our choice. */
 const MOST_FOR_ELBOW_CM = 8;

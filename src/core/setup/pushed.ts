@@ -11,7 +11,7 @@ import type { Answer } from '../solver/run.ts';
 import { settleFreely } from '../solver/solve.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
 import { calcJointReports, nameJoint, withoutHoldingBack, type PoseSide } from './jointReport.ts';
-import type { JointReport } from './setUp.ts';
+import type { Give, GiveId, JointReport } from './setUp.ts';
 
 /**
  * What gives when a pose is pushed, and how much of it costs as much as one unit of
@@ -45,18 +45,6 @@ const GIVING: readonly QuantityId[] = [
   'front-knee-beside-ankle',
   'trunk-lean',
 ];
-
-type GiveId =
-  'pelvis-drops' | 'pelvis-turns' | 'heel-lifts' | 'knee-drifts' | 'back-rounds' | 'chest-short';
-
-/** One thing that gave, in degrees or centimetres. */
-export interface Give {
-  readonly id: GiveId;
-  readonly amount: number;
-  readonly unit: 'deg' | 'cm';
-  /** In units of its cost: the largest gives first. */
-  readonly cost: number;
-}
 
 /** A posture forced where it would not go by itself, and what gave. */
 export interface Pushed {

@@ -1,13 +1,11 @@
 import type { MeasureUse } from '../body/body.ts';
 import type { Side } from '../measures/protocol.ts';
+import type { Stack } from '../props/stacks.ts';
 import type { Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Joint, Motion } from '../solver/limits.ts';
 import type { ToldAdaptation } from '../cautions/adapt.ts';
-import type { HandProp } from './handProp.ts';
 import type { HeldBackReason } from './planningLimits.ts';
-import type { Give } from './pushed.ts';
-import type { SupportProp } from './supportProps.ts';
 import type { WorkingStep } from './working.ts';
 
 export const SET_UP_FORMAT = 'stillwater.set-up';
@@ -159,6 +157,18 @@ export interface StanceBounds {
   readonly longest: StanceBound;
 }
 
+export type GiveId =
+  'pelvis-drops' | 'pelvis-turns' | 'heel-lifts' | 'knee-drifts' | 'back-rounds' | 'chest-short';
+
+/** One thing that gave, in degrees or centimetres. */
+export interface Give {
+  readonly id: GiveId;
+  readonly amount: number;
+  readonly unit: 'deg' | 'cm';
+  /** In units of its cost: the largest gives first. */
+  readonly cost: number;
+}
+
 /** A posture forced where it would not go by itself. */
 export interface PushedReport {
   readonly to: string;
@@ -179,6 +189,31 @@ export interface DepthReport {
   /** One standard error; null until error bars are computed. */
   readonly plusMinus: number | null;
   readonly working: readonly WorkingStep[];
+}
+
+/** What the hand rests on, and what that changes. */
+export interface HandProp {
+  readonly neededCm: number;
+  /** null = nothing in the cupboard is that high. */
+  readonly stack: Stack | null;
+  /** How far the stack stands above the hand's own height, cm. */
+  readonly aboveCm: number;
+  /** A stack that is a little high bends the elbow by this much, degrees. */
+  readonly elbowBendDeg: number;
+  /** A stack too high for that lifts the trunk instead, degrees. */
+  readonly trunkLiftDeg: number;
+  /** With nothing high enough: how far the highest stack stays below, cm. */
+  readonly shortCm: number;
+}
+
+/** What of a cupboard serves a support or a strap of a set-up. */
+export interface SupportProp {
+  readonly setting: SettingId;
+  readonly neededCm: number;
+  /** null = nothing in the cupboard is that high or that long. */
+  readonly name: string | null;
+  /** How far it goes beyond what is needed, cm. */
+  readonly beyondCm: number;
 }
 
 /** One pose set up for one person and side: the same object for screen, file, endpoint and test. */

@@ -1,43 +1,20 @@
-import type { Body } from '../body/body.ts';
 import type { Vec3 } from '../geometry/vector.ts';
 import { standsOnBentBackKnee } from '../poses/backKnee.ts';
 import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
-import type { Side } from '../measures/protocol.ts';
-import type { HouseRules } from '../rules/houseRules.ts';
-import type { Figure } from '../solver/figure.ts';
 import type { LegPose } from '../solver/leg.ts';
 import { getQuantity } from '../solver/quantities.ts';
 import { toScaled } from '../solver/residuals.ts';
 import type { Skeleton } from '../solver/skeleton.ts';
 import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
-import type { StancePlan } from './buildTask.ts';
-import type { HeelLine } from './heelLine.ts';
-import type { MatFit } from './mat.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { chainDownBackLeg, chainToPelvis, link } from './chain.ts';
 import { calcHandSettings } from './handSettings.ts';
 import { makeSetting } from './makeSetting.ts';
 import { resolveRule } from './resolveRule.ts';
 import { calcSupportSettings } from './supportSettings.ts';
-import type { DepthReport, Setting, SettingId } from './setUp.ts';
+import type { Setting, SettingId } from './setUp.ts';
+import type { Solved } from './solved.ts';
 import { plain, term, type WorkingStep } from './working.ts';
-
-/** All that settings are told from. */
-export interface Solved {
-  readonly pose: PoseDefinition;
-  readonly rules: HouseRules;
-  readonly body: Body;
-  readonly frontSide: Side;
-  readonly figure: Figure;
-  readonly skeleton: Skeleton;
-  readonly stance: StancePlan;
-  readonly heelLine: HeelLine;
-  readonly mat: MatFit;
-  /** How the depths came about. */
-  readonly depths: readonly (DepthReport | null)[];
-  /** Joints at their limit, told beneath every solved number. */
-  readonly limitSteps: readonly WorkingStep[];
-}
 
 function calcStanceTerms(solved: Solved): WorkingStep[] {
   const { stance, skeleton, rules } = solved;

@@ -1,16 +1,6 @@
 import type { PropItem } from '../props/propList.ts';
 import { findNearestAbove, findStacks, findStrap, SERVES, type Stack } from '../props/stacks.ts';
-import type { SettingId, SetUp } from './setUp.ts';
-
-/** What of a cupboard serves a support or a strap of a set-up. */
-export interface SupportProp {
-  readonly setting: SettingId;
-  readonly neededCm: number;
-  /** null = nothing in the cupboard is that high or that long. */
-  readonly name: string | null;
-  /** How far it goes beyond what is needed, cm. */
-  readonly beyondCm: number;
-}
+import type { SettingId, SetUp, SupportProp } from './setUp.ts';
 
 /**
  * What may serve each height. The nearest at or above is taken: higher is the easier side

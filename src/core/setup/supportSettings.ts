@@ -8,7 +8,7 @@ import { cmFromMetres } from '../units/brands.ts';
 import { chainToPelvis, chainToShoulder, link } from './chain.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Setting } from './setUp.ts';
-import type { Solved } from './settings.ts';
+import type { Solved } from './solved.ts';
 import { calcLoop, calcStrapToOwn } from './strap.ts';
 import { negate, plain, term } from './working.ts';
 

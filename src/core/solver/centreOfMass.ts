@@ -1,10 +1,18 @@
 import { CENTRE_FROM_PROXIMAL, MASS_SHARE } from '../body/masses.ts';
+import type { Place } from '../poses/poseDefinition.ts';
 import type { Vec3 } from '../geometry/vector.ts';
 import type { ArmPose } from './arm.ts';
 import type { LegPose } from './leg.ts';
-import type { Skeleton } from './skeleton.ts';
+import type { Posture } from './posture.ts';
 
-type Joints = Pick<Skeleton, 'posture' | 'legs' | 'arms' | 'chestCentre' | 'head'>;
+/** Where the joints of a posed body are, world frame, metres. */
+interface Joints {
+  readonly posture: Posture;
+  readonly legs: Readonly<Record<Place, LegPose>>;
+  readonly arms: Readonly<Record<Place, ArmPose>>;
+  readonly chestCentre: Vec3;
+  readonly head: Vec3;
+}
 
 const LIMBS = 2;
 /** All shares of body mass together; the table's sum is not quite 1. */

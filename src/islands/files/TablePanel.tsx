@@ -12,7 +12,7 @@ import {
 import { isAgreed } from '../../core/person/consent.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { addReadings, loadRecord } from '../../data/people.ts';
-import type { PersonRow } from '../../data/database.ts';
+import type { PersonRow } from '../../data/rows.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { sayWriteError } from '../shared/sayWriteError.ts';

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { UserPlus } from 'lucide-react';
 import { useEffect, useState, type SubmitEvent } from 'react';
 import { findStopSigns } from '../../core/cautions/stopSigns.ts';
-import type { PersonRow } from '../../data/database.ts';
+import type { PersonRow } from '../../data/rows.ts';
 import { addPerson, listPeople, removePerson, restorePerson } from '../../data/people.ts';
 import { findLatestReading } from '../../data/readings.ts';
 import { writeDate } from '../shared/words.ts';

@@ -1,0 +1,28 @@
+import type { Body } from '../body/body.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import type { Figure } from '../solver/figure.ts';
+import type { Skeleton } from '../solver/skeleton.ts';
+import type { StancePlan } from './buildTask.ts';
+import type { HeelLine } from './heelLine.ts';
+import type { MatFit } from './mat.ts';
+import type { DepthReport } from './setUp.ts';
+import type { WorkingStep } from './working.ts';
+
+/** All that settings are told from. */
+export interface Solved {
+  readonly pose: PoseDefinition;
+  readonly rules: HouseRules;
+  readonly body: Body;
+  readonly frontSide: Side;
+  readonly figure: Figure;
+  readonly skeleton: Skeleton;
+  readonly stance: StancePlan;
+  readonly heelLine: HeelLine;
+  readonly mat: MatFit;
+  /** How the depths came about. */
+  readonly depths: readonly (DepthReport | null)[];
+  /** Joints at their limit, told beneath every solved number. */
+  readonly limitSteps: readonly WorkingStep[];
+}
