@@ -12,7 +12,7 @@ import { POSES } from '../src/core/poses/catalogue/index.ts';
 import { FITTING_LEVEL } from '../src/core/poses/level.ts';
 import { LYING_POSES } from '../src/core/poses/lying/index.ts';
 import { withHeldPoses } from '../src/core/sessions/heldPoses.ts';
-import { planInFull } from '../src/core/setup/planInFull.ts';
+import { planInFull } from '../src/core/whatIf/planInFull.ts';
 import { planSetUp } from '../src/core/setup/planSetUp.ts';
 
 /** cm and degrees. */

@@ -7,8 +7,8 @@ import { findPose } from '../src/core/poses/catalogue/index.ts';
 import { readJson } from '../src/core/formats/personFile.ts';
 import { checkSetUpRequest } from '../src/core/formats/setUpRequest.ts';
 import type { Problem } from '../src/core/problems/problem.ts';
-import { planBands } from '../src/core/setup/planBands.ts';
-import { planInFull } from '../src/core/setup/planInFull.ts';
+import { planBands } from '../src/core/whatIf/planBands.ts';
+import { planInFull } from '../src/core/whatIf/planInFull.ts';
 
 const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
   above: drawFromAbove,

@@ -1,6 +1,6 @@
 import { POSES } from '../../src/core/poses/catalogue/index.ts';
 import { FITTING_LEVEL, USUAL_LEVEL } from '../../src/core/poses/level.ts';
-import { getValue } from '../../src/core/setup/getValue.ts';
+import { getValue } from '../../src/core/setup/setUp.ts';
 import { nameJoint } from '../../src/core/setup/jointReport.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../src/core/setup/setUp.ts';

@@ -1,7 +1,7 @@
 import type { MeasureId } from '../../src/core/measures/protocols/index.ts';
 import type { PersonRecord } from '../../src/core/person/person.ts';
 import { FITTING_LEVEL } from '../../src/core/poses/level.ts';
-import { getValue } from '../../src/core/setup/getValue.ts';
+import { getValue } from '../../src/core/setup/setUp.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 import type { StudyBody } from './bodies.ts';
 

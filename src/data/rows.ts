@@ -2,7 +2,7 @@ import type { Cell } from '../core/merge/cells.ts';
 import type { Stamp } from '../core/merge/clock.ts';
 import type { Reading } from '../core/measures/reading.ts';
 import type { Person } from '../core/person/person.ts';
-import type { KeptSetUp } from '../core/setup/keptSetUp.ts';
+import type { KeptSetUp } from '../core/whatIf/keptSetUp.ts';
 import type { Appointment } from '../core/sessions/appointment.ts';
 import type { Session } from '../core/sessions/session.ts';
 import type { SetUp } from '../core/setup/setUp.ts';

@@ -1,4 +1,4 @@
-import type { KeptSetUp } from '../core/setup/keptSetUp.ts';
+import type { KeptSetUp } from '../core/whatIf/keptSetUp.ts';
 import { db } from './database.ts';
 
 /** Every set-up kept for a person, latest first. */

@@ -1,15 +1,15 @@
 import { expose } from 'comlink';
-import { compareSchools } from '../core/setup/compareSchools.ts';
-import { checkKept } from '../core/setup/keptSetUp.ts';
-import { planBands } from '../core/setup/planBands.ts';
-import { planInFull } from '../core/setup/planInFull.ts';
-import { planRecheck } from '../core/setup/planRecheck.ts';
+import { compareSchools } from '../core/whatIf/compareSchools.ts';
+import { checkKept } from '../core/whatIf/keptSetUp.ts';
+import { planBands } from '../core/whatIf/planBands.ts';
+import { planInFull } from '../core/whatIf/planInFull.ts';
+import { planRecheck } from '../core/whatIf/planRecheck.ts';
 import {
   findHeelLines,
   planMoved,
   type HeelLineMark,
   type Moved,
-} from '../core/setup/planMoved.ts';
+} from '../core/whatIf/planMoved.ts';
 import { planPose, planSetUp, type Planned } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
 import { planSession } from '../core/sessions/planSession.ts';

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { packBackup } from '../../src/core/backup/packBackup.ts';
 import { readBackup } from '../../src/core/backup/readBackup.ts';
 import type { BackupContent } from '../../src/core/backup/backup.ts';
-import { keepSetUp } from '../../src/core/setup/keptSetUp.ts';
+import { keepSetUp } from '../../src/core/whatIf/keptSetUp.ts';
 import { saveAppointment } from '../../src/data/appointments.ts';
 import { collectBackup, planRestore, restore } from '../../src/data/backup.ts';
 import { db } from '../../src/data/database.ts';

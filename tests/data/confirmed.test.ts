@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { liveQuery } from 'dexie';
 import { beforeEach, expect, it, vi } from 'vitest';
-import { keepSetUp } from '../../src/core/setup/keptSetUp.ts';
+import { keepSetUp } from '../../src/core/whatIf/keptSetUp.ts';
 import { db } from '../../src/data/database.ts';
 import { keepForPerson, listSetUps, removeSetUp } from '../../src/data/setUps.ts';
 import { REFERENCE } from '../support/people.ts';

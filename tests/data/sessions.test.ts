@@ -16,7 +16,7 @@ import {
 import { importFile } from '../../src/data/merging.ts';
 import { checkPersonFile } from '../../src/core/formats/personFile.ts';
 import { keepForPerson, removeSetUp } from '../../src/data/setUps.ts';
-import { keepSetUp } from '../../src/core/setup/keptSetUp.ts';
+import { keepSetUp } from '../../src/core/whatIf/keptSetUp.ts';
 import { readSession } from '../../src/core/sessions/readSession.ts';
 import type { PlannedPair } from '../../src/core/sessions/planSession.ts';
 import { recordOf, REFERENCE } from '../support/people.ts';

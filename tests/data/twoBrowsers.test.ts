@@ -9,7 +9,7 @@ import {
 import { recordOf, REFERENCE } from '../support/people.ts';
 import { makeRandom } from '../support/random.ts';
 import { plannedHold } from '../support/sessions.ts';
-import { keepSetUp } from '../../src/core/setup/keptSetUp.ts';
+import { keepSetUp } from '../../src/core/whatIf/keptSetUp.ts';
 import { planPlain } from '../support/plan.ts';
 
 const ID = recordOf(REFERENCE).person.id;

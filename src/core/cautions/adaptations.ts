@@ -1,5 +1,5 @@
 import type { MeasureId } from '../measures/protocols/index.ts';
-import { standsOnBentBackKnee } from '../poses/backKnee.ts';
+import { standsOnBentBackKnee } from '../poses/poseDefinition.ts';
 import type { MustDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { HouseRules } from '../rules/houseRules.ts';

@@ -2,7 +2,7 @@ import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
 import { line, type Point, type Shape } from './shapes.ts';
-import { getValue } from '../setup/getValue.ts';
+import { getValue } from '../setup/setUp.ts';
 import { ON_THE_FLOOR_CM } from './prints.ts';
 import { labelled, mark, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { drawStrap, drawSupports, hasWallAcross } from './supports.ts';

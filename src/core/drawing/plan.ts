@@ -5,8 +5,8 @@ import { boxOfPoints, boxOfText, choosePlace, type Box } from './placement.ts';
 import { findHandPlaces, footprint } from './prints.ts';
 import { drawRuler } from './ruler.ts';
 import { line, type Point, type Shape } from './shapes.ts';
-import { getValue } from '../setup/getValue.ts';
-import { saySquare } from '../setup/saySquare.ts';
+import { getValue } from '../setup/setUp.ts';
+import { saySquare } from '../recipe/saySquare.ts';
 import {
   cross,
   isKneeling,

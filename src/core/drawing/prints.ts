@@ -1,7 +1,7 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import type { Point } from './shapes.ts';
-import { getValue } from '../setup/getValue.ts';
+import { getValue } from '../setup/setUp.ts';
 import { mark, onPlan, sideName, type Sheet } from './sheetFrame.ts';
 
 /** A sole's outline seen from above, as shares of its length and its full width: heel, waist, ball and toes. */

@@ -3,7 +3,7 @@ import { METRES_PER_INCH } from '../units/brands.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
 import { boxOfText } from './placement.ts';
 import { line, type Shape } from './shapes.ts';
-import { getValue } from '../setup/getValue.ts';
+import { getValue } from '../setup/setUp.ts';
 import { findBackMark, onPlan, text, type Sheet } from './sheetFrame.ts';
 import { writeSettable } from './units.ts';
 

@@ -6,8 +6,8 @@ import { drawElevation } from './elevation.ts';
 import { drawFigure } from './figure.ts';
 import { drawPlan } from './plan.ts';
 import { line, type Drawing, type Point, type Shape } from './shapes.ts';
-import { getValue } from '../setup/getValue.ts';
-import { saySquare } from '../setup/saySquare.ts';
+import { getValue } from '../setup/setUp.ts';
+import { saySquare } from '../recipe/saySquare.ts';
 import {
   BACK_PARTS,
   cross,

@@ -2,7 +2,7 @@ import { lerp } from '../geometry/vector.ts';
 import type { LandmarkCm } from '../setup/setUp.ts';
 import { LOOP_SHARE, SEAT_SHARE } from '../setup/supportSettings.ts';
 import { line, type Point, type Shape } from './shapes.ts';
-import { getValue } from '../setup/getValue.ts';
+import { getValue } from '../setup/setUp.ts';
 import { mark, onPlan, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { toElevation } from './view.ts';
 

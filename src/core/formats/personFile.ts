@@ -4,7 +4,7 @@ import { datesFromHistory, type Changes } from '../merge/cells.ts';
 import type { Reading } from '../measures/reading.ts';
 import { completePerson, type PersonRecord } from '../person/person.ts';
 import { firstProblems, problem, type Problem, type Result } from '../problems/problem.ts';
-import type { KeptSetUp } from '../setup/keptSetUp.ts';
+import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Appointment } from '../sessions/appointment.ts';
 import type { Session } from '../sessions/session.ts';
 import { joiFromSchema } from './joiFromSchema.ts';

@@ -1,3 +1,4 @@
+import { toTenths } from '../units/rounding.ts';
 import Papa from 'papaparse';
 import { checkReading } from '../measures/checkReading.ts';
 import { PROTOCOLS } from '../measures/protocols/index.ts';
@@ -143,8 +144,6 @@ function readValue(text: string, unit: string, protocol: Protocol, path: string)
   return angle.ok ? { ok: true, value: (angle.value * 180) / Math.PI } : angle;
 }
 
-const toTenth = (value: number): number => Math.round(value * 10) / 10 + 0;
-
 /**
  * A dry run: every row as a reading, or what is wrong with it.
  *
@@ -186,7 +185,7 @@ export function planCsv(
     const at = Date.parse(date);
     const takenAt = Number.isNaN(at) ? date : new Date(at).toISOString();
     const state = cell('state').toLowerCase();
-    const key = ['csv', protocol.id, side ?? '', takenAt, toTenth(value.value)].join(' ');
+    const key = ['csv', protocol.id, side ?? '', takenAt, toTenths(value.value)].join(' ');
     const repeat = (seen.get(key) ?? 0) + 1;
     // An id is taken as it stands, its spaces too.
     const givenId = mapping.id === null ? '' : readCell(row[mapping.id] ?? '');
@@ -195,7 +194,7 @@ export function planCsv(
       id: givenId === '' ? (repeat === 1 ? key : `${key} #${String(repeat)}`) : givenId,
       measure: protocol.id,
       side,
-      value: toTenth(value.value),
+      value: toTenths(value.value),
       unit: protocol.unit,
       raw: { row },
       instrument: cell('instrument') === '' ? 'other' : cell('instrument'),

@@ -1,3 +1,4 @@
+import { toHundredths } from '../units/rounding.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
@@ -65,8 +66,8 @@ export class SimulatedInclinometer {
     const minutes = at / MS_PER_MINUTE;
     return {
       at,
-      deg: isLost ? null : round(trueDeg + noise + this.drift * minutes),
-      quality: round(quality),
+      deg: isLost ? null : toHundredths(trueDeg + noise + this.drift * minutes),
+      quality: toHundredths(quality),
       batteryPercent: Math.max(0, Math.round(this.battery - BATTERY_PERCENT_PER_MINUTE * minutes)),
     };
   }
@@ -91,5 +92,3 @@ export class SimulatedInclinometer {
     return after - Math.log(1 - this.draw()) * this.faults.minutesBetweenLosses * MS_PER_MINUTE;
   }
 }
-
-const round = (value: number): number => Math.round(value * 100) / 100;

@@ -1,9 +1,10 @@
+import { toHundredths, toTenths } from '../units/rounding.ts';
 import type { MeasureValue } from './measureValue.ts';
 import { getProtocol } from './protocols/index.ts';
 import { calcSmallestRealChange, calcWorth, ERROR_TERMS } from './readingErrors.ts';
 
-const write = (value: number): string => String(Math.round(value * 10) / 10);
-const inTwo = (value: number): string => String(Math.round(value * 100) / 100);
+const write = (value: number): string => String(toTenths(value));
+const inTwo = (value: number): string => String(toHundredths(value));
 
 /** A value's error in plain steps: the standard error of measurement and the smallest real change. */
 export function explainError({ measure, within, readingIds, error }: MeasureValue): string[] {

@@ -1,3 +1,4 @@
+import { toTenths } from '../units/rounding.ts';
 import { problem, type Problem } from '../problems/problem.ts';
 import { calcMeasureValue, type MeasureValue } from './measureValue.ts';
 import { getProtocol, type MeasureId } from './protocols/index.ts';
@@ -90,4 +91,4 @@ export function questionSides(readings: readonly Reading[], measure: MeasureId):
     : null;
 }
 
-const write = (value: number): string => String(Math.round(value * 10) / 10);
+const write = (value: number): string => String(toTenths(value));

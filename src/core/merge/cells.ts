@@ -1,6 +1,6 @@
 import type { Reading } from '../measures/reading.ts';
 import type { CautionEntry, Change, Intake, NotDone, Person } from '../person/person.ts';
-import type { KeptSetUp } from '../setup/keptSetUp.ts';
+import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Appointment } from '../sessions/appointment.ts';
 import type { Session, SessionEntry } from '../sessions/session.ts';
 import { tick, type Stamp } from './clock.ts';

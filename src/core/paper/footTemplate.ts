@@ -7,8 +7,8 @@ import { matMiddle, type Sheet } from '../drawing/sheetFrame.ts';
 import { facesLongEdge } from '../drawing/view.ts';
 import { saySide } from '../poses/saySide.ts';
 import { withLevel } from '../poses/level.ts';
-import { getValue } from '../setup/getValue.ts';
-import { saySquare } from '../setup/saySquare.ts';
+import { getValue } from '../setup/setUp.ts';
+import { saySquare } from '../recipe/saySquare.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { words } from './page.ts';
 

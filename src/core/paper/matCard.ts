@@ -1,7 +1,7 @@
 import type { Drawing, Point, Shape } from '../drawing/shapes.ts';
 import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import { listRecipe, type RecipeLine } from '../setup/recipe.ts';
+import { listRecipe, type RecipeLine } from '../recipe/recipe.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';

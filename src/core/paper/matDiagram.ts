@@ -4,7 +4,7 @@ import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { footprint, findHandPlaces } from '../drawing/prints.ts';
 import { line, type Point, type Shape } from '../drawing/shapes.ts';
 import { laySheet } from '../drawing/sheet.ts';
-import { getValue } from '../setup/getValue.ts';
+import { getValue } from '../setup/setUp.ts';
 import { findBackMark, onPlan, planPoint, type Sheet } from '../drawing/sheetFrame.ts';
 import { writeSettable } from '../drawing/units.ts';
 import type { Side } from '../measures/protocol.ts';

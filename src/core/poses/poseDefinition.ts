@@ -241,3 +241,7 @@ export interface PoseDefinition {
   readonly wayIn: readonly string[];
   readonly wayOut: readonly string[];
 }
+
+/** Whether the back leg stands on its foot with its knee bent, as both legs do in chair. */
+export const standsOnBentBackKnee = ({ straightLegs, backContact }: PoseDefinition): boolean =>
+  !straightLegs.includes('back') && backContact === 'flat';

@@ -1,4 +1,4 @@
-/** What a pose's conditions may speak about; solver/quantities.ts says how each is calculated. */
+/** What a pose's conditions may speak about; conditions/quantities.ts says how each is calculated. */
 export type QuantityId =
   | 'stance'
   | 'widening'

@@ -10,7 +10,7 @@ import { readSession, type LoggedHold } from '../sessions/readSession.ts';
 import { sayVerdict } from '../sessions/sayVerdict.ts';
 import type { Session } from '../sessions/session.ts';
 import { findSessionTime } from '../sessions/toHolds.ts';
-import type { KeptSetUp } from '../setup/keptSetUp.ts';
+import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 
 /** One thing that happened, as a colleague would want to read it. */
 export interface Happening {

@@ -1,3 +1,4 @@
+import { toHundredths } from '../units/rounding.ts';
 import type { PropItem } from './propList.ts';
 import { findStacks, type Stack } from './stacks.ts';
 
@@ -112,8 +113,6 @@ function writeProgram(choices: readonly (readonly Choice[])[], props: readonly P
   return `${lines.join('\n')}\n`;
 }
 
-const roundCm = (cm: number): number => Math.round(cm * 100) / 100;
-
 /**
  * Shares one cupboard among a class in one slot: least total shortfall, ties broken the
  * same way every time.
@@ -136,7 +135,11 @@ export async function shareProps(
   // No way is better than everybody’s nearest stack, whether the cupboard has it twice or not.
   const above = chosen.map(({ cost }, p) => cost - Math.min(...choices[p]!.map((c) => c.cost)));
   return {
-    shares: chosen.map(({ person, stack, offCm }) => ({ person, stack, offCm: roundCm(offCm) })),
-    gapCm: isBest ? 0 : roundCm(above.reduce((sum, each) => sum + each, 0)),
+    shares: chosen.map(({ person, stack, offCm }) => ({
+      person,
+      stack,
+      offCm: toHundredths(offCm),
+    })),
+    gapCm: isBest ? 0 : toHundredths(above.reduce((sum, each) => sum + each, 0)),
   };
 }

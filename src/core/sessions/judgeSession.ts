@@ -5,7 +5,7 @@ import { findPose } from '../poses/catalogue/index.ts';
 import { isMeasureId } from '../measures/protocols/index.ts';
 import type { Result } from '../problems/problem.ts';
 import type { AsFound } from '../rules/houseRules.ts';
-import { NOT_MOVED } from '../setup/planMoved.ts';
+import { NOT_MOVED } from '../whatIf/planMoved.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import { ENOUGH_TO_SPARE, judge, type Verdict } from './ladder.ts';
 import type { Hold } from './log.ts';

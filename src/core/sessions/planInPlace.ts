@@ -1,5 +1,5 @@
 import { findLyingPose } from '../poses/lying/index.ts';
-import { keepSetUp } from '../setup/keptSetUp.ts';
+import { keepSetUp } from '../whatIf/keptSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import type { PlannedPair } from './planSession.ts';
 import type { PlannedHold } from './session.ts';

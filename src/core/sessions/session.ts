@@ -1,6 +1,6 @@
 import type { Side } from '../measures/protocol.ts';
 import type { AsFound, HouseRules } from '../rules/houseRules.ts';
-import type { KeptSetUp } from '../setup/keptSetUp.ts';
+import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Verdict, VerdictKind } from './ladder.ts';
 import type { StepChange } from './step.ts';
 import type { Today } from './today.ts';

@@ -1,7 +1,8 @@
+import { toTenths } from '../units/rounding.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import { findDepthToSpare } from '../setup/findDepth.ts';
+import { findDepthToSpare } from '../planning/findDepth.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
 
@@ -19,7 +20,7 @@ export function calcSpare({ joints }: SetUp): number | null {
   const spares = joints.flatMap(({ askedDeg, safeDeg }) =>
     askedDeg === null || safeDeg === null ? [] : [safeDeg - askedDeg],
   );
-  return spares.length === 0 ? null : Math.round(Math.min(...spares) * 10) / 10;
+  return spares.length === 0 ? null : toTenths(Math.min(...spares));
 }
 
 /** Whether a set-up is already the deepest safe one. */

@@ -1,7 +1,7 @@
 import { USUAL_PROPS } from '../props/propList.ts';
 import type { AsFound } from '../rules/houseRules.ts';
-import { getValue } from '../setup/getValue.ts';
-import { isMoved, NOT_MOVED, planMoved } from '../setup/planMoved.ts';
+import { getValue } from '../setup/setUp.ts';
+import { isMoved, NOT_MOVED, planMoved } from '../whatIf/planMoved.ts';
 import type { Plan } from '../setup/planSetUp.ts';
 import type { Setting, SetUp } from '../setup/setUp.ts';
 

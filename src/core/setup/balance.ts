@@ -1,11 +1,12 @@
+import { toHundredths } from '../units/rounding.ts';
 import type { Point2 } from '../geometry/polygon.ts';
 import type { Side } from '../measures/protocol.ts';
-import { calcWeightInside } from '../solver/quantities.ts';
-import { findBase, type Skeleton } from '../solver/skeleton.ts';
+import { calcWeightInside } from '../conditions/quantities.ts';
+import { findBase, type Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import type { BalanceMargins } from './setUp.ts';
 
-const toHundredths = (metres: number): number => Math.round(cmFromMetres(metres) * 100) / 100 + 0;
+const toHundredthCm = (metres: number): number => toHundredths(cmFromMetres(metres));
 
 /** Where a line through the weight point along one axis leaves the base: lower and upper end. */
 function findExits(base: readonly Point2[], at: Point2, axis: 0 | 1): readonly [number, number] {
@@ -31,12 +32,12 @@ export function calcMargins(skeleton: Skeleton, side: Side): BalanceMargins {
   const at: Point2 = [centreOfMass[0], centreOfMass[1]];
   const [behind, ahead] = findExits(base, at, 0);
   const [low, high] = findExits(base, at, 1);
-  const toFrontSide = toHundredths(at[1] - low);
-  const toBackSide = toHundredths(high - at[1]);
+  const toFrontSide = toHundredthCm(at[1] - low);
+  const toBackSide = toHundredthCm(high - at[1]);
   return {
-    nearestEdgeCm: toHundredths(calcWeightInside(skeleton)),
-    aheadCm: toHundredths(ahead - at[0]),
-    behindCm: toHundredths(at[0] - behind),
+    nearestEdgeCm: toHundredthCm(calcWeightInside(skeleton)),
+    aheadCm: toHundredthCm(ahead - at[0]),
+    behindCm: toHundredthCm(at[0] - behind),
     toLeftCm: side === 'right' ? toBackSide : toFrontSide,
     toRightCm: side === 'right' ? toFrontSide : toBackSide,
   };

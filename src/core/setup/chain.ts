@@ -1,8 +1,8 @@
 import { distance, type Vec3 } from '../geometry/vector.ts';
 import type { Place } from '../poses/poseDefinition.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
-import { share, type WorkingStep } from './working.ts';
+import { share, type WorkingStep } from '../planning/working.ts';
 
 type Axis = 0 | 1 | 2;
 

@@ -1,17 +1,18 @@
+import { toHundredths, toTenths } from '../units/rounding.ts';
 import { findActiveCautions } from '../cautions/stopSigns.ts';
 import { toYawTiltList } from '../geometry/rotation.ts';
 import type { DepthDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { saySwap } from '../poses/swaps.ts';
 import { problem, type Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import { soleOutline } from '../solver/foot.ts';
-import { calcWeightInside, getQuantity } from '../solver/quantities.ts';
-import { calcWishOff, toScaled, WISH_STRETCH } from '../solver/residuals.ts';
-import { findBase, type Skeleton } from '../solver/skeleton.ts';
+import { soleOutline } from '../skeleton/foot.ts';
+import { calcWeightInside, getQuantity } from '../conditions/quantities.ts';
+import { calcWishOff, toScaled, WISH_STRETCH } from '../conditions/residuals.ts';
+import { findBase, type Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
 import { calcMargins } from './balance.ts';
-import type { BuiltTask } from './buildTask.ts';
-import type { DepthAnswer, HeldDepth } from './findDepth.ts';
+import type { BuiltTask } from '../planning/buildTask.ts';
+import type { DepthAnswer, HeldDepth } from '../planning/findDepth.ts';
 import {
   calcJointReports,
   findLimiting,
@@ -24,7 +25,7 @@ import {
 import { calcLandmarks, findOrigin } from './landmarks.ts';
 import { calcLoads } from './loads.ts';
 import { layOnMat, onHalfCentimetre, type MatFit } from './mat.ts';
-import type { Request } from './request.ts';
+import type { Request } from '../planning/request.ts';
 import { calcSettings } from './settings.ts';
 import {
   SET_UP_FORMAT,
@@ -33,8 +34,8 @@ import {
   type JointReport,
   type SetUp,
 } from './setUp.ts';
-import type { SolvedRequest } from './solveRequest.ts';
-import { closeSum, limitStep, term, type WorkingStep } from './working.ts';
+import type { SolvedRequest } from '../planning/solveRequest.ts';
+import { closeSum, limitStep, term, type WorkingStep } from '../planning/working.ts';
 
 /** A joint counts as at its limit when this little is left, degrees. */
 const AT_LIMIT_DEG = 0.5;
@@ -110,9 +111,6 @@ export const describeStopped = (request: Request, problems: readonly Problem[]):
   ...describeUnsolved(request),
   problems,
 });
-
-const toTenths = (value: number | null): number | null =>
-  value === null ? null : Math.round(value * 10) / 10;
 
 /** The limits that an answer is reported against. */
 export const reportLimitsOf = ({
@@ -295,7 +293,6 @@ export function describeSolved(
   };
 }
 
-const toHundredths = (value: number): number => Math.round(value * 100) / 100 + 0;
 const toHundredthCm = (metres: number): number => toHundredths(cmFromMetres(metres));
 
 /** Weight nearer to the edge than this asks for feet set wider, metres. Our modelling choice. */

@@ -1,3 +1,4 @@
+import { toTenths } from '../units/rounding.ts';
 import { PER_STATURE } from '../body/proportions.ts';
 import type { PropItem } from '../props/propList.ts';
 import { findNearestAbove, findStacks, FLOOR } from '../props/stacks.ts';
@@ -32,7 +33,7 @@ export function findHandProp(setUp: SetUp, props: readonly PropItem[]): HandProp
   const stack = findNearestAbove(stacks, neededCm);
   const none = { aboveCm: 0, elbowBendDeg: 0, trunkLiftDeg: 0, shortCm: 0 };
   if (stack === null) {
-    return { ...none, neededCm, stack, shortCm: round(neededCm - highest.heightCm) };
+    return { ...none, neededCm, stack, shortCm: toTenths(neededCm - highest.heightCm) };
   }
   const { landmarks } = setUp;
   const sides = ['Left', 'Right'] as const;
@@ -49,11 +50,9 @@ export function findHandProp(setUp: SetUp, props: readonly PropItem[]): HandProp
   return {
     neededCm,
     stack,
-    aboveCm: round(above),
-    elbowBendDeg: round(calcElbowBend(reach, byElbow)),
-    trunkLiftDeg: round((Math.atan2(left, arm) * 180) / Math.PI),
+    aboveCm: toTenths(above),
+    elbowBendDeg: toTenths(calcElbowBend(reach, byElbow)),
+    trunkLiftDeg: toTenths((Math.atan2(left, arm) * 180) / Math.PI),
     shortCm: 0,
   };
 }
-
-const round = (value: number): number => Math.round(value * 10) / 10 + 0;

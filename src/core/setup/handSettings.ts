@@ -5,7 +5,7 @@ import { chainToShoulder, link } from './chain.ts';
 import type { Setting } from './setUp.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Solved } from './solved.ts';
-import { negate, plain } from './working.ts';
+import { negate, plain } from '../planning/working.ts';
 
 /** Height, ahead of the toes and beside the foot of a hand that hangs to a prop or the floor. */
 export function calcHandSettings({

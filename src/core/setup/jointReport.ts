@@ -1,17 +1,16 @@
+import { toHundredths } from '../units/rounding.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { hasSides } from '../poses/hasSides.ts';
-import { sideOfPlace } from '../solver/figure.ts';
-import { calcDemands, type Demand } from '../solver/demands.ts';
-import type { Limits, Motion } from '../solver/limits.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
+import { sideOfPlace } from '../skeleton/figure.ts';
+import { calcDemands, type Demand } from '../conditions/demands.ts';
+import type { Limits, Motion } from '../conditions/limits.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
 import { degreesFromRadians } from '../units/brands.ts';
-import type { BuiltTask } from './buildTask.ts';
-import type { HeldBackReason, PlanningRange, PlanningRanges } from './planningLimits.ts';
+import type { BuiltTask } from '../planning/buildTask.ts';
+import type { HeldBackReason, PlanningRange, PlanningRanges } from '../planning/planningLimits.ts';
 import type { JointReport, SetUp } from './setUp.ts';
 import { findUsesBehind } from './usesBehind.ts';
-
-const toHundredths = (degrees: number): number => Math.round(degrees * 100) / 100;
 
 /** One motion under the limits as measured, the safe ones and those that are used. */
 interface Demands {

@@ -1,14 +1,14 @@
 import type { LevelDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { toStoredLevel } from '../poses/level.ts';
-import { getQuantity } from '../solver/quantities.ts';
-import { toScaled } from '../solver/residuals.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
-import type { Must } from '../solver/poseTask.ts';
+import { getQuantity } from '../conditions/quantities.ts';
+import { toScaled } from '../conditions/residuals.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
+import type { Must } from '../conditions/poseTask.ts';
 import { reportLimitsOf } from './describeSetUp.ts';
 import { calcJointReports, nameJoint } from './jointReport.ts';
-import type { Request } from './request.ts';
+import type { Request } from '../planning/request.ts';
 import type { LevelNeed, LevelReport, SetUp } from './setUp.ts';
-import type { SolvedRequest } from './solveRequest.ts';
+import type { SolvedRequest } from '../planning/solveRequest.ts';
 
 /** A need smaller than this is not told, degrees or centimetres. */
 const TOLD_FROM = 0.5;

@@ -5,10 +5,10 @@ import { otherSide, type Side } from '../measures/protocol.ts';
 import type { LyingFormId } from '../poses/lying/lyingPose.ts';
 import { cmFromMetres, type Metres } from '../units/brands.ts';
 import { makeSetting } from './makeSetting.ts';
-import { findRange, type PlanningRanges } from './planningLimits.ts';
+import { findRange, type PlanningRanges } from '../planning/planningLimits.ts';
 import type { Setting, SettingId } from './setUp.ts';
 import { calcLoop, calcStrapToOwn } from './strap.ts';
-import { term, type WorkingStep } from './working.ts';
+import { term, type WorkingStep } from '../planning/working.ts';
 
 /** Height of a hip centre above the floor when lying, cm. Our modelling choice. */
 const HIP_CENTRE_LYING = 9;

@@ -1,7 +1,6 @@
+import { toTenths } from '../units/rounding.ts';
 import type { Setting, SettingId } from './setUp.ts';
-import { closeSum, type WorkingStep } from './working.ts';
-
-const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
+import { closeSum, type WorkingStep } from '../planning/working.ts';
 
 /** A setting whose value is the sum of its terms; limits are told beneath. */
 export function makeSetting(

@@ -1,8 +1,8 @@
-import type { Figure } from '../solver/figure.ts';
-import { soleOutline } from '../solver/foot.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
+import type { Figure } from '../skeleton/figure.ts';
+import { soleOutline } from '../skeleton/foot.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
-import { plain, type WorkingStep } from './working.ts';
+import { plain, type WorkingStep } from '../planning/working.ts';
 
 /** A usual mat, cm. Common practice, no source. */
 export const MAT_LENGTH_CM = 183;

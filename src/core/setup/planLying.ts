@@ -9,8 +9,8 @@ import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { resolveRules } from '../rules/chosenSchools.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcLyingSettings } from './lying.ts';
-import { calcPlanningRanges } from './planningLimits.ts';
-import { getReserve } from './reserve.ts';
+import { calcPlanningRanges } from '../planning/planningLimits.ts';
+import { getReserve } from '../planning/reserve.ts';
 import { SET_UP_FORMAT, SET_UP_VERSION, type SetUp } from './setUp.ts';
 
 /** Long flat lying is left out late in pregnancy. Common practice, no source. */

@@ -15,13 +15,13 @@ import {
   describeStopped,
   describeUnsolved,
 } from './describeSetUp.ts';
-import { getValue } from './getValue.ts';
+import { getValue } from './setUp.ts';
 import { describeLevel } from './levelReport.ts';
-import { findMissingMeasures } from './planningLimits.ts';
+import { findMissingMeasures } from '../planning/planningLimits.ts';
 import { planLying } from './planLying.ts';
-import { makeRequest, type Request } from './request.ts';
+import { makeRequest, type Request } from '../planning/request.ts';
 import type { LevelReport, SetUp } from './setUp.ts';
-import { solveRequest, type SolvedRequest } from './solveRequest.ts';
+import { solveRequest, type SolvedRequest } from '../planning/solveRequest.ts';
 
 /** A set-up with all that it was made from, for those who solve on from there. */
 export interface Plan extends SolvedRequest {

@@ -3,10 +3,10 @@ import type { Side } from '../measures/protocol.ts';
 import type { Stack } from '../props/stacks.ts';
 import type { Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import type { Joint, Motion } from '../solver/limits.ts';
+import type { Joint, Motion } from '../conditions/limits.ts';
 import type { ToldAdaptation } from '../cautions/adapt.ts';
-import type { HeldBackReason } from './planningLimits.ts';
-import type { WorkingStep } from './working.ts';
+import type { HeldBackReason } from '../planning/planningLimits.ts';
+import type { WorkingStep } from '../planning/working.ts';
 
 export const SET_UP_FORMAT = 'stillwater.set-up';
 export const SET_UP_VERSION = 1;
@@ -280,3 +280,7 @@ export interface SetUp {
     readonly reserve: number;
   };
 }
+
+/** A number of a set-up, cm or degrees; null = this set-up does not have it. */
+export const getValue = ({ settings }: Pick<SetUp, 'settings'>, id: SettingId): number | null =>
+  settings.find((each) => each.id === id)?.value ?? null;

@@ -1,20 +1,20 @@
 import type { Vec3 } from '../geometry/vector.ts';
-import { standsOnBentBackKnee } from '../poses/backKnee.ts';
+import { standsOnBentBackKnee } from '../poses/poseDefinition.ts';
 import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
-import type { LegPose } from '../solver/leg.ts';
-import { getQuantity } from '../solver/quantities.ts';
-import { toScaled } from '../solver/residuals.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
+import type { LegPose } from '../skeleton/leg.ts';
+import { getQuantity } from '../conditions/quantities.ts';
+import { toScaled } from '../conditions/residuals.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { chainDownBackLeg, chainToPelvis, link } from './chain.ts';
 import { calcHandSettings } from './handSettings.ts';
 import { makeSetting } from './makeSetting.ts';
-import { resolveRule } from './resolveRule.ts';
+import { resolveRule } from '../planning/resolveRule.ts';
 import { calcSupportSettings } from './supportSettings.ts';
 import type { Setting, SettingId } from './setUp.ts';
 import type { Solved } from './solved.ts';
-import { plain, term, type WorkingStep } from './working.ts';
+import { plain, term, type WorkingStep } from '../planning/working.ts';
 
 function calcStanceTerms(solved: Solved): WorkingStep[] {
   const { stance, skeleton, rules } = solved;

@@ -2,13 +2,13 @@ import type { Body } from '../body/body.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import type { Figure } from '../solver/figure.ts';
-import type { Skeleton } from '../solver/skeleton.ts';
-import type { StancePlan } from './buildTask.ts';
-import type { HeelLine } from './heelLine.ts';
+import type { Figure } from '../skeleton/figure.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
+import type { StancePlan } from '../planning/buildTask.ts';
+import type { HeelLine } from '../planning/heelLine.ts';
 import type { MatFit } from './mat.ts';
 import type { DepthReport } from './setUp.ts';
-import type { WorkingStep } from './working.ts';
+import type { WorkingStep } from '../planning/working.ts';
 
 /** All that settings are told from. */
 export interface Solved {

@@ -1,4 +1,4 @@
-import { plain, term, type WorkingStep } from './working.ts';
+import { plain, term, type WorkingStep } from '../planning/working.ts';
 
 /** Round the thigh and round the foot, cm. */
 interface Girths {

@@ -1,3 +1,4 @@
+import { toTenths } from '../units/rounding.ts';
 import type { PropItem } from '../props/propList.ts';
 import { findNearestAbove, findStacks, findStrap, SERVES, type Stack } from '../props/stacks.ts';
 import type { SettingId, SetUp, SupportProp } from './setUp.ts';
@@ -19,8 +20,6 @@ const BY_HEIGHT: Partial<Record<SettingId, readonly PropItem['kind'][]>> = {
 };
 
 const STRAPS: readonly SettingId[] = ['strap-length', 'strap-to-own', 'bind-strap'];
-
-const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
 
 /** `tall block (23 cm) on pad (3 cm)`. */
 export const nameStack = ({ props }: Stack): string =>

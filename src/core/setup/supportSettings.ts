@@ -2,15 +2,15 @@ import { HALF_THIGH_CM } from '../body/proportions.ts';
 import { distance, lerp } from '../geometry/vector.ts';
 import { otherSide } from '../measures/protocol.ts';
 import type { SupportKind } from '../poses/poseDefinition.ts';
-import { KNEE_PAD, LYING_ANKLE } from '../solver/foot.ts';
-import { findBonyPoints } from '../solver/skeleton.ts';
+import { KNEE_PAD, LYING_ANKLE } from '../skeleton/foot.ts';
+import { findBonyPoints } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { chainToPelvis, chainToShoulder, link } from './chain.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Setting } from './setUp.ts';
 import type { Solved } from './solved.ts';
 import { calcLoop, calcStrapToOwn } from './strap.ts';
-import { negate, plain, term } from './working.ts';
+import { negate, plain, term } from '../planning/working.ts';
 
 /** A seat carries the thigh at its middle. Our choice. */
 export const SEAT_SHARE = 0.5;

@@ -1,7 +1,7 @@
-import type { PoseTask } from './poseTask.ts';
-import { countUnknowns, findMoved, stepPosture, type Posture } from './posture.ts';
-import type { Readings } from './readings.ts';
-import { buildSkeleton, type Skeleton } from './skeleton.ts';
+import type { PoseTask } from '../conditions/poseTask.ts';
+import { countUnknowns, findMoved, stepPosture, type Posture } from '../skeleton/posture.ts';
+import type { Readings } from '../conditions/readings.ts';
+import { buildSkeleton, type Skeleton } from '../skeleton/skeleton.ts';
 
 /** Of forward differences, metres or radians. */
 const DIFFERENCE_STEP = 1e-7;

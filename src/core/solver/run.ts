@@ -1,9 +1,9 @@
-import { Learnt } from './learnt.ts';
-import { minimise, type Enough } from './leastSquares.ts';
-import type { ResidualShape } from './linearModel.ts';
-import type { PoseTask } from './poseTask.ts';
+import { Learnt } from '../leastSquares/learnt.ts';
+import { minimise, type Enough } from '../leastSquares/leastSquares.ts';
+import type { ResidualShape } from '../leastSquares/linearModel.ts';
+import type { PoseTask } from '../conditions/poseTask.ts';
 import { PostureReader } from './postureReader.ts';
-import { countUnknowns, stepPosture, type Posture } from './posture.ts';
+import { countUnknowns, stepPosture, type Posture } from '../skeleton/posture.ts';
 import {
   Conditions,
   findLargestExcess,
@@ -11,8 +11,8 @@ import {
   type Aim,
   type Musts,
   type Pressure,
-} from './residuals.ts';
-import { buildSkeleton, type Skeleton } from './skeleton.ts';
+} from '../conditions/residuals.ts';
+import { buildSkeleton, type Skeleton } from '../skeleton/skeleton.ts';
 
 /** Musts count as kept when none is broken by more than this, degrees or centimetres. */
 const KEPT_WITHIN = 0.03;

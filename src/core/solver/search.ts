@@ -1,7 +1,7 @@
-import type { PoseTask } from './poseTask.ts';
-import { measureApart, takeFixedParts, type Posture } from './posture.ts';
-import { getQuantity } from './quantities.ts';
-import { toScaled, type Aim } from './residuals.ts';
+import type { PoseTask } from '../conditions/poseTask.ts';
+import { measureApart, takeFixedParts, type Posture } from '../skeleton/posture.ts';
+import { getQuantity } from '../conditions/quantities.ts';
+import { toScaled, type Aim } from '../conditions/residuals.ts';
 import { Run, type Answer, type Draft, type Hint } from './run.ts';
 
 /** A pull counts as at its end when it is short by less than this, degrees or centimetres. */

@@ -1,8 +1,8 @@
 import type { QuantityId } from '../poses/quantityId.ts';
-import type { PoseTask } from './poseTask.ts';
-import type { Posture } from './posture.ts';
-import { getQuantity } from './quantities.ts';
-import type { Aim } from './residuals.ts';
+import type { PoseTask } from '../conditions/poseTask.ts';
+import type { Posture } from '../skeleton/posture.ts';
+import { getQuantity } from '../conditions/quantities.ts';
+import type { Aim } from '../conditions/residuals.ts';
 import type { Answer, Hint } from './run.ts';
 import { runFrom, runFromHint, runNear, tryHint } from './search.ts';
 

@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { useState } from 'react';
 import { adviseLegLengths, type LegLengthAdvice } from '../../core/measures/legLengths.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
@@ -5,7 +6,7 @@ import {
   describeBody,
   type MeasureOverview,
   type SideOverview,
-} from '../../core/setup/bodyOverview.ts';
+} from '../../core/planning/bodyOverview.ts';
 import { REASON_WORDS } from './NotTaken.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
@@ -70,7 +71,7 @@ function BodyRow({ row }: { row: MeasureOverview }) {
       </span>
     ) : (
       <>
-        {write(Math.round(now.value * 10) / 10)} ± {write(Math.round(now.error * 10) / 10)}
+        {write(toTenths(now.value))} ± {write(toTenths(now.error))}
         {isStale && <span className="quiet">, due again</span>}
       </>
     );
@@ -111,7 +112,7 @@ function sayRow(
   { measure, difference, sides, blocks }: MeasureOverview,
   write: (value: number) => string,
 ): string {
-  const round = (value: number): string => write(Math.round(Math.abs(value) * 10) / 10);
+  const round = (value: number): string => write(toTenths(Math.abs(value)));
   const said: string[] = [];
   if (difference?.verdict === 'real') {
     const less = difference.difference < 0 ? 'Left' : 'Right';

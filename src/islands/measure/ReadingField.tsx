@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
 import type { Protocol, Side } from '../../core/measures/protocol.ts';
@@ -9,7 +10,7 @@ import { changeReading } from '../../data/readings.ts';
 import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
-import { readTyped, toTenth } from '../shared/readTyped.ts';
+import { readTyped } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 
 interface ReadingFieldProps {
@@ -57,13 +58,13 @@ export function ReadingField(props: ReadingFieldProps) {
     }
     const typed = readTyped(text, protocol, unit);
     const found = typed.ok
-      ? checkValue(toTenth(typed.value), protocol, protocol.name)
+      ? checkValue(toTenths(typed.value), protocol, protocol.name)
       : typed.problems;
     if (!typed.ok || found.some((each) => each.severity === 'error')) {
       setProblem(found[0] ?? null);
       return false;
     }
-    const value = toTenth(typed.value);
+    const value = toTenths(typed.value);
     const taken = makeReading(value, text.trim());
     // What the person's own readings say comes before what most people have.
     setProblem(questionTaken(record, taken) ?? found[0] ?? null);

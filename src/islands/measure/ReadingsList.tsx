@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { useState } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
 import type { MeasureId } from '../../core/measures/protocols/index.ts';
@@ -9,7 +10,7 @@ import { saveReading } from '../../data/readings.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
-import { readTyped, toTenth } from '../shared/readTyped.ts';
+import { readTyped } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 
 /** Every reading of one measure, newest first: each can be put right or set aside, with a reason. */
@@ -130,11 +131,11 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
     }
     const typed = readTyped(text, protocol, unit);
     const found = typed.ok
-      ? checkValue(toTenth(typed.value), protocol, protocol.name)
+      ? checkValue(toTenths(typed.value), protocol, protocol.name)
       : typed.problems;
     setProblems(found);
     if (!typed.ok || found.some((each) => each.severity === 'error')) return;
-    store(correctReading(reading, toTenth(typed.value), reason.trim(), at));
+    store(correctReading(reading, toTenths(typed.value), reason.trim(), at));
   };
   return (
     <form

@@ -1,12 +1,13 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { useState } from 'react';
 import { sortByPosture } from '../../core/measures/rounds.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
-import type { SharperSetting } from '../../core/setup/errorBars.ts';
+import type { SharperSetting } from '../../core/whatIf/errorBars.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
-import type { Recheck } from '../../core/setup/planRecheck.ts';
+import type { Recheck } from '../../core/whatIf/planRecheck.ts';
 import { planRecheckInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useQuery } from '../shared/useQuery.ts';
@@ -21,7 +22,7 @@ interface RecheckViewProps {
 /** "pyramid, left: hand height ± 4.1 cm → ± 2.3 cm" */
 function sayMost({ pose, side, setting, unit, now, then }: SharperSetting, to: LengthUnit): string {
   const name = findPose(pose)?.name.toLowerCase() ?? pose;
-  const write = (each: number): string => writeValue(Math.round(each * 10) / 10, unit, to);
+  const write = (each: number): string => writeValue(toTenths(each), unit, to);
   return `${name}, ${side}: ${setting.replaceAll('-', ' ')} ± ${write(now)} → ± ${write(then)}`;
 }
 

@@ -5,8 +5,7 @@ import { getProtocol, type MeasureId } from '../../core/measures/protocols/index
 import { SIDES } from '../../core/measures/protocol.ts';
 import { findNotDone } from '../../core/person/notDone.ts';
 import { isMinor, type Person, type PersonRecord } from '../../core/person/person.ts';
-import { POSES } from '../../core/poses/catalogue/index.ts';
-import { findShortRound } from '../../core/setup/shortRound.ts';
+import { findShortRound, POSES } from '../../core/poses/catalogue/index.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { BodyView } from './BodyView.tsx';
 import { ALL_POSES, findPoses, type RoundKind } from './findRound.ts';

@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { useEffect, useRef, useState } from 'react';
 import type { Protocol } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
@@ -35,7 +36,7 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
       id,
       measure: protocol.id,
       side: next.side,
-      value: Math.round(value * 10) / 10,
+      value: toTenths(value),
       unit: 's',
       raw: null,
       instrument: 'stopwatch',

@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { useState, type KeyboardEvent } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
 import type { Protocol, Side } from '../../core/measures/protocol.ts';
@@ -12,7 +13,6 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { writeValue } from '../shared/words.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
-import { toTenth } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 
 interface TapeReadingProps {
@@ -62,7 +62,7 @@ export function TapeReading(props: TapeReadingProps) {
         setProblems(length.problems);
         return false;
       }
-      given[id] = toTenth(cmFromMetres(length.value));
+      given[id] = toTenths(cmFromMetres(length.value));
     }
     if (Object.keys(given).length === 0 && reading === null) return true;
     const answer = readTape(form, given, body);
@@ -70,7 +70,7 @@ export function TapeReading(props: TapeReadingProps) {
       setProblems(answer.problems);
       return false;
     }
-    const value = toTenth(answer.value.deg);
+    const value = toTenths(answer.value.deg);
     const found = checkValue(value, protocol, protocol.name);
     setProblems(found);
     if (found.some((each) => each.severity === 'error')) return false;

@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
 import { explainError } from '../../core/measures/explainError.ts';
 import { calcMeasureValue, findThirdReadingNote } from '../../core/measures/measureValue.ts';
@@ -53,8 +54,8 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
   const { difference, smallestReal, verdict } = compareValues(left, right);
   if (verdict !== 'real' && verdict !== 'noise') return null;
   const say = (each: number): string => writeValue(each, getProtocol(measure).unit, unit);
-  const apart = say(Math.round(Math.abs(difference) * 10) / 10);
-  const error = say(Math.round(smallestReal * 10) / 10);
+  const apart = say(toTenths(Math.abs(difference)));
+  const error = say(toTenths(smallestReal));
   return (
     <p className="sides-line">
       {verdict === 'noise'

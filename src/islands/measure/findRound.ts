@@ -1,7 +1,6 @@
 import { isMeasureId, type MeasureId } from '../../core/measures/protocols/index.ts';
 import { FULL_ROUND, sortByPosture } from '../../core/measures/rounds.ts';
-import { POSES } from '../../core/poses/catalogue/index.ts';
-import { findShortRound } from '../../core/setup/shortRound.ts';
+import { findShortRound, POSES } from '../../core/poses/catalogue/index.ts';
 
 /** Which measures are taken: the short round, all there are, or the few that a re-check names. */
 export function findRound(query: URLSearchParams): {

@@ -1,7 +1,7 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import type { PoseFinding } from '../../core/poseCheck/checkPose.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/words.ts';
-import { toTenth } from '../shared/readTyped.ts';
 import { TableHead } from '../shared/TableHead.tsx';
 
 /** What a picture tells beside its plan; what differs by more than the error comes first. */
@@ -26,9 +26,9 @@ export function Findings({ findings }: { findings: readonly PoseFinding[] | null
           {sorted.map(({ id, name, unit: own, planned, seen, error, isAsPlanned, words }) => (
             <tr key={id}>
               <th scope="row">{name}</th>
-              <td>{writeValue(toTenth(planned), own, unit)}</td>
-              <td>{writeValue(toTenth(seen), own, unit)}</td>
-              <td>± {writeValue(toTenth(error), own, unit)}</td>
+              <td>{writeValue(toTenths(planned), own, unit)}</td>
+              <td>{writeValue(toTenths(seen), own, unit)}</td>
+              <td>± {writeValue(toTenths(error), own, unit)}</td>
               <td>{isAsPlanned ? words : <strong>{words}</strong>}</td>
             </tr>
           ))}

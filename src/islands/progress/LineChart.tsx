@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import {
   Chart,
   Filler,
@@ -182,7 +183,7 @@ export function LineChart({ lines, bands, marks, unit, label }: LineChartProps) 
             callbacks: {
               title: (items) => dayFormat.format(new Date(items[0]?.parsed.x ?? 0)),
               label: ({ parsed, dataset }) =>
-                `${dataset.label ?? ''}: ${String(Math.round((parsed.y ?? 0) * 10) / 10)}${unit}`,
+                `${dataset.label ?? ''}: ${String(toTenths(parsed.y ?? 0))}${unit}`,
             },
           },
         },

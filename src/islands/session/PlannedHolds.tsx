@@ -1,6 +1,6 @@
 import type { SessionPlan } from '../../core/sessions/planSession.ts';
 import { calcSessionSeconds } from '../../core/sessions/timing.ts';
-import { listRecipe } from '../../core/setup/recipe.ts';
+import { listRecipe } from '../../core/recipe/recipe.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { ClearPause } from './ClearPause.tsx';
 import { useUnit } from '../shared/useRecord.ts';

@@ -1,6 +1,6 @@
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
-import { NOT_MOVED } from '../../core/setup/planMoved.ts';
+import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
 import { writeValue } from '../shared/words.ts';
 import { HELD } from '../shared/pedal.ts';
 import { useUnit } from '../shared/useRecord.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { Problem, Result } from '../../core/problems/problem.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
-import { isMoved, NOT_MOVED } from '../../core/setup/planMoved.ts';
+import { isMoved, NOT_MOVED } from '../../core/whatIf/planMoved.ts';
 import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { readTyped } from '../shared/readTyped.ts';

@@ -4,7 +4,7 @@ import {
   ONE_JOINT_SHARE,
   type Bands,
   type SettingBand,
-} from '../../core/setup/planBands.ts';
+} from '../../core/whatIf/planBands.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { planBandsInWorker } from '../../workers/setUpClient.ts';

@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
-import { keepSetUp, type KeptCheck, type KeptSetUp } from '../../core/setup/keptSetUp.ts';
-import { isMoved } from '../../core/setup/planMoved.ts';
+import { keepSetUp, type KeptCheck, type KeptSetUp } from '../../core/whatIf/keptSetUp.ts';
+import { isMoved } from '../../core/whatIf/planMoved.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';

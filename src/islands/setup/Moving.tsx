@@ -1,7 +1,7 @@
 import { otherSide } from '../../core/measures/protocol.ts';
 import { hasSides } from '../../core/poses/hasSides.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
-import { isMoved, type HeelLineMark } from '../../core/setup/planMoved.ts';
+import { isMoved, type HeelLineMark } from '../../core/whatIf/planMoved.ts';
 import type { DepthReport, SetUp } from '../../core/setup/setUp.ts';
 import type { MovedSetUp } from './useMoved.ts';
 

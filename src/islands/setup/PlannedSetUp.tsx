@@ -5,7 +5,7 @@ import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Asked } from './asked.ts';
-import { getValue } from '../../core/setup/getValue.ts';
+import { getValue } from '../../core/setup/setUp.ts';
 import { Beside } from './Beside.tsx';
 import { LevelsNote } from './LevelsNote.tsx';
 import { MoveControls } from './Moving.tsx';

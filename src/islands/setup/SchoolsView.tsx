@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { drawSchools, LETTERS } from '../../core/drawing/schools.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import { SCHOOLS } from '../../core/rules/schools.ts';
-import type { SchoolSetUp } from '../../core/setup/compareSchools.ts';
+import type { SchoolSetUp } from '../../core/whatIf/compareSchools.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { changePerson } from '../../data/people.ts';

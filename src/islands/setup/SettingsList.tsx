@@ -1,7 +1,7 @@
-import { listRecipe } from '../../core/setup/recipe.ts';
+import { listRecipe } from '../../core/recipe/recipe.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
-import type { WorkingStep } from '../../core/setup/working.ts';
+import type { WorkingStep } from '../../core/planning/working.ts';
 
 /** The set-up as a recipe; each line opens to its arithmetic. */
 export function SettingsList({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {

@@ -2,7 +2,7 @@ import { SIDES, type Side } from '../../core/measures/protocol.ts';
 import { drawFromAbove } from '../../core/drawing/sheet.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { Result } from '../../core/problems/problem.ts';
-import { compareSides, type SidePair } from '../../core/setup/compareSides.ts';
+import { compareSides, type SidePair } from '../../core/whatIf/compareSides.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';

@@ -3,7 +3,7 @@ import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import { saySide } from '../../core/poses/saySide.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
-import { listWalk, type WalkStep } from '../../core/setup/walk.ts';
+import { listWalk, type WalkStep } from '../../core/recipe/walk.ts';
 import { BACK_KEYS, HELD, NEXT_KEYS, PRESS_KEYS } from '../shared/pedal.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { MovedSentence } from './Moving.tsx';

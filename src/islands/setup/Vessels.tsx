@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { useState } from 'react';
 import type { MeasureUse } from '../../core/body/body.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
@@ -120,8 +121,7 @@ function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): s
 }
 
 /** Whole degrees, none told that is not there; the solver's last hundredths do not take one. */
-const wholeDegrees = (spareDeg: number): number =>
-  Math.floor(Math.round(Math.abs(spareDeg) * 10) / 10);
+const wholeDegrees = (spareDeg: number): number => Math.floor(toTenths(Math.abs(spareDeg)));
 
 function sayMargin(joint: JointReport): string {
   if (isOver(joint)) return 'over the brim';

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { AsFound } from '../../core/rules/houseRules.ts';
-import { isMoved, NOT_MOVED, type HeelLineMark, type Moved } from '../../core/setup/planMoved.ts';
+import { isMoved, NOT_MOVED, type HeelLineMark, type Moved } from '../../core/whatIf/planMoved.ts';
 import { LatestOnly } from '../../workers/latestOnly.ts';
 import {
   heelLinesInWorker,

@@ -22,4 +22,3 @@ export function readTyped(
 }
 
 /** Files keep a tenth. */
-export const toTenth = (value: number): number => Math.round(value * 10) / 10;

@@ -1,3 +1,4 @@
+import { toTenths } from '../../core/units/rounding.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import type { Unit } from '../../core/measures/protocol.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
@@ -14,5 +15,5 @@ export const writeDate = (iso: string): string => dateFormat.format(new Date(iso
 /** A measure's value in the chosen units. */
 export function writeValue(value: number, unit: Unit, lengthUnit: LengthUnit): string {
   if (unit === 'cm') return writeLength(metresFromCm(value), lengthUnit, 1);
-  return unit === 'deg' ? `${String(Math.round(value * 10) / 10)}°` : `${String(value)} s`;
+  return unit === 'deg' ? `${String(toTenths(value))}°` : `${String(value)} s`;
 }

@@ -4,7 +4,7 @@ import type { SetUpRequest } from '../../core/formats/setUpRequest.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { readSolution } from '../../core/props/readSolution.ts';
 import { shareProps, type SharedProps, type SolveProgram } from '../../core/props/shareProps.ts';
-import { planInFull } from '../../core/setup/planInFull.ts';
+import { planInFull } from '../../core/whatIf/planInFull.ts';
 import { planSetUp } from '../../core/setup/planSetUp.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 

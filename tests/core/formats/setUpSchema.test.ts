@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
-import { planInFull } from '../../../src/core/setup/planInFull.ts';
+import { planInFull } from '../../../src/core/whatIf/planInFull.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';
 
 describe('the set-up format', () => {

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { transformSync } from 'esbuild';
 import type { PoseDefinition } from '../../../src/core/poses/poseDefinition.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
-import { solvePose } from '../../../src/core/setup/solvePose.ts';
-import { calcWeightInside } from '../../../src/core/solver/quantities.ts';
+import { solvePose } from '../../../src/core/planning/solvePose.ts';
+import { calcWeightInside } from '../../../src/core/conditions/quantities.ts';
 import { PLAIN_RULES, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 
 /** The pose that docs/model.md adds as its example, read from the document itself. */

@@ -13,7 +13,7 @@ import type {
 } from '../../../src/core/sessions/session.ts';
 import { calcSessionSeconds } from '../../../src/core/sessions/timing.ts';
 import { NOT_ASKED } from '../../../src/core/sessions/today.ts';
-import { NOT_MOVED } from '../../../src/core/setup/planMoved.ts';
+import { NOT_MOVED } from '../../../src/core/whatIf/planMoved.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import type { PersonRecord } from '../../../src/core/person/person.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { takeStep } from '../../../src/core/sessions/step.ts';
-import { NOT_MOVED } from '../../../src/core/setup/planMoved.ts';
+import { NOT_MOVED } from '../../../src/core/whatIf/planMoved.ts';
 import { planPose, type Plan } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { recordOf, REFERENCE, STIFF, SUPPLE, type Measures } from '../../support/people.ts';

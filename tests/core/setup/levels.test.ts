@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { USUAL_LEVEL } from '../../../src/core/poses/level.ts';
 import type { HeldPose } from '../../../src/core/person/person.ts';
-import { planInFull } from '../../../src/core/setup/planInFull.ts';
+import { planInFull } from '../../../src/core/whatIf/planInFull.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { makeStudyBodies } from '../../../scripts/study/bodies.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { withParts } from '../../../src/core/solver/posture.ts';
+import { withParts } from '../../../src/core/skeleton/posture.ts';
 import { layOnMat } from '../../../src/core/setup/mat.ts';
-import { buildSkeleton } from '../../../src/core/solver/skeleton.ts';
+import { buildSkeleton } from '../../../src/core/skeleton/skeleton.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
 import { SUPPLE } from '../../support/people.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { USUAL_PROPS } from '../../../src/core/props/propList.ts';
-import { planInFull } from '../../../src/core/setup/planInFull.ts';
+import { planInFull } from '../../../src/core/whatIf/planInFull.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { findSupportProps } from '../../../src/core/setup/supportProps.ts';
 import { calcExpression } from '../../support/expression.ts';

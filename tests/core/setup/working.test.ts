@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { WorkingStep } from '../../../src/core/setup/working.ts';
+import type { WorkingStep } from '../../../src/core/planning/working.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';

@@ -23,11 +23,11 @@ import {
 import type { BodyPoint, Demonstration, LegDemonstration } from '../../measures/demonstration.ts';
 import type { Place } from '../../poses/poseDefinition.ts';
 import type { LandmarkCm } from '../../setup/setUp.ts';
-import { poseArm } from '../../solver/arm.ts';
-import { figureOf, type Figure } from '../../solver/figure.ts';
-import { hangFoot, placeFlatFoot } from '../../solver/foot.ts';
-import { poseLeg, poseLiftedLeg, type LegPose } from '../../solver/leg.ts';
-import { findBonyPoints } from '../../solver/skeleton.ts';
+import { poseArm } from '../../skeleton/arm.ts';
+import { figureOf, type Figure } from '../../skeleton/figure.ts';
+import { hangFoot, placeFlatFoot } from '../../skeleton/foot.ts';
+import { poseLeg, poseLiftedLeg, type LegPose } from '../../skeleton/leg.ts';
+import { findBonyPoints } from '../../skeleton/skeleton.ts';
 import { CM_PER_METRE, radiansFromDegrees } from '../../units/brands.ts';
 
 /** A body in the posture of a measure, cm. */

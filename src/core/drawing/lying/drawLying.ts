@@ -1,7 +1,7 @@
 import type { Body } from '../../body/body.ts';
 import { lerp } from '../../geometry/vector.ts';
 import type { LyingPose } from '../../poses/lying/lyingPose.ts';
-import { getValue } from '../../setup/getValue.ts';
+import { getValue } from '../../setup/setUp.ts';
 import { MAT_LENGTH_CM, MAT_WIDTH_CM } from '../../setup/mat.ts';
 import type { LandmarkCm, SetUp, SettingId } from '../../setup/setUp.ts';
 import type { LengthUnit } from '../../units/readQuantity.ts';

@@ -3,7 +3,7 @@ import { FOOT } from '../../body/proportions.ts';
 import type { Demonstration } from '../../measures/demonstration.ts';
 import { otherSide } from '../../measures/protocol.ts';
 import type { LyingFormId } from '../../poses/lying/lyingPose.ts';
-import { getValue } from '../../setup/getValue.ts';
+import { getValue } from '../../setup/setUp.ts';
 import { SEATED_HIP_LESS_ANKLE } from '../../setup/lying.ts';
 import type { SetUp, SettingId } from '../../setup/setUp.ts';
 import { cmFromMetres } from '../../units/brands.ts';

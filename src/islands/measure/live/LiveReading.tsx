@@ -1,3 +1,4 @@
+import { toTenths } from '../../../core/units/rounding.ts';
 import { useEffect, useMemo, useRef, useState, type CSSProperties } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type {
@@ -68,7 +69,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
 
   const take = (angle: CapturedAngle, from: AngleReader): void => {
     if (next === null) return;
-    const value = Math.round(angle.deg * 10) / 10;
+    const value = toTenths(angle.deg);
     const found = checkValue(value, protocol, protocol.name);
     setProblems(found);
     if (found.some((each) => each.severity === 'error')) {

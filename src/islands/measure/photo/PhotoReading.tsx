@@ -1,3 +1,4 @@
+import { toTenths } from '../../../core/units/rounding.ts';
 import { useState } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
@@ -25,7 +26,6 @@ import { useUnit } from '../../shared/useRecord.ts';
 import { writeDate, writeValue } from '../../shared/words.ts';
 import type { HowTaken } from '../HowTaken.tsx';
 import { questionTaken } from '../questionTaken.ts';
-import { toTenth } from '../../shared/readTyped.ts';
 import { findNextSlot, type Slot } from '../slots.ts';
 import { paintDrawing, type Picture } from '../../shared/photo/loadPicture.ts';
 import { PictureChoice, PictureMarks } from '../../shared/photo/PictureMarks.tsx';
@@ -62,12 +62,12 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
   const value =
     opened === null ? null : readMarks(protocol, opened.picture, marks, { knownCm, lineKind });
   const next = findNextSlot(slots);
-  const say = (each: number): string => writeValue(toTenth(each), protocol.unit, unit);
+  const say = (each: number): string => writeValue(toTenths(each), protocol.unit, unit);
   const { write, told } = useWrite();
 
   const take = async (): Promise<void> => {
     if (value === null || next === null || opened === null) return;
-    const number = toTenth(value.value);
+    const number = toTenths(value.value);
     const found = checkValue(number, protocol, protocol.name);
     state.tell(found);
     if (found.some((each) => each.severity === 'error')) return;
@@ -87,7 +87,7 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
       side: next.side,
       value: number,
       unit: protocol.unit,
-      raw: { picture: opened.id, marks, knownCm, error95: toTenth(value.error95) },
+      raw: { picture: opened.id, marks, knownCm, error95: toTenths(value.error95) },
       instrument: 'photo',
       posture: protocol.posture,
       state: how.state,

@@ -1,0 +1,264 @@
+import type { Adapted, RangeCut } from '../cautions/adapt.ts';
+import type { MeasureUse, Source } from '../body/body.ts';
+import { findValue, type MeasureSet } from '../measures/measureSet.ts';
+import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
+import { SIDES, type Side } from '../measures/protocol.ts';
+import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
+import { problem, type Problem } from '../problems/problem.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import { sideOfPlace } from '../skeleton/figure.ts';
+import type { LegLimits, Limits, TrunkLimits } from '../conditions/limits.ts';
+import { radiansFromDegrees } from '../units/brands.ts';
+
+/**
+ * Limits that may always stand in for a missing measure, degrees. They take no margin
+ * and no reserve. Our modelling choice, listed in docs/numbers.md.
+ */
+const STATED_DEFAULTS: Partial<Record<MeasureId, number>> = {
+  'hip-adduction': 20,
+  'knee-flexion': 130,
+  'thigh-foot-angle': 10,
+  'trunk-extension': 20,
+  'trunk-side-bend': 25,
+};
+
+/** Spine flexion that still counts as a long back; not measured. Our modelling choice. */
+const LONG_BACK_FLEXION_DEG = 10;
+/** Toe extension under a lifted heel; not measured. Our modelling choice. */
+const TOE_EXTENSION_DEG = 60;
+
+/** A stiff body, used for what is missing when a provisional set-up is asked for. Our choice. */
+const PROVISIONAL_RANGES: Partial<Record<MeasureId, number>> = {
+  'hip-flexion': 105,
+  'hip-extension': 12,
+  'hip-extension-bent-knee': 3,
+  'hip-abduction': 32,
+  'hip-external-rotation': 30,
+  'hip-internal-rotation': 20,
+  'ankle-dorsiflexion-bent': 35,
+  'ankle-dorsiflexion-straight': 28,
+  'trunk-rotation': 35,
+};
+
+/** Even a provisional set-up rests on these. */
+const PROVISIONAL_NEEDS: readonly MeasureId[] = [
+  'stature',
+  'trochanter-height',
+  'hip-opening',
+  'straight-leg-raise',
+];
+
+/** What asks most to be held back of a range. */
+export type HeldBackReason = 'measuring' | 'experience' | 'least-margin' | 'caution' | 'pose';
+
+/** A limit inside a measured range, degrees, and why it lies where it does; null = it is the whole range. */
+interface InnerLimit {
+  readonly limit: number;
+  readonly reason: HeldBackReason | null;
+}
+
+/** One range as it is planned with. */
+export interface PlanningRange {
+  readonly use: MeasureUse;
+  /** What the deepest safe set-up may use: the value less z standard errors, and what cautions keep. */
+  readonly safe: InnerLimit;
+  /** What a recommended set-up may use: the experience's reserve and the least margin are kept too. */
+  readonly recommended: InnerLimit;
+}
+
+export type PlanningRanges = ReadonlyMap<string, PlanningRange>;
+
+/** Which limits to plan with: the range as it was measured, or what is inside of it. */
+export type LimitKind = 'measured' | 'safe' | 'recommended';
+
+const rangeKey = (measure: MeasureId, side: Side | null): string => `${measure} ${side ?? ''}`;
+
+export const findRange = (
+  ranges: PlanningRanges,
+  measure: MeasureId,
+  side: Side | null,
+): PlanningRange | null => ranges.get(rangeKey(measure, side)) ?? null;
+
+/** Of a range no more than this share is held back, unless a caution keeps more. Our choice. */
+const MOST_HELD_BACK = 0.25;
+
+/** Something that wants a part of a range held back, degrees. */
+type Claim = readonly [HeldBackReason, number];
+
+/**
+ * The range less the largest of the claims on it; they are never added up.
+ *
+ * @param claims of the plan itself: together at most a quarter of the range
+ * @param cuts of cautions: in full
+ */
+function holdBack(value: number, claims: readonly Claim[], cuts: readonly RangeCut[]): InnerLimit {
+  const most = MOST_HELD_BACK * Math.max(0, value);
+  const capped = claims.map(([reason, deg]): Claim => [reason, Math.min(most, deg)]);
+  const ofCautions = cuts.flatMap(({ reserve, cap }): Claim[] => [
+    ['caution', reserve * value],
+    ['caution', value - cap],
+  ]);
+  let largest: Claim | null = null;
+  for (const claim of [...capped, ...ofCautions]) {
+    if (claim[1] > (largest?.[1] ?? 0)) largest = claim;
+  }
+  return { limit: value - (largest?.[1] ?? 0), reason: largest?.[0] ?? null };
+}
+
+/**
+ * Every known range of a person with what is held back of it. Held back is the largest of
+ * z standard errors, the reserve by experience and the least margin; stated defaults and
+ * provisional values keep the least margin only.
+ *
+ * @param reserve share kept of measured ranges by experience, 0 to 1
+ * @param cautions the share that cautions keep of every measured range, and of single ones
+ */
+export function calcPlanningRanges(
+  set: MeasureSet,
+  rules: HouseRules,
+  reserve: number,
+  cautions: Pick<Adapted, 'reserve' | 'cuts'>,
+): PlanningRanges {
+  const ranges = new Map<string, PlanningRange>();
+  const put = (use: MeasureUse, cuts: readonly RangeCut[]): void => {
+    const { measure, side, value, error, source } = use;
+    const measured = source === 'measured' ? 1 : 0;
+    const ofError: Claim = ['measuring', measured * rules.limitMarginSem * error];
+    const ofPlan: readonly Claim[] = [
+      ofError,
+      ['experience', measured * reserve * value],
+      ['least-margin', rules.minimumToSpareDeg],
+    ];
+    ranges.set(rangeKey(measure, side), {
+      use,
+      safe: holdBack(value, [ofError], cuts),
+      recommended: holdBack(value, ofPlan, cuts),
+    });
+  };
+  const find = (measure: MeasureId, side: Side | null): void => {
+    const own = cautions.cuts.filter((each) => each.measure === measure && each.side === side);
+    const found = findValue(set, measure, side);
+    if (found !== null) {
+      const { value, error, takenAt } = found;
+      const everywhere: RangeCut = { measure, side, reserve: cautions.reserve, cap: Infinity };
+      put({ measure, side, value, error, source: 'measured', takenAt }, [everywhere, ...own]);
+      return;
+    }
+    const stated = STATED_DEFAULTS[measure];
+    const provisional = rules.provisional ? PROVISIONAL_RANGES[measure] : undefined;
+    const value = stated ?? provisional;
+    if (value === undefined) return;
+    const source: Source = stated === undefined ? 'provisional' : 'default';
+    put({ measure, side, value, error: 0, source, takenAt: null }, own);
+  };
+  for (const measure of RANGE_MEASURES) {
+    for (const side of getProtocol(measure).sided ? SIDES : [null]) find(measure, side);
+  }
+  return ranges;
+}
+
+const RANGE_MEASURES: readonly MeasureId[] = [
+  'hip-opening',
+  'hip-external-rotation',
+  'hip-internal-rotation',
+  'hip-abduction',
+  'hip-adduction',
+  'hip-flexion',
+  'straight-leg-raise',
+  'hip-extension',
+  'hip-extension-bent-knee',
+  'knee-flexion',
+  'ankle-dorsiflexion-bent',
+  'ankle-dorsiflexion-straight',
+  'thigh-foot-angle',
+  'trunk-rotation',
+  'trunk-side-bend',
+  'trunk-extension',
+];
+
+/** A limit that nobody measures keeps the least margin, like a stated default. */
+const keepLeastMargin = (deg: number, kind: LimitKind, leastDeg: number): number =>
+  radiansFromDegrees(
+    kind === 'recommended' ? holdBack(deg, [['least-margin', leastDeg]], []).limit : deg,
+  );
+
+/**
+ * The limits as the solver takes them: by front and back, radians.
+ *
+ * @param pose which may use only a share of the trunk's ranges
+ */
+export function toSolverLimits(
+  ranges: PlanningRanges,
+  kind: LimitKind,
+  frontSide: Side,
+  { trunkShares: shares = {}, spineFlexionDeg = LONG_BACK_FLEXION_DEG }: PoseDefinition,
+  { minimumToSpareDeg }: Pick<HouseRules, 'minimumToSpareDeg'>,
+): Limits {
+  const limit = (measure: MeasureId, side: Side | null): number | null => {
+    const found = findRange(ranges, measure, side);
+    if (found === null) return null;
+    return radiansFromDegrees(kind === 'measured' ? found.use.value : found[kind].limit);
+  };
+  const leg = (place: Place): LegLimits => {
+    const side = sideOfPlace(place, frontSide);
+    return {
+      straightLegRaise: limit('straight-leg-raise', side),
+      flexion: limit('hip-flexion', side),
+      extension: limit('hip-extension', side),
+      extensionBentKnee: limit('hip-extension-bent-knee', side),
+      abduction: limit('hip-abduction', side),
+      opening: limit('hip-opening', side),
+      adduction: limit('hip-adduction', side),
+      externalRotation: limit('hip-external-rotation', side),
+      internalRotation: limit('hip-internal-rotation', side),
+      dorsiflexionStraight: limit('ankle-dorsiflexion-straight', side),
+      dorsiflexionBent: limit('ankle-dorsiflexion-bent', side),
+      kneeFlexion: limit('knee-flexion', side),
+      toeExtension: keepLeastMargin(TOE_EXTENSION_DEG, kind, minimumToSpareDeg),
+    };
+  };
+  // A pose that uses only a share of a range keeps the rest of it; that is no second margin.
+  const part = (measure: MeasureId, side: Side | null, share = 1): number | null => {
+    const found = findRange(ranges, measure, side);
+    const whole = limit(measure, side);
+    if (found === null || whole === null || kind === 'measured') return whole;
+    return Math.min(whole, radiansFromDegrees(share * found.use.value));
+  };
+  const frontOf = sideOfPlace('front', frontSide);
+  const backOf = sideOfPlace('back', frontSide);
+  const trunk: TrunkLimits = {
+    flexion: keepLeastMargin(spineFlexionDeg, kind, minimumToSpareDeg),
+    extension: part('trunk-extension', null, shares.extension),
+    sideBendToFront: limit('trunk-side-bend', frontOf),
+    sideBendToBack: limit('trunk-side-bend', backOf),
+    rotationToFront: part('trunk-rotation', frontOf, shares.rotation),
+    rotationToBack: part('trunk-rotation', backOf, shares.rotation),
+  };
+  return { front: leg('front'), back: leg('back'), trunk };
+}
+
+/** Measures a pose needs and this person lacks, each as a problem that names the poses it holds up. */
+export function findMissingMeasures(
+  set: MeasureSet,
+  rules: HouseRules,
+  pose: PoseDefinition,
+  allPoses: readonly PoseDefinition[],
+): Problem[] {
+  const needs = rules.provisional ? PROVISIONAL_NEEDS : pose.needs;
+  return needs.flatMap((measure) => {
+    const protocol = getProtocol(measure);
+    const namePoses = (): readonly string[] =>
+      allPoses
+        .filter((each) => each === pose || each.needs.includes(measure))
+        .map((each) => each.name);
+    return (protocol.sided ? SIDES : [null])
+      .filter((side) => findValue(set, measure, side) === null)
+      .map((side) =>
+        problem('missing-measure', side === null ? measure : `${measure} ${side}`, {
+          measure: protocol.name,
+          side: side === null ? '' : `, ${side},`,
+          poses: namePoses(),
+        }),
+      );
+  });
+}

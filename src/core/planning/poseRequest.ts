@@ -1,0 +1,66 @@
+import type { Side } from '../measures/protocol.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { QuantityId } from '../poses/quantityId.ts';
+import type { PartId, Parts, Posture } from '../skeleton/posture.ts';
+import type { Hint } from '../solver/run.ts';
+import type { BuiltTask } from './buildTask.ts';
+import type { DepthHints } from './depthSearch.ts';
+import type { DepthAnswer, DepthRequest, HeldDepth } from './findDepth.ts';
+import type { Numbers } from './numbers.ts';
+
+/** All that a solve needs to know of a person and of the teacher's choices. */
+export interface PoseRequest extends DepthRequest {
+  readonly pose: PoseDefinition;
+  readonly numbers: Numbers;
+  readonly side: Side;
+  /** The feet of the pose that this one stands on, which stay where they are; null = its own. */
+  readonly feet: Feet | null;
+}
+
+/** Where another pose's feet stand, and its whole posture to start from. */
+export interface Feet {
+  readonly held: Partial<Parts>;
+  readonly posture: Posture;
+  /** Bend of the front knee there, radians. */
+  readonly frontKneeBend: number;
+}
+
+export interface PoseAnswer {
+  readonly built: BuiltTask;
+  readonly found: DepthAnswer;
+  /** The depth that was taken first and held, when the pose has one. */
+  readonly first: HeldDepth | null;
+  /** Where the longest stance was found, when it is found first. */
+  readonly longest: Hint | null;
+  /** The share of its first depth that was kept. */
+  readonly keptShare: number;
+}
+
+/** Where a like task was solved before: each stage starts there, and nothing gives way again. */
+export interface PoseHints {
+  readonly longest: Hint | null;
+  readonly first: DepthHints | null;
+  readonly last: DepthHints | null;
+  readonly keptShare: number;
+}
+
+export const hintsOf = ({ found, first, keptShare, longest }: PoseAnswer): PoseHints => ({
+  longest,
+  first: first?.hints ?? null,
+  last: found.kind === 'held' ? found.hints : null,
+  keptShare,
+});
+
+/** The feet of an answer, to be held. */
+export function holdFeet({ found }: PoseAnswer): Feet {
+  const { posture, legs } = found.answer.skeleton;
+  const { stance, widening, frontFootYaw, backFootYaw } = posture.parts;
+  const held = { stance, widening, frontFootYaw, backFootYaw };
+  return { held, posture, frontKneeBend: legs.front.kneeFlexion };
+}
+
+/** What a posture is forced to, beside the parts that are held; metres and radians. */
+export interface Force {
+  readonly parts: Partial<Record<PartId, number>>;
+  readonly quantities: readonly { readonly quantity: QuantityId; readonly value: number }[];
+}

@@ -1,0 +1,79 @@
+import type { MeasureSet } from '../measures/measureSet.ts';
+import { POSES } from '../poses/catalogue/index.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { Result } from '../problems/problem.ts';
+import { calcNumbers, type Numbers } from './numbers.ts';
+import { Remembered } from './remembered.ts';
+import type { Request } from './request.ts';
+import { hintsOf, holdFeet, type PoseAnswer, type PoseRequest } from './poseRequest.ts';
+import { solvePose } from './solvePose.ts';
+
+/** A request as it was solved. */
+export interface SolvedRequest {
+  readonly numbers: Numbers;
+  readonly poseRequest: PoseRequest;
+  readonly answer: PoseAnswer;
+  /** The pose whose feet it stands on; null = it has feet of its own. */
+  readonly legs: SolvedRequest | null;
+  /** The pose whose feet were wanted, when that one cannot be held; `answer` is its own then. */
+  readonly failedLegs: PoseDefinition | null;
+}
+
+/** Poses whose feet others stand on: solved once for all of those. */
+const LEG_GIVERS: ReadonlySet<string> = new Set(
+  POSES.flatMap(({ restsOn, levels }) =>
+    [restsOn, ...levels.map(({ changes }) => changes.restsOn)].flatMap((each) => each?.pose ?? []),
+  ),
+);
+
+const answersBefore = new Remembered<Numbers, PoseAnswer>();
+
+/**
+ * Solves a request with the measures of a person: first the pose whose feet it stands on,
+ * as that is recommended, then the pose itself.
+ *
+ * @param like the same request as it was solved with other measures: from there it is solved sooner
+ * @returns problems when the lengths do not make a body
+ */
+export function solveRequest(
+  request: Request,
+  set: MeasureSet,
+  like: SolvedRequest | null = null,
+): Result<SolvedRequest> {
+  const { pose, side, rules, legs, isHeldBefore, record } = request;
+  const numbers = calcNumbers(set, request);
+  if (!numbers.ok) return numbers;
+  const standing = legs === null ? null : solveRequest(legs, set, like?.legs ?? null);
+  if (standing?.ok === false) return standing;
+  const below = standing?.value ?? null;
+  if (below !== null && (below.failedLegs !== null || below.answer.found.kind === 'cannot')) {
+    return {
+      ok: true,
+      value: { ...below, failedLegs: below.failedLegs ?? below.poseRequest.pose },
+    };
+  }
+  const poseRequest: PoseRequest = {
+    pose,
+    numbers: numbers.value,
+    side,
+    rules,
+    experience: record.person.experience,
+    isHeldBefore,
+    feet: below === null ? null : holdFeet(below.answer),
+  };
+  const solve = (): PoseAnswer =>
+    solvePose(poseRequest, like === null ? null : hintsOf(like.answer));
+  const answer =
+    LEG_GIVERS.has(pose.id) && like === null
+      ? answersBefore.find(numbers.value, keyOf(request), solve)
+      : solve();
+  const solved = { numbers: numbers.value, poseRequest, answer, legs: below, failedLegs: null };
+  return { ok: true, value: solved };
+}
+
+/** What an answer depends on beside the numbers. */
+const keyOf = ({ pose, level, side, rules, isHeldBefore, record, adapted }: Request): string =>
+  JSON.stringify([
+    ...[pose.id, level, side, rules, isHeldBefore, record.person.experience],
+    adapted.told.map((each) => each.caution),
+  ]);

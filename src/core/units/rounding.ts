@@ -1,0 +1,5 @@
+/** To one decimal, and never −0. */
+export const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
+
+/** To two decimals, and never −0. */
+export const toHundredths = (value: number): number => Math.round(value * 100) / 100 + 0;

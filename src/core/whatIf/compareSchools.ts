@@ -1,0 +1,111 @@
+import type { Side } from '../measures/protocol.ts';
+import type { PersonRecord } from '../person/person.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import { withLevel } from '../poses/level.ts';
+import { findPose } from '../poses/catalogue/index.ts';
+import type { Result } from '../problems/problem.ts';
+import { BOOK_STANCE_CM, type HouseRules, type RuleId } from '../rules/houseRules.ts';
+import { calcDetails } from './details.ts';
+import { getValue } from '../setup/setUp.ts';
+import { planPose, planSetUp } from '../setup/planSetUp.ts';
+import type { PushedReport, SetUp } from '../setup/setUp.ts';
+import { cmFromMetres } from '../units/brands.ts';
+
+/** One school's way with a pose, and what it would ask of this person. */
+export interface SchoolSetUp {
+  readonly rule: RuleId;
+  readonly option: string;
+  readonly setUp: SetUp;
+  /** The school's feet at the depth that was planned by the teacher's own rules: what gives. */
+  readonly atPlannedDepth: PushedReport | null;
+}
+
+/** Every house rule that a pose's data leaves to the teacher, with its options. */
+function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
+  const found = new Map<RuleId, Set<string>>();
+  const visit = (value: unknown): void => {
+    if (typeof value !== 'object' || value === null) return;
+    if ('rule' in value && 'options' in value) {
+      const { rule, options } = value as { rule: RuleId; options: Record<string, unknown> };
+      const known = found.get(rule) ?? new Set();
+      for (const option of Object.keys(options)) known.add(option);
+      found.set(rule, known);
+    }
+    Object.values(value).forEach(visit);
+  };
+  // Levels have rules of their own, which hold only when that level is asked for.
+  visit({ ...pose, levels: [] });
+  return found;
+}
+
+/**
+ * What each school would set for one person and pose, side by side: every option of every
+ * house rule that the pose leaves open, each solved anew.
+ *
+ * @param rules the teacher's own, which the schools depart from
+ * @returns the schools, the teacher's own choices first; or the problems of {@link planSetUp}
+ */
+export function compareSchools(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules> = {},
+  level: string | null = null,
+): Result<readonly SchoolSetUp[]> {
+  const own = planSetUp(record, poseId, side, rules, level);
+  if (!own.ok) return own;
+  const pose = findPose(poseId);
+  if (pose === null) return { ok: true, value: [] };
+  const schools: SchoolSetUp[] = [];
+  for (const [rule, options] of findRules(withLevel(pose, own.value.level))) {
+    const chosen = own.value.provenance.rules[rule];
+    const ordered = [...options].sort((a, b) => Number(b === chosen) - Number(a === chosen));
+    for (const option of ordered) {
+      const book =
+        option === 'fixed' ? { fixedStanceCm: rules.fixedStanceCm ?? BOOK_STANCE_CM } : {};
+      const changed = { ...rules, ...book, [rule]: option };
+      const planned = planSetUp(record, poseId, side, changed, level);
+      if (!planned.ok) return planned;
+      const setUp = planned.value;
+      const isOwn = option === chosen;
+      schools.push({
+        rule,
+        option,
+        setUp,
+        atPlannedDepth: isOwn ? null : judge(record, own.value, setUp, rules, changed),
+      });
+    }
+  }
+  return { ok: true, value: schools };
+}
+
+/** The school's stance and back foot, forced to the depth of the teacher's own plan. */
+function judge(
+  record: PersonRecord,
+  own: SetUp,
+  school: SetUp,
+  rules: Partial<HouseRules>,
+  changed: Partial<HouseRules>,
+): PushedReport | null {
+  if (own.status === 'failed') return null;
+  const asFound = {
+    stanceCm: getValue(school, 'stance-length') ?? findRuledStance(record, own, changed),
+    widthCm: getValue(school, 'stance-width'),
+    backFootDeg: getValue(school, 'back-foot-angle'),
+    depth: own.depth?.value ?? null,
+    handCm: null,
+  };
+  const judged = planPose(record, own.pose, own.side, { ...rules, asFound }, own.level);
+  return judged.kind === 'planned' ? calcDetails(judged).asFound : null;
+}
+
+/** The stance that a school sets by its rule, even where nobody could stand in it. */
+function findRuledStance(
+  record: PersonRecord,
+  own: SetUp,
+  changed: Partial<HouseRules>,
+): number | null {
+  const plan = planPose(record, own.pose, own.side, changed, own.level);
+  const metres = plan.kind === 'planned' ? plan.answer.built.stance.metres : null;
+  return metres === null ? null : cmFromMetres(metres);
+}

@@ -1,0 +1,72 @@
+import { toTenths } from '../units/rounding.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { PersonRecord } from '../person/person.ts';
+import type { Result } from '../problems/problem.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import { calcMonteCarlo } from './errorBars.ts';
+import { planPose } from '../setup/planSetUp.ts';
+import { makeSeeded } from './seeded.ts';
+import type { SettingId } from '../setup/setUp.ts';
+
+/** Made-up repeats of the measuring. */
+export const DRAWS = 2000;
+/** Where one joint limits in at least this share of the draws, ± tells the whole doubt. */
+export const ONE_JOINT_SHARE = 0.95;
+
+export interface SettingBand {
+  readonly id: SettingId | 'depth';
+  readonly unit: 'cm' | 'deg';
+  /** 5th and 95th of a hundred repeats. */
+  readonly low: number;
+  readonly high: number;
+}
+
+export interface Bands {
+  readonly draws: number;
+  /** Draws in which the pose could be held at all. */
+  readonly held: number;
+  /** Share of those in which the most frequent joint was the limiting one. */
+  readonly oneJointShare: number;
+  readonly settings: readonly SettingBand[];
+}
+
+/**
+ * Between which values each number of a set-up would fall if the measuring were repeated
+ * many times. Slow: each repeat is a solve. Arguments as planSetUp.ts.
+ *
+ * @returns null when nothing was solved, which the set-up itself explains
+ */
+export function planBands(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules> = {},
+  level: string | null = null,
+  draws = DRAWS,
+): Result<Bands | null> {
+  const planned = planPose(record, poseId, side, rules, level);
+  if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
+  if (planned.kind === 'stopped' || planned.setUp.status === 'failed') {
+    return { ok: true, value: null };
+  }
+  const { held, oneJointShare, bands } = calcMonteCarlo(planned, draws, makeSeeded());
+  const { settings, depth } = planned.setUp;
+  const units = new Map<SettingId | 'depth', 'cm' | 'deg'>(
+    settings.map(({ id, unit }) => [id, unit]),
+  );
+  if (depth !== null) units.set('depth', depth.unit);
+  return {
+    ok: true,
+    value: {
+      draws,
+      held,
+      oneJointShare,
+      settings: [...bands].map(([id, { low, high }]) => ({
+        id,
+        unit: units.get(id) ?? 'cm',
+        low: toTenths(low),
+        high: toTenths(high),
+      })),
+    },
+  };
+}

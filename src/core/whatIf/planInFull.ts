@@ -1,0 +1,69 @@
+import { toHundredths } from '../units/rounding.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { PersonRecord } from '../person/person.ts';
+import type { Result } from '../problems/problem.ts';
+import { findLyingPose } from '../poses/lying/index.ts';
+import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import { calcDetails } from './details.ts';
+import { calcSureErrorBars, type ErrorBars } from './errorBars.ts';
+import { findHandProp } from '../setup/handProp.ts';
+import { findSmallestMove } from './smallestMove.ts';
+import { findSupportProps } from '../setup/supportProps.ts';
+import { planLying } from '../setup/planLying.ts';
+import { describeLevels, planPose } from '../setup/planSetUp.ts';
+import type { DepthReport, SetUp } from '../setup/setUp.ts';
+
+const toHundredthsOrNull = (value: number | undefined): number | null =>
+  value === undefined ? null : toHundredths(value);
+
+function withErrorBars(setUp: SetUp, bars: ErrorBars | null): SetUp {
+  if (bars === null) return setUp;
+  const depth: DepthReport | null =
+    setUp.depth === null
+      ? null
+      : { ...setUp.depth, plusMinus: toHundredthsOrNull(bars.plusMinus.get('depth')) };
+  const settings = setUp.settings.map((setting) => ({
+    ...setting,
+    plusMinus: toHundredthsOrNull(bars.plusMinus.get(setting.id)),
+  }));
+  return { ...setUp, depth, settings };
+}
+
+const withProps = (setUp: SetUp, props: readonly PropItem[]): SetUp => ({
+  ...setUp,
+  handProp: findHandProp(setUp, props),
+  supportProps: findSupportProps(setUp, props),
+});
+
+/**
+ * A set-up with all that takes further solving: ± on every number, the bounds of its
+ * stance, what gives if it is pushed, what the student does now judged by the same
+ * numbers, and the props under the hand and the supports. Arguments and answers as planSetUp.ts.
+ *
+ * @param props what the studio has
+ */
+export function planInFull(
+  record: PersonRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules> = {},
+  level: string | null = null,
+  props: readonly PropItem[] = USUAL_PROPS,
+): Result<SetUp> {
+  const lying = findLyingPose(poseId);
+  if (lying !== null) {
+    const laid = planLying(record, lying, side, rules);
+    return laid.ok ? { ok: true, value: withProps(laid.value, props) } : laid;
+  }
+  const planned = planPose(record, poseId, side, rules, level);
+  if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
+  if (planned.kind === 'stopped') return { ok: true, value: planned.setUp };
+  const levels = describeLevels(record, poseId, side, rules);
+  const move = findSmallestMove(planned.request, planned);
+  const problems = [...planned.setUp.problems, ...(move === null ? [] : [move])];
+  const setUp = { ...planned.setUp, levels, problems };
+  if (setUp.status === 'failed') return { ok: true, value: setUp };
+  const barred = withErrorBars(setUp, calcSureErrorBars(planned));
+  return { ok: true, value: withProps({ ...barred, ...calcDetails(planned) }, props) };
+}

@@ -1,0 +1,120 @@
+import { toTenths } from '../units/rounding.ts';
+import type { AsFound, HouseRules } from '../rules/houseRules.ts';
+import { findHeelLine } from '../planning/heelLine.ts';
+import { describeDepth, describeSolved } from '../setup/describeSetUp.ts';
+import type { HeldDepth } from '../planning/findDepth.ts';
+import { reportPushed, toForce, withBareLimits } from './force.ts';
+import type { Plan } from '../setup/planSetUp.ts';
+import type { Force } from '../planning/poseRequest.ts';
+import { solvePushed } from './pushed.ts';
+import type { PushedReport, SetUp } from '../setup/setUp.ts';
+import { solveMoved } from '../planning/solveMoved.ts';
+import { plain } from '../planning/working.ts';
+import { getQuantity } from '../conditions/quantities.ts';
+import { toScaled } from '../conditions/residuals.ts';
+import { cmFromMetres, radiansFromDegrees } from '../units/brands.ts';
+
+/** A set-up in which something was moved by hand, and what gives if the pose could not follow. */
+export interface Moved {
+  readonly setUp: SetUp;
+  /** null = the pose holds there within what was measured. */
+  readonly gives: PushedReport | null;
+}
+
+/** Nothing is moved. */
+export const NOT_MOVED: AsFound = {
+  stanceCm: null,
+  widthCm: null,
+  backFootDeg: null,
+  depth: null,
+  handCm: null,
+};
+
+export const isMoved = (moved: AsFound): boolean =>
+  Object.values(moved).some((each) => each !== null);
+
+/** A set-up round an answer; its depth is what the posture has. */
+function describeMoved(plan: Plan, found: HeldDepth): SetUp {
+  const { request, setUp } = plan;
+  const { pose, rules } = request;
+  const depth = describeDepth(pose.depth, found, rules);
+  const value =
+    pose.depth === null
+      ? null
+      : toScaled(pose.depth.quantity, getQuantity(pose.depth.quantity).calc(found.answer.skeleton));
+  const known: SetUp = {
+    ...setUp,
+    depth:
+      depth === null || value === null || pose.depth === null
+        ? null
+        : {
+            ...depth,
+            value: toTenths(value),
+            recommended: setUp.depth?.recommended ?? null,
+            working: [plain(`${pose.depth.words}, as it is moved`, value)],
+          },
+  };
+  return describeSolved(request, known, plan, found);
+}
+
+/** A foot moved across the mat stands diagonally, however its turn changes. */
+function withHeelLine(plan: Plan, widthCm: number | null): Plan {
+  if (widthCm === null) return plan;
+  const rules = { ...plan.request.rules, heelLine: 'diagonal', heelLineCm: widthCm } as const;
+  return {
+    ...plan,
+    request: { ...plan.request, rules },
+    poseRequest: { ...plan.poseRequest, rules },
+  };
+}
+
+/**
+ * What was moved is held and the rest solved anew: first as the pose should be, within
+ * every limit; where that cannot be, with slack on what gives in practice. Nothing is
+ * clamped.
+ *
+ * @param plan of the set-up that was moved
+ * @param moved what is held; null = free
+ * @returns null when there is nothing to move, because nothing was solved
+ */
+export function planMoved(plan: Plan, moved: AsFound): Moved | null {
+  const { found } = plan.answer;
+  if (found.kind === 'cannot') return null;
+  if (!isMoved(moved)) return { setUp: plan.setUp, gives: null };
+  const { pose, side } = plan.request;
+  const planned = found.answer.skeleton;
+  const force: Force = toForce(moved, pose, planned);
+  const free = withHeelLine(plan, moved.widthCm);
+  const { widening, ...parts } = force.parts;
+  const within = moved.widthCm === null ? force : { ...force, parts: { ...parts, widening: 0 } };
+  const solved = solveMoved(free.poseRequest, plan.answer, within);
+  if (solved !== null) {
+    return { setUp: describeMoved({ ...free, answer: solved.answer }, solved.found), gives: null };
+  }
+  const pushed = solvePushed(withBareLimits(plan), pose, side, planned, force);
+  return {
+    setUp: describeMoved(plan, { ...found, answer: pushed.answer }),
+    gives: reportPushed('as moved', pushed),
+  };
+}
+
+/** A heel line that a foot may snap to, and how wide it stands. */
+export interface HeelLineMark {
+  readonly rule: NonNullable<HouseRules['heelLine']>;
+  readonly widthCm: number;
+}
+
+/** The heel lines of a plan at a turn of the back foot. */
+export function findHeelLines(
+  { request, numbers }: Plan,
+  backFootDeg: number,
+): readonly HeelLineMark[] {
+  return (['heel-to-arch', 'heel-to-heel', 'hip-width', 'two-fists'] as const).map((rule) => ({
+    rule,
+    widthCm: cmFromMetres(
+      findHeelLine(request.pose, numbers.body, { ...request.rules, heelLine: rule }).width(
+        radiansFromDegrees(backFootDeg),
+      ),
+    ),
+  }));
+}
