@@ -44,3 +44,13 @@ export type Motion =
   | 'inversion'
   | 'side-bend'
   | 'axial-rotation';
+
+/** The two directions of one motion: only the one with less to spare is told. */
+const OPPOSITES: Partial<Record<Motion, Motion>> = {
+  extension: 'flexion',
+  adduction: 'abduction',
+  'internal-rotation': 'external-rotation',
+};
+
+/** One name for a motion and its opposite. */
+export const nameMotionPair = (motion: Motion): Motion => OPPOSITES[motion] ?? motion;

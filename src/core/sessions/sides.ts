@@ -1,6 +1,7 @@
 import { compareValues } from '../measures/compareValues.ts';
 import { findValue, type MeasureSet } from '../measures/measureSet.ts';
-import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
+import { listMeasuresOf } from '../conditions/motionMeasures.ts';
+import { getProtocol } from '../measures/protocols/index.ts';
 import { otherSide, SIDES, type Side } from '../measures/protocol.ts';
 import { hasSides } from '../poses/hasSides.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
@@ -15,20 +16,6 @@ export interface HarderSide {
   readonly why: string;
 }
 
-/** Measures that a motion may be limited by. */
-const MEASURES: Readonly<Record<string, readonly MeasureId[]>> = {
-  'hip flexion': ['hip-flexion', 'straight-leg-raise'],
-  'hip extension': ['hip-extension', 'hip-extension-bent-knee'],
-  'hip abduction': ['hip-abduction', 'hip-opening'],
-  'hip adduction': ['hip-adduction'],
-  'hip external-rotation': ['hip-external-rotation', 'hip-opening'],
-  'hip internal-rotation': ['hip-internal-rotation'],
-  'knee flexion': ['knee-flexion'],
-  'ankle dorsiflexion': ['ankle-dorsiflexion-bent', 'ankle-dorsiflexion-straight'],
-  'spine axial-rotation': ['trunk-rotation'],
-  'spine side-bend': ['trunk-side-bend'],
-};
-
 /** Sessions looked back upon, and how many more notes of one side make it the harder one. Our choice. */
 const LOOK_BACK = 4;
 const CLEARLY_MORE = 2;
@@ -38,7 +25,7 @@ function isMeasuredHarder(setUp: SetUp, set: MeasureSet): string | null {
   const { limiting } = setUp;
   if (limiting?.side == null) return null;
   const { side } = limiting;
-  for (const measure of MEASURES[`${limiting.joint} ${limiting.motion}`] ?? []) {
+  for (const measure of listMeasuresOf(limiting)) {
     const own = findValue(set, measure, side);
     const other = findValue(set, measure, otherSide(side));
     if (own === null || other === null || own.value >= other.value) continue;

@@ -4,13 +4,13 @@ import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { hasSides } from '../poses/hasSides.ts';
 import { sideOfPlace } from '../skeleton/figure.ts';
 import { calcDemands, type Demand } from '../conditions/demands.ts';
-import type { Limits, Motion } from '../conditions/limits.ts';
+import { nameMotionPair, type Limits } from '../conditions/limits.ts';
+import { findUsesBehind } from '../conditions/motionMeasures.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { degreesFromRadians } from '../units/brands.ts';
 import type { BuiltTask } from '../planning/buildTask.ts';
 import type { HeldBackReason, PlanningRange, PlanningRanges } from '../planning/planningLimits.ts';
 import type { JointReport, SetUp } from './setUp.ts';
-import { findUsesBehind } from './usesBehind.ts';
 
 /** One motion under the limits as measured, the safe ones and those that are used. */
 interface Demands {
@@ -73,16 +73,6 @@ export const makeHeldBackFinder =
     // Rounding of the back and the toes are stated for everyone.
     return most === undefined ? 'least-margin' : most[usable].reason;
   };
-
-/** The two directions of one motion: only the one with less to spare is told. */
-const OPPOSITES: Partial<Record<Motion, Motion>> = {
-  extension: 'flexion',
-  adduction: 'abduction',
-  'internal-rotation': 'external-rotation',
-};
-
-/** One name for a motion and its opposite. */
-export const nameMotionPair = (motion: Motion): Motion => OPPOSITES[motion] ?? motion;
 
 function motionKey({ joint, side, motion }: JointReport): string {
   const spinePair = joint === 'spine' && (motion === 'side-bend' || motion === 'axial-rotation');

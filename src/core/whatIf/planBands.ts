@@ -3,9 +3,8 @@ import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import type { Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import { calcMonteCarlo } from './errorBars.ts';
+import { calcMonteCarlo, makeSeeded } from './monteCarlo.ts';
 import { planPose } from '../setup/planSetUp.ts';
-import { makeSeeded } from './seeded.ts';
 import type { SettingId } from '../setup/setUp.ts';
 
 /** Made-up repeats of the measuring. */

@@ -5,7 +5,7 @@ import type { MeasureId } from '../measures/protocols/index.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
-import { rankRepeats, type RepeatGain, type SharperSetting } from './errorBars.ts';
+import { rankRepeats, type RepeatGain, type SharperSetting } from './rankRepeats.ts';
 import { planPose, type Plan } from '../setup/planSetUp.ts';
 
 /** One reading to repeat, and what that would gain. */

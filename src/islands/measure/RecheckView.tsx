@@ -5,7 +5,7 @@ import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
-import type { SharperSetting } from '../../core/whatIf/errorBars.ts';
+import type { SharperSetting } from '../../core/whatIf/rankRepeats.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import type { Recheck } from '../../core/whatIf/planRecheck.ts';
 import { planRecheckInWorker } from '../../workers/setUpClient.ts';

@@ -4,7 +4,7 @@ import type { MeasureUse } from '../../core/body/body.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import { isCalledOn, nameJoint } from '../../core/setup/jointReport.ts';
 import type { JointReport, SetUp } from '../../core/setup/setUp.ts';
-import { findUsesBehind } from '../../core/setup/usesBehind.ts';
+import { findUsesBehind } from '../../core/conditions/motionMeasures.ts';
 import { writeDate } from '../shared/words.ts';
 
 const MOST_VESSELS = 5;

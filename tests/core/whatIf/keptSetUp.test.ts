@@ -5,7 +5,7 @@ import { checkKept, keepSetUp, type KeptSetUp } from '../../../src/core/whatIf/k
 import { planInFull } from '../../../src/core/whatIf/planInFull.ts';
 import { NOT_MOVED, planMoved } from '../../../src/core/whatIf/planMoved.ts';
 import { planPose, planSetUp } from '../../../src/core/setup/planSetUp.ts';
-import { findUsesBehind } from '../../../src/core/setup/usesBehind.ts';
+import { findUsesBehind } from '../../../src/core/conditions/motionMeasures.ts';
 import { reportLimitsOf } from '../../../src/core/setup/describeSetUp.ts';
 import { calcJointReports } from '../../../src/core/setup/jointReport.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
