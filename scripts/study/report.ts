@@ -1,4 +1,4 @@
-import { LEAST_STANCE_SHARE } from '../../src/core/planning/buildTask.ts';
+import { LEAST_STANCE_SHARE } from '../../src/core/planning/stance.ts';
 import { POSES } from '../../src/core/poses/catalogue/index.ts';
 import type { Solved } from './solveBody.ts';
 

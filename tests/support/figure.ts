@@ -2,7 +2,7 @@ import { NO_ROTATION } from '../../src/core/geometry/rotation.ts';
 import type { ArmPlan } from '../../src/core/skeleton/arm.ts';
 import type { Figure } from '../../src/core/skeleton/figure.ts';
 import type { Posture } from '../../src/core/skeleton/posture.ts';
-import { planFeet, type ContactPlan } from '../../src/core/skeleton/skeleton.ts';
+import { planFeet, type ContactPlan } from '../../src/core/skeleton/contacts.ts';
 
 const LIMB = { thigh: 0.42, shank: 0.4, armReach: 0.62, thighFootAngle: 0 };
 

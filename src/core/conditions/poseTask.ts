@@ -3,7 +3,7 @@ import type { Limits } from './limits.ts';
 import type { PartId, Posture } from '../skeleton/posture.ts';
 import type { Stage } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
-import type { ContactPlan } from '../skeleton/skeleton.ts';
+import type { ContactPlan } from '../skeleton/contacts.ts';
 
 /** A condition that is kept: lower and upper end in radians or metres, null = open. */
 export interface Must {

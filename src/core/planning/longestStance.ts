@@ -2,7 +2,8 @@ import type { Parts } from '../skeleton/posture.ts';
 import { hintOf, type Answer, type Hint } from '../solver/run.ts';
 import { pullFromHint, reachFarthest } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
-import { buildTask, findStance, LEAST_STANCE_SHARE, withLimits } from './buildTask.ts';
+import { buildTask, withLimits } from './buildTask.ts';
+import { findStance, LEAST_STANCE_SHARE } from './stance.ts';
 import { wishesWithinAt, type WishAim } from './depthSearch.ts';
 import type { PoseRequest } from './poseRequest.ts';
 

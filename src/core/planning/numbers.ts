@@ -1,7 +1,7 @@
 import { calcBody, type Body } from '../body/body.ts';
 import type { MeasureSet } from '../measures/measureSet.ts';
 import type { Result } from '../problems/problem.ts';
-import { calcPlanningRanges, type PlanningRanges } from './planningLimits.ts';
+import { calcPlanningRanges, type PlanningRanges } from './ranges.ts';
 import { Remembered } from './remembered.ts';
 import type { Request } from './request.ts';
 

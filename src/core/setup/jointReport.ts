@@ -9,7 +9,7 @@ import { findUsesBehind } from '../conditions/motionMeasures.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { degreesFromRadians } from '../units/brands.ts';
 import type { BuiltTask } from '../planning/buildTask.ts';
-import type { HeldBackReason, PlanningRange, PlanningRanges } from '../planning/planningLimits.ts';
+import type { HeldBackReason, PlanningRange, PlanningRanges } from '../planning/ranges.ts';
 import type { JointReport, SetUp } from './setUp.ts';
 
 /** One motion under the limits as measured, the safe ones and those that are used. */

@@ -2,7 +2,8 @@ import { lerp, mirror, subtract, type Vec3 } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
 import { PLACES, type PoseDefinition } from '../poses/poseDefinition.ts';
 import { sideOfPlace, type Figure } from '../skeleton/figure.ts';
-import { findBonyPoints, type Skeleton } from '../skeleton/skeleton.ts';
+import { findBonyPoints } from '../skeleton/bonyPoints.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import type { LandmarkCm } from './setUp.ts';
 

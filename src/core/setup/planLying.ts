@@ -9,7 +9,7 @@ import { problem, type Problem, type Result } from '../problems/problem.ts';
 import { resolveRules } from '../rules/chosenSchools.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcLyingSettings } from './lying.ts';
-import { calcPlanningRanges } from '../planning/planningLimits.ts';
+import { calcPlanningRanges } from '../planning/ranges.ts';
 import { getReserve } from '../planning/reserve.ts';
 import { SET_UP_FORMAT, SET_UP_VERSION, type SetUp } from './setUp.ts';
 

@@ -8,16 +8,12 @@ import { findLyingPose, LYING_POSES } from '../poses/lying/index.ts';
 import type { LevelDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import {
-  describeDepth,
-  describeFailure,
-  describeSolved,
-  describeStopped,
-  describeUnsolved,
-} from './describeSetUp.ts';
+import { describeDepth } from './describeDepth.ts';
+import { describeFailure } from './describeFailure.ts';
+import { describeSolved, describeStopped, describeUnsolved } from './describeSetUp.ts';
 import { getValue } from './setUp.ts';
 import { describeLevel } from './levelReport.ts';
-import { findMissingMeasures } from '../planning/planningLimits.ts';
+import { findMissingMeasures } from '../planning/missingMeasures.ts';
 import { planLying } from './planLying.ts';
 import { makeRequest, type Request } from '../planning/request.ts';
 import type { LevelReport, SetUp } from './setUp.ts';

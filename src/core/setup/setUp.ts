@@ -5,7 +5,7 @@ import type { Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Joint, Motion } from '../conditions/limits.ts';
 import type { ToldAdaptation } from '../cautions/adapt.ts';
-import type { HeldBackReason } from '../planning/planningLimits.ts';
+import type { HeldBackReason } from '../planning/ranges.ts';
 import type { WorkingStep } from '../planning/working.ts';
 
 export const SET_UP_FORMAT = 'stillwater.set-up';

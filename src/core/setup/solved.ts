@@ -4,7 +4,7 @@ import type { Side } from '../measures/protocol.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Figure } from '../skeleton/figure.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
-import type { StancePlan } from '../planning/buildTask.ts';
+import type { StancePlan } from '../planning/stance.ts';
 import type { HeelLine } from '../planning/heelLine.ts';
 import type { MatFit } from './mat.ts';
 import type { DepthReport } from './setUp.ts';

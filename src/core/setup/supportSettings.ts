@@ -3,7 +3,7 @@ import { distance, lerp } from '../geometry/vector.ts';
 import { otherSide } from '../measures/protocol.ts';
 import type { SupportKind } from '../poses/poseDefinition.ts';
 import { KNEE_PAD, LYING_ANKLE } from '../skeleton/foot.ts';
-import { findBonyPoints } from '../skeleton/skeleton.ts';
+import { findBonyPoints } from '../skeleton/bonyPoints.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { chainToPelvis, chainToShoulder, link } from './chain.ts';
 import { makeSetting } from './makeSetting.ts';

@@ -1,27 +1,26 @@
-import { type Place } from '../poses/poseDefinition.ts';
-import type { Side } from '../measures/protocol.ts';
-import { canonicalSide, limbOf, type Figure } from './figure.ts';
+import { type FootPose, hangFoot, type KneelingShin } from './foot.ts';
 import {
-  calcAnkleAngles,
-  calcHipAngles,
-  type AnkleAngles,
-  type HipAngles,
-} from '../body/jointAngles.ts';
-import { FOOT } from '../body/proportions.ts';
-import { toWorld, type Rotation } from '../geometry/rotation.ts';
-import {
-  addScaled,
-  combine,
-  dot,
+  type Vec3,
+  turnAbout,
+  subtract,
   length,
+  scale,
   normalise,
   rejectFrom,
-  scale,
-  subtract,
-  turnAbout,
-  type Vec3,
+  combine,
+  addScaled,
+  dot,
 } from '../geometry/vector.ts';
-import { hangFoot, type FootPose, type KneelingShin } from './foot.ts';
+import {
+  type HipAngles,
+  type AnkleAngles,
+  calcHipAngles,
+  calcAnkleAngles,
+} from '../body/jointAngles.ts';
+import { type Figure, limbOf, canonicalSide } from './figure.ts';
+import type { Place } from '../poses/poseDefinition.ts';
+import { type Rotation, toWorld } from '../geometry/rotation.ts';
+import type { Side } from '../measures/protocol.ts';
 
 export interface LegPose {
   readonly foot: FootPose;
@@ -42,6 +41,7 @@ export interface LegPose {
 }
 
 const FADE_FROM_RAD = (10 * Math.PI) / 180;
+
 const FADE_TO_RAD = (30 * Math.PI) / 180;
 
 /**
@@ -89,7 +89,7 @@ export function poseLeg(
 }
 
 /** The two-link chain itself; `facing` says where the knee points. */
-function bendLeg(
+export function bendLeg(
   figure: Figure,
   place: Place,
   pelvis: Rotation,
@@ -213,67 +213,4 @@ export function poseKneelingLeg(
     hipAngles: calcHipAngles(pelvis, thighDown, kneeForward, side),
     ankleAngles: calcAnkleAngles(foot.frame, scale(shankDown, -1), side),
   };
-}
-
-/** A sole on the other leg stays this far off its knee, metres. Our modelling choice. */
-const SOLE_OFF_KNEE = 0.04;
-/** Half the depth of the standing leg where a sole rests on it, metres. Our modelling choice. */
-const LEG_RADIUS = { ankle: 0.04, shin: 0.05, thigh: 0.07 } as const;
-
-/** Where on the standing leg a sole rests. */
-export type SolePlace = keyof typeof LEG_RADIUS;
-
-/**
- * How high the ankle of a sole on the standing leg may be, metres, with the toes down: toes
- * on the floor; along the shin, the heel below the knee; along the thigh, the toes above the
- * knee and the heel below the groin. The standing leg counts as upright.
- */
-export function findSoleHeights(
-  figure: Figure,
-  soleAt: SolePlace,
-): { readonly from: number; readonly to: number } {
-  const toesToHeel = (1 - FOOT.ankle) * figure.footLength;
-  const { thigh, shank } = limbOf(figure, 'front');
-  const knee = figure.ankleHeight + shank;
-  switch (soleAt) {
-    case 'ankle':
-      return { from: toesToHeel, to: toesToHeel };
-    case 'shin':
-      return { from: toesToHeel, to: knee - SOLE_OFF_KNEE - FOOT.ankle * figure.footLength };
-    case 'thigh':
-      return {
-        from: knee + SOLE_OFF_KNEE + toesToHeel,
-        to: knee + thigh - SOLE_OFF_KNEE - FOOT.ankle * figure.footLength,
-      };
-  }
-}
-
-/**
- * A leg whose sole rests on the inside of the standing leg, toes down.
- *
- * @param height of its ankle above the mat, metres
- * @param kneeOutRad where its knee points: 0 = ahead, a right angle = straight out to its side
- */
-export function poseLegOnLeg(
-  figure: Figure,
-  place: Place,
-  pelvis: Rotation,
-  hip: Vec3,
-  standing: LegPose,
-  soleAt: SolePlace,
-  height: number,
-  kneeOutRad: number,
-): LegPose {
-  const outward = canonicalSide(place) === 'left' ? 1 : -1;
-  const { foot, knee, hip: standingHip } = standing;
-  const [low, high] = soleAt === 'thigh' ? [knee, standingHip] : [foot.ankle, knee];
-  const beside = addScaled(low, subtract(high, low), (height - low[2]) / (high[2] - low[2]));
-  const ankle: Vec3 = [
-    beside[0],
-    beside[1] + outward * (LEG_RADIUS[soleAt] + figure.ankleHeight),
-    beside[2],
-  ];
-  const resting = hangFoot(figure, ankle, [0, 0, -1], [0, outward, 0]);
-  const kneeTo: Vec3 = [Math.cos(kneeOutRad), outward * Math.sin(kneeOutRad), 0];
-  return bendLeg(figure, place, pelvis, hip, resting, null, () => kneeTo);
 }

@@ -1,58 +1,16 @@
-import { type BackContact, type Place } from '../poses/poseDefinition.ts';
-import { type Figure } from './figure.ts';
-import {
-  EAR_ABOVE_SHOULDER_PER_STATURE,
-  HIP_CENTRE,
-  NECK_ABOVE_SHOULDER_PER_STATURE,
-} from '../body/proportions.ts';
-import { findCorners, type Point2 } from '../geometry/polygon.ts';
-import { compose, toWorld, type Rotation } from '../geometry/rotation.ts';
-import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
-import { poseArm, type ArmPlan, type ArmPose } from './arm.ts';
+import type { Posture, Spine, Parts, Moved } from './posture.ts';
+import type { FeetPose, ContactPlan, BackEnd } from './contacts.ts';
+import type { Place } from '../poses/poseDefinition.ts';
+import { type LegPose, poseLeg, poseKneelingLeg, poseLiftedLeg } from './leg.ts';
+import { poseLegOnLeg } from './legOnLeg.ts';
+import { type ArmPose, poseArm } from './arm.ts';
+import { type Rotation, compose } from '../geometry/rotation.ts';
+import { type Vec3, addScaled } from '../geometry/vector.ts';
+import { type Point2, findCorners } from '../geometry/polygon.ts';
+import type { Figure } from './figure.ts';
+import { palmOutline } from './foot.ts';
+import { EAR_ABOVE_SHOULDER_PER_STATURE } from '../body/proportions.ts';
 import { calcCentreOfMass } from './centreOfMass.ts';
-import {
-  kneeOutline,
-  palmOutline,
-  placeFlatFoot,
-  placeKneelingShin,
-  placeLiftedFoot,
-  soleOutline,
-  type FootPose,
-  type KneelingShin,
-} from './foot.ts';
-import {
-  poseKneelingLeg,
-  poseLeg,
-  poseLegOnLeg,
-  poseLiftedLeg,
-  type LegPose,
-  type SolePlace,
-} from './leg.ts';
-import { haveSameFeet, type Moved, type Parts, type Posture, type Spine } from './posture.ts';
-
-/** What stands where and what hangs free, with this person's rules filled in. */
-export interface ContactPlan {
-  readonly feet: (parts: Parts) => FeetPose;
-  readonly soleAt: SolePlace;
-  readonly arms: Readonly<Record<Place, ArmPlan>>;
-  /** Knee bend a straight leg is held at, radians; null = this leg bends. */
-  readonly straightKnee: Readonly<Record<Place, number | null>>;
-}
-
-/** What the back leg ends at. */
-type BackEnd =
-  | { readonly kind: 'foot'; readonly foot: FootPose }
-  | { readonly kind: 'knee'; readonly shin: KneelingShin }
-  | { readonly kind: 'lifted' }
-  | { readonly kind: 'on-front-leg' };
-
-/** What stands on the mat and the base it makes. */
-interface FeetPose {
-  readonly front: FootPose;
-  readonly back: BackEnd;
-  /** Of all that bears: its points in one order whatever the posture. */
-  readonly outline: readonly Point2[];
-}
 
 export interface Skeleton {
   readonly posture: Posture;
@@ -69,73 +27,6 @@ export interface Skeleton {
   /** All that bears on the mat, seen from above, and those of its points that are corners of the base. */
   readonly outline: readonly Point2[];
   readonly corners: readonly number[];
-}
-
-/**
- * Places what stands on the mat: the front heel centre at the origin, the back foot (its
- * ball with the heel up, its knee when that is down) by stance length and width.
- * Remembers its last answer, because a solver moves the rest of the body far more often
- * than the feet.
- *
- * @param width across the mat between heel centres, metres, + on the back leg's own side
- * @param frontBallHeight of a block under the ball of the front foot, metres
- */
-export function planFeet(
-  figure: Figure,
-  contact: BackContact,
-  width: (backFootYaw: number) => number,
-  frontBallHeight = 0,
-): ContactPlan['feet'] {
-  let last: { readonly at: Parts; readonly feet: FeetPose } | null = null;
-  let front: { readonly yaw: number; readonly foot: FootPose; readonly sole: Point2[] } | null =
-    null;
-  return (parts) => {
-    if (last !== null && haveSameFeet(last.at, parts)) return last.feet;
-    const { frontFootYaw: yaw } = parts;
-    if (front?.yaw !== yaw) {
-      const foot = placeFlatFoot(figure, [0, 0, 0], yaw, frontBallHeight);
-      front = { yaw, foot, sole: soleOutline(figure, foot) };
-    }
-    const across = width(parts.backFootYaw) + parts.widening;
-    const back = placeBackEnd(figure, contact, parts, [-parts.stance, across]);
-    // From the back foot forward: its corners are found by sorting along the mat.
-    const outline = [...outlineOfEnd(figure, back), ...front.sole];
-    const feet = { front: front.foot, back, outline };
-    last = { at: parts, feet };
-    return feet;
-  };
-}
-
-function placeBackEnd(
-  figure: Figure,
-  contact: BackContact,
-  { backFootYaw, backHeelLift, backShinLean }: Parts,
-  [x, y]: Point2,
-): BackEnd {
-  switch (contact) {
-    case 'flat': {
-      const foot = placeFlatFoot(figure, [x, y, 0], backFootYaw);
-      if (backHeelLift === 0) return { kind: 'foot', foot };
-      // Pushed too far, a heel that should be down comes up about its ball. Its place still
-      // counts for the base, so that the base does not leap when the heel leaves the floor.
-      const lifted = placeLiftedFoot(figure, foot.ball, backFootYaw, backHeelLift);
-      return { kind: 'foot', foot: { ...lifted, bearsFrom: 0 } };
-    }
-    case 'ball':
-      return { kind: 'foot', foot: placeLiftedFoot(figure, [x, y, 0], backFootYaw, backHeelLift) };
-    case 'lifted':
-    case 'on-front-leg':
-      return { kind: contact };
-    default:
-      return { kind: 'knee', shin: placeKneelingShin(figure, [x, y], contact, backShinLean) };
-  }
-}
-
-function outlineOfEnd(figure: Figure, back: BackEnd): Point2[] {
-  if (back.kind === 'foot') return soleOutline(figure, back.foot);
-  if (back.kind !== 'knee') return [];
-  const { knee, foot } = back.shin;
-  return [...kneeOutline(knee), ...soleOutline(figure, foot)];
 }
 
 function poseBackLeg(
@@ -297,35 +188,3 @@ export function buildSkeleton(
 /** Where the base has its corners, seen from above, anticlockwise. */
 export const findBase = ({ outline, corners }: Skeleton): Point2[] =>
   corners.map((i) => outline[i]!);
-
-/** Bony points that are reported but play no part in a solve. */
-export interface BonyPoints {
-  readonly neck: Vec3;
-  readonly asis: Readonly<Record<Place, Vec3>>;
-  readonly sacrum: Vec3;
-}
-
-export function findBonyPoints(
-  figure: Figure,
-  {
-    posture,
-    chest,
-    chestCentre,
-  }: Pick<Skeleton, 'chest' | 'chestCentre'> & {
-    readonly posture: Pick<Posture, 'pelvis' | 'pelvisCentre'>;
-  },
-): BonyPoints {
-  const { pelvis, pelvisCentre } = posture;
-  const above = HIP_CENTRE.below * figure.hipBoneWidth;
-  const ahead = HIP_CENTRE.behind * figure.hipBoneWidth;
-  const onPelvis = (forward: number, left: number): Vec3 =>
-    add(pelvisCentre, toWorld(pelvis, [forward, left, above]));
-  return {
-    neck: addScaled(chestCentre, chest.up, NECK_ABOVE_SHOULDER_PER_STATURE * figure.stature),
-    asis: {
-      front: onPelvis(ahead, -figure.hipBoneWidth / 2),
-      back: onPelvis(ahead, figure.hipBoneWidth / 2),
-    },
-    sacrum: onPelvis(ahead - figure.pelvisDepth, 0),
-  };
-}

@@ -1,7 +1,8 @@
 import { toTenths } from '../units/rounding.ts';
 import type { AsFound, HouseRules } from '../rules/houseRules.ts';
 import { findHeelLine } from '../planning/heelLine.ts';
-import { describeDepth, describeSolved } from '../setup/describeSetUp.ts';
+import { describeDepth } from '../setup/describeDepth.ts';
+import { describeSolved } from '../setup/describeSetUp.ts';
 import type { HeldDepth } from '../planning/findDepth.ts';
 import { reportPushed, toForce, withBareLimits } from './force.ts';
 import type { Plan } from '../setup/planSetUp.ts';

@@ -2,7 +2,7 @@ import { measureKey, type MeasureSet } from '../measures/measureSet.ts';
 import { calcStandardError } from '../measures/readingErrors.ts';
 import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
-import { findRange } from '../planning/planningLimits.ts';
+import { findRange } from '../planning/ranges.ts';
 import type { Plan } from '../setup/planSetUp.ts';
 import type { SettingId } from '../setup/setUp.ts';
 import { calcErrorBars, SMALLEST_BAR, sumOfSquares, type ErrorBars } from './errorBars.ts';

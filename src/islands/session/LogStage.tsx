@@ -1,18 +1,15 @@
 import type { PersonRecord } from '../../core/person/person.ts';
-import { USUAL_LEVEL } from '../../core/poses/level.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
-import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
-import { POSE_ERRORS } from '../../core/sessions/errors.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { Response } from '../../core/sessions/respond.ts';
 import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
-import { EVERY_POSE } from '../shared/poseWords.ts';
-import { SheetDrawing } from '../shared/SheetDrawing.tsx';
+import { ErrorTiles } from './ErrorTiles.tsx';
+import { HoldOutcome } from './HoldOutcome.tsx';
 import { PainNote } from './PainNote.tsx';
 import { ResponsePanel } from './ResponsePanel.tsx';
 import { SignNote } from './SignNote.tsx';
-import { UsedNumbers } from './UsedNumbers.tsx';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SwappedFor } from './SwappedFor.tsx';
+import { Used } from './Used.tsx';
 
 interface LogStageProps {
   record: PersonRecord;
@@ -40,7 +37,6 @@ export function LogStage(props: LogStageProps) {
     session: session.id,
     hold: plan.id,
   });
-  const levels = findPose(plan.pose)?.levels ?? [];
   return (
     <div className="run-log">
       {response !== null && response.kind !== 'ease' && (
@@ -56,105 +52,14 @@ export function LogStage(props: LogStageProps) {
       )}
       <div className="run-log-columns">
         <section aria-label="What was seen">
-          <div className="error-tiles">
-            {POSE_ERRORS.map(({ id, words, say }) => {
-              const isSeen = notes.errors.includes(id);
-              const drawing = drawErrorSign(id, words);
-              return (
-                <button
-                  key={id}
-                  type="button"
-                  className="error-tile"
-                  aria-pressed={isSeen}
-                  title={say}
-                  onClick={() => {
-                    onNote([{ kind: 'error', hold: plan.id, error: id, isSeen: !isSeen }]);
-                  }}
-                >
-                  {drawing !== null && (
-                    <span aria-hidden>
-                      <SheetDrawing drawing={drawing} className="error-sign" />
-                    </span>
-                  )}
-                  <span>{words}</span>
-                </button>
-              );
-            })}
-          </div>
+          <ErrorTiles hold={hold} onNote={onNote} />
         </section>
         <section aria-label="How it was" className="log-side">
-          <div className="word-choices">
-            <Toggle
-              isOn={notes.breath === 'easy'}
-              onPress={() => {
-                change({ breath: notes.breath === 'easy' ? null : 'easy' });
-              }}
-            >
-              breath easy
-            </Toggle>
-            <Toggle
-              isOn={notes.breath === 'held'}
-              onPress={() => {
-                change({ breath: notes.breath === 'held' ? null : 'held' });
-              }}
-            >
-              breath held
-            </Toggle>
-            <Toggle
-              isOn={notes.isHarder}
-              onPress={() => {
-                change({ isHarder: !notes.isHarder });
-              }}
-            >
-              this side was harder
-            </Toggle>
-            <Toggle
-              isOn={notes.outcome === 'ended-early'}
-              onPress={() => {
-                change({ outcome: notes.outcome === 'ended-early' ? null : 'ended-early' });
-              }}
-            >
-              ended early
-            </Toggle>
-            <Toggle
-              isOn={notes.outcome === 'skipped'}
-              onPress={() => {
-                change({ outcome: notes.outcome === 'skipped' ? null : 'skipped' });
-              }}
-            >
-              skipped
-            </Toggle>
-          </div>
+          <HoldOutcome notes={notes} onChange={change} />
           <PainNote notes={notes} onChange={change} />
           <SignNote notes={notes} cleared={hold.cleared} onChange={change} />
-          <details>
-            <summary>What was really used</summary>
-            {levels.length > 0 && (
-              <SelectField
-                label="Level reached"
-                value={notes.level ?? plan.level ?? USUAL_LEVEL}
-                options={levels.map(({ id, name }) => [id, name] as const)}
-                onChange={(value) => {
-                  change({ level: value });
-                }}
-              />
-            )}
-            <UsedNumbers plan={plan} notes={notes} onChange={change} />
-          </details>
-          <SelectField
-            label="Swapped for"
-            value={notes.swappedFor ?? ''}
-            options={[
-              ['', 'not swapped'],
-              ...EVERY_POSE.filter(({ id }) => id !== plan.pose).map(
-                ({ id, name }) => [id, name] as const,
-              ),
-            ]}
-            onChange={(value) => {
-              const swappedFor = value === '' ? null : value;
-              change({ swappedFor, outcome: swappedFor === null ? null : 'swapped' });
-            }}
-          />
+          <Used plan={plan} notes={notes} onChange={change} />
+          <SwappedFor plan={plan} notes={notes} onChange={change} />
           <label className="field">
             <span>Note</span>
             <input
@@ -179,19 +84,5 @@ export function LogStage(props: LogStageProps) {
         </section>
       </div>
     </div>
-  );
-}
-
-interface ToggleProps {
-  isOn: boolean;
-  onPress: () => void;
-  children: string;
-}
-
-function Toggle({ isOn, onPress, children }: ToggleProps) {
-  return (
-    <button type="button" className="word-toggle" aria-pressed={isOn} onClick={onPress}>
-      {children}
-    </button>
   );
 }

@@ -3,11 +3,9 @@ import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
 import { fromYawTiltList } from '../../../src/core/geometry/rotation.ts';
 import type { Spine } from '../../../src/core/skeleton/posture.ts';
 import type { ArmPlan } from '../../../src/core/skeleton/arm.ts';
-import {
-  buildSkeleton,
-  findBonyPoints,
-  type ContactPlan,
-} from '../../../src/core/skeleton/skeleton.ts';
+import { buildSkeleton } from '../../../src/core/skeleton/skeleton.ts';
+import { findBonyPoints } from '../../../src/core/skeleton/bonyPoints.ts';
+import type { ContactPlan } from '../../../src/core/skeleton/contacts.ts';
 import { distance } from '../../../src/core/geometry/vector.ts';
 
 const DOWN: ArmPlan = { reach: 'down', bears: false, clearFrontFoot: null, mostAside: 0.15 };

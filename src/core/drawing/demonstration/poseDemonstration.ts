@@ -27,7 +27,7 @@ import { poseArm } from '../../skeleton/arm.ts';
 import { figureOf, type Figure } from '../../skeleton/figure.ts';
 import { hangFoot, placeFlatFoot } from '../../skeleton/foot.ts';
 import { poseLeg, poseLiftedLeg, type LegPose } from '../../skeleton/leg.ts';
-import { findBonyPoints } from '../../skeleton/skeleton.ts';
+import { findBonyPoints } from '../../skeleton/bonyPoints.ts';
 import { CM_PER_METRE, radiansFromDegrees } from '../../units/brands.ts';
 
 /** A body in the posture of a measure, cm. */

@@ -4,7 +4,7 @@ import type { Demonstration } from '../../measures/demonstration.ts';
 import { otherSide } from '../../measures/protocol.ts';
 import type { LyingFormId } from '../../poses/lying/lyingPose.ts';
 import { getValue } from '../../setup/setUp.ts';
-import { SEATED_HIP_LESS_ANKLE } from '../../setup/lying.ts';
+import { SEATED_HIP_LESS_ANKLE } from '../../setup/seatedForms.ts';
 import type { SetUp, SettingId } from '../../setup/setUp.ts';
 import { cmFromMetres } from '../../units/brands.ts';
 

@@ -1,14 +1,9 @@
-import type { Adapted, RangeCut } from '../cautions/adapt.ts';
+import { type MeasureId, getProtocol } from '../measures/protocols/index.ts';
 import type { MeasureUse, Source } from '../body/body.ts';
-import { findValue, type MeasureSet } from '../measures/measureSet.ts';
-import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
-import { SIDES, type Side } from '../measures/protocol.ts';
-import type { Place, PoseDefinition } from '../poses/poseDefinition.ts';
-import { problem, type Problem } from '../problems/problem.ts';
+import { type Side, SIDES } from '../measures/protocol.ts';
+import type { RangeCut, Adapted } from '../cautions/adapt.ts';
+import { type MeasureSet, findValue } from '../measures/measureSet.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import { sideOfPlace } from '../skeleton/figure.ts';
-import type { LegLimits, Limits, TrunkLimits } from '../conditions/limits.ts';
-import { radiansFromDegrees } from '../units/brands.ts';
 
 /**
  * Limits that may always stand in for a missing measure, degrees. They take no margin
@@ -22,11 +17,6 @@ const STATED_DEFAULTS: Partial<Record<MeasureId, number>> = {
   'trunk-side-bend': 25,
 };
 
-/** Spine flexion that still counts as a long back; not measured. Our modelling choice. */
-const LONG_BACK_FLEXION_DEG = 10;
-/** Toe extension under a lifted heel; not measured. Our modelling choice. */
-const TOE_EXTENSION_DEG = 60;
-
 /** A stiff body, used for what is missing when a provisional set-up is asked for. Our choice. */
 const PROVISIONAL_RANGES: Partial<Record<MeasureId, number>> = {
   'hip-flexion': 105,
@@ -39,14 +29,6 @@ const PROVISIONAL_RANGES: Partial<Record<MeasureId, number>> = {
   'ankle-dorsiflexion-straight': 28,
   'trunk-rotation': 35,
 };
-
-/** Even a provisional set-up rests on these. */
-const PROVISIONAL_NEEDS: readonly MeasureId[] = [
-  'stature',
-  'trochanter-height',
-  'hip-opening',
-  'straight-leg-raise',
-];
 
 /** What asks most to be held back of a range. */
 export type HeldBackReason = 'measuring' | 'experience' | 'least-margin' | 'caution' | 'pose';
@@ -91,7 +73,11 @@ type Claim = readonly [HeldBackReason, number];
  * @param claims of the plan itself: together at most a quarter of the range
  * @param cuts of cautions: in full
  */
-function holdBack(value: number, claims: readonly Claim[], cuts: readonly RangeCut[]): InnerLimit {
+export function holdBack(
+  value: number,
+  claims: readonly Claim[],
+  cuts: readonly RangeCut[],
+): InnerLimit {
   const most = MOST_HELD_BACK * Math.max(0, value);
   const capped = claims.map(([reason, deg]): Claim => [reason, Math.min(most, deg)]);
   const ofCautions = cuts.flatMap(({ reserve, cap }): Claim[] => [
@@ -175,90 +161,3 @@ const RANGE_MEASURES: readonly MeasureId[] = [
   'trunk-side-bend',
   'trunk-extension',
 ];
-
-/** A limit that nobody measures keeps the least margin, like a stated default. */
-const keepLeastMargin = (deg: number, kind: LimitKind, leastDeg: number): number =>
-  radiansFromDegrees(
-    kind === 'recommended' ? holdBack(deg, [['least-margin', leastDeg]], []).limit : deg,
-  );
-
-/**
- * The limits as the solver takes them: by front and back, radians.
- *
- * @param pose which may use only a share of the trunk's ranges
- */
-export function toSolverLimits(
-  ranges: PlanningRanges,
-  kind: LimitKind,
-  frontSide: Side,
-  { trunkShares: shares = {}, spineFlexionDeg = LONG_BACK_FLEXION_DEG }: PoseDefinition,
-  { minimumToSpareDeg }: Pick<HouseRules, 'minimumToSpareDeg'>,
-): Limits {
-  const limit = (measure: MeasureId, side: Side | null): number | null => {
-    const found = findRange(ranges, measure, side);
-    if (found === null) return null;
-    return radiansFromDegrees(kind === 'measured' ? found.use.value : found[kind].limit);
-  };
-  const leg = (place: Place): LegLimits => {
-    const side = sideOfPlace(place, frontSide);
-    return {
-      straightLegRaise: limit('straight-leg-raise', side),
-      flexion: limit('hip-flexion', side),
-      extension: limit('hip-extension', side),
-      extensionBentKnee: limit('hip-extension-bent-knee', side),
-      abduction: limit('hip-abduction', side),
-      opening: limit('hip-opening', side),
-      adduction: limit('hip-adduction', side),
-      externalRotation: limit('hip-external-rotation', side),
-      internalRotation: limit('hip-internal-rotation', side),
-      dorsiflexionStraight: limit('ankle-dorsiflexion-straight', side),
-      dorsiflexionBent: limit('ankle-dorsiflexion-bent', side),
-      kneeFlexion: limit('knee-flexion', side),
-      toeExtension: keepLeastMargin(TOE_EXTENSION_DEG, kind, minimumToSpareDeg),
-    };
-  };
-  // A pose that uses only a share of a range keeps the rest of it; that is no second margin.
-  const part = (measure: MeasureId, side: Side | null, share = 1): number | null => {
-    const found = findRange(ranges, measure, side);
-    const whole = limit(measure, side);
-    if (found === null || whole === null || kind === 'measured') return whole;
-    return Math.min(whole, radiansFromDegrees(share * found.use.value));
-  };
-  const frontOf = sideOfPlace('front', frontSide);
-  const backOf = sideOfPlace('back', frontSide);
-  const trunk: TrunkLimits = {
-    flexion: keepLeastMargin(spineFlexionDeg, kind, minimumToSpareDeg),
-    extension: part('trunk-extension', null, shares.extension),
-    sideBendToFront: limit('trunk-side-bend', frontOf),
-    sideBendToBack: limit('trunk-side-bend', backOf),
-    rotationToFront: part('trunk-rotation', frontOf, shares.rotation),
-    rotationToBack: part('trunk-rotation', backOf, shares.rotation),
-  };
-  return { front: leg('front'), back: leg('back'), trunk };
-}
-
-/** Measures a pose needs and this person lacks, each as a problem that names the poses it holds up. */
-export function findMissingMeasures(
-  set: MeasureSet,
-  rules: HouseRules,
-  pose: PoseDefinition,
-  allPoses: readonly PoseDefinition[],
-): Problem[] {
-  const needs = rules.provisional ? PROVISIONAL_NEEDS : pose.needs;
-  return needs.flatMap((measure) => {
-    const protocol = getProtocol(measure);
-    const namePoses = (): readonly string[] =>
-      allPoses
-        .filter((each) => each === pose || each.needs.includes(measure))
-        .map((each) => each.name);
-    return (protocol.sided ? SIDES : [null])
-      .filter((side) => findValue(set, measure, side) === null)
-      .map((side) =>
-        problem('missing-measure', side === null ? measure : `${measure} ${side}`, {
-          measure: protocol.name,
-          side: side === null ? '' : `, ${side},`,
-          poses: namePoses(),
-        }),
-      );
-  });
-}

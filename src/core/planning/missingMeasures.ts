@@ -1,0 +1,40 @@
+import { type MeasureId, getProtocol } from '../measures/protocols/index.ts';
+import { type MeasureSet, findValue } from '../measures/measureSet.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import { type Problem, problem } from '../problems/problem.ts';
+import { SIDES } from '../measures/protocol.ts';
+
+/** Even a provisional set-up rests on these. */
+const PROVISIONAL_NEEDS: readonly MeasureId[] = [
+  'stature',
+  'trochanter-height',
+  'hip-opening',
+  'straight-leg-raise',
+];
+
+/** Measures a pose needs and this person lacks, each as a problem that names the poses it holds up. */
+export function findMissingMeasures(
+  set: MeasureSet,
+  rules: HouseRules,
+  pose: PoseDefinition,
+  allPoses: readonly PoseDefinition[],
+): Problem[] {
+  const needs = rules.provisional ? PROVISIONAL_NEEDS : pose.needs;
+  return needs.flatMap((measure) => {
+    const protocol = getProtocol(measure);
+    const namePoses = (): readonly string[] =>
+      allPoses
+        .filter((each) => each === pose || each.needs.includes(measure))
+        .map((each) => each.name);
+    return (protocol.sided ? SIDES : [null])
+      .filter((side) => findValue(set, measure, side) === null)
+      .map((side) =>
+        problem('missing-measure', side === null ? measure : `${measure} ${side}`, {
+          measure: protocol.name,
+          side: side === null ? '' : `, ${side},`,
+          poses: namePoses(),
+        }),
+      );
+  });
+}

@@ -1,0 +1,109 @@
+import type { MeasureId } from '../measures/protocols/index.ts';
+import { type Side, otherSide } from '../measures/protocol.ts';
+import type { Body } from '../body/body.ts';
+import { type PlanningRanges, findRange } from '../planning/ranges.ts';
+import { type Metres, cmFromMetres } from '../units/brands.ts';
+import { type WorkingStep, term } from '../planning/working.ts';
+import type { SettingId, Setting } from './setUp.ts';
+import { makeSetting } from './makeSetting.ts';
+import { HALF_THIGH_CM } from '../body/proportions.ts';
+
+/** Height of a hip centre above the floor when lying, cm. Our modelling choice. */
+export const HIP_CENTRE_LYING = 9;
+
+/** Half the depth of an ankle, cm. Our modelling choice. */
+const HALF_ANKLE = 4;
+
+/** A support lower than this is none, cm. */
+const NO_SUPPORT_UNDER = 2;
+
+export const DEG = Math.PI / 180;
+
+export const f = (value: number): string => value.toFixed(2);
+
+/** One person's numbers for one side, centimetres and degrees. */
+export interface LyingNumbers {
+  readonly thigh: number;
+  readonly shank: number;
+  readonly leg: number;
+  readonly otherLeg: number;
+  readonly ankle: number;
+  readonly foot: number;
+  readonly hips: number;
+  readonly legLength: number;
+  readonly trunk: number;
+  readonly reach: number;
+  readonly halfShoulders: number;
+  /** A range as it is planned with; 0 when it is not known, which the needs rule out. */
+  readonly range: (measure: MeasureId, side?: Side | null) => number;
+  /** Round the top thigh and the bottom foot. */
+  readonly girths: { readonly thigh: number; readonly foot: number };
+  readonly side: Side;
+}
+
+export function readNumbers(body: Body, ranges: PlanningRanges, side: Side): LyingNumbers {
+  const cm = (metres: Metres): number => cmFromMetres(metres);
+  const other = otherSide(side);
+  return {
+    thigh: cm(body.thigh[side]),
+    shank: cm(body.shank[side]),
+    leg: cm(body.thigh[side]) + cm(body.shank[side]),
+    otherLeg: cm(body.thigh[other]) + cm(body.shank[other]),
+    ankle: cm(body.ankleHeight),
+    foot: cm(body.footLength),
+    hips: cm(body.hipCentreDistance),
+    legLength: cm(body.legLength[side]),
+    trunk: cm(body.trunk),
+    reach: cm(body.armReach[side]),
+    halfShoulders: cm(body.shoulderWidth) / 2,
+    range: (measure, at = side) => findRange(ranges, measure, at)?.recommended.limit ?? 0,
+    girths: { thigh: cm(body.thighGirth[side]), foot: cm(body.footGirth[other]) },
+    side,
+  };
+}
+
+export const cmTerm = (text: string, expression: string, value: number): WorkingStep =>
+  term(text, expression, value, 'cm');
+
+export const degTerm = (text: string, value: number): WorkingStep =>
+  term(text, f(value), value, 'deg');
+
+export const cm = (id: SettingId, from: string, to: string, ...terms: WorkingStep[]): Setting =>
+  makeSetting(id, 'cm', from, to, terms, []);
+
+export const deg = (id: SettingId, from: string, to: string, ...terms: WorkingStep[]): Setting =>
+  makeSetting(id, 'deg', from, to, terms, []);
+
+/** A support that is none when it would be lower than two centimetres. */
+export function support(id: SettingId, from: string, to: string, ...terms: WorkingStep[]): Setting {
+  const total = terms.reduce((sum, step) => sum + step.value, 0);
+  return total > NO_SUPPORT_UNDER
+    ? cm(id, from, to, ...terms)
+    : cm(id, from, to, cmTerm('lower than two centimetres: none', '0', 0));
+}
+
+/** The thigh stops short of the floor line by what the hip opening lacks. */
+export function kneeSupport(n: LyingNumbers): Setting {
+  const opening = n.range('hip-opening');
+  return support(
+    'knee-support',
+    'floor',
+    'front-thigh',
+    cmTerm('hip centre above the floor', f(HIP_CENTRE_LYING), HIP_CENTRE_LYING),
+    cmTerm(
+      'thigh rising by what the opening lacks',
+      `${f(n.thigh)} × cos(${f(opening)}°)`,
+      n.thigh * Math.cos(opening * DEG),
+    ),
+    cmTerm('less half the thigh’s depth', f(-HALF_THIGH_CM), -HALF_THIGH_CM),
+  );
+}
+
+export const backHeelBlock = (): Setting =>
+  cm(
+    'back-heel-block',
+    'floor',
+    'back-heel',
+    cmTerm('hip centre above the floor', f(HIP_CENTRE_LYING), HIP_CENTRE_LYING),
+    cmTerm('less half the ankle’s depth', f(-HALF_ANKLE), -HALF_ANKLE),
+  );

@@ -1,0 +1,85 @@
+import type { Request } from '../planning/request.ts';
+import type { BuiltTask } from '../planning/buildTask.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
+import { type Problem, problem } from '../problems/problem.ts';
+import { calcWishOff, WISH_STRETCH, toScaled } from '../conditions/residuals.ts';
+import { getQuantity, calcWeightInside } from '../conditions/quantities.ts';
+import { saySwap } from '../poses/swaps.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { JointReport } from './setUp.ts';
+import type { MatFit } from './mat.ts';
+import { cmFromMetres } from '../units/brands.ts';
+
+/** Inversion of the back ankle that deserves a word, degrees. Our modelling choice. */
+const WIDE_ANKLE_DEG = 35;
+
+/** A chest that falls this short is worth a note, degrees. */
+const FALLS_SHORT_DEG = 1;
+
+export function judgeWishes(
+  request: Request,
+  built: BuiltTask,
+  skeleton: Skeleton,
+): { readonly degraded: boolean; readonly problems: Problem[] } {
+  const off = built.task.wishes.map((wish) => ({
+    wish,
+    sigmas: Math.abs(calcWishOff(wish, skeleton)),
+  }));
+  const broken = off.filter(({ sigmas }) => sigmas > WISH_STRETCH + 0.01);
+  const say = (
+    { wish, sigmas }: (typeof off)[number],
+    code: 'wish-far-off' | 'falls-short',
+  ): Problem => {
+    const { words, kind } = getQuantity(wish.quantity);
+    const unit = kind === 'angle' ? '°' : ' cm';
+    const sigma = toScaled(wish.quantity, wish.sigma);
+    return problem(code, wish.quantity, {
+      wish: words,
+      off: `${(sigma * sigmas).toFixed(0)}${unit}`,
+      sigma: `${sigma.toFixed(0)}${unit}`,
+      swap: saySwap(request.pose),
+    });
+  };
+  const short = off.filter(
+    (each) =>
+      each.wish.quantity === 'chest-turn' &&
+      !broken.includes(each) &&
+      toScaled('chest-turn', each.wish.sigma) * each.sigmas > FALLS_SHORT_DEG,
+  );
+  return {
+    degraded: broken.length > 0,
+    problems: [
+      ...broken.map((each) => say(each, 'wish-far-off')),
+      ...short.map((each) => say(each, 'falls-short')),
+    ],
+  };
+}
+
+/** Weight nearer to the edge than this asks for feet set wider, metres. Our modelling choice. */
+const SMALL_MARGIN = 0.03;
+
+export function findSideNotes(
+  pose: PoseDefinition,
+  joints: readonly JointReport[],
+  mat: MatFit,
+  skeleton: Skeleton,
+): Problem[] {
+  const notes: Problem[] = [];
+  const onTwoFeet = pose.backContact === 'flat' || pose.backContact === 'ball';
+  const weightInside = calcWeightInside(skeleton);
+  if (onTwoFeet && weightInside < SMALL_MARGIN) {
+    const inside = cmFromMetres(weightInside).toFixed(1);
+    notes.push(problem('small-margin', 'balance', { inside }));
+  }
+  const inversion = joints.find(
+    (each) => each.motion === 'inversion' && (each.askedDeg ?? 0) > WIDE_ANKLE_DEG,
+  );
+  if (inversion !== undefined) {
+    notes.push(problem('wide-ankle', 'inversion', { asked: (inversion.askedDeg ?? 0).toFixed(0) }));
+  }
+  if (!mat.fits) {
+    const over = (mat.extentCm - mat.lengthCm).toFixed(1);
+    notes.push(problem('does-not-fit-mat', 'stance-length', { over }));
+  }
+  return notes;
+}

@@ -1,0 +1,49 @@
+import { type LyingNumbers, DEG, cm, cmTerm, f } from './lyingNumbers.ts';
+import type { Setting } from './setUp.ts';
+import { HALF_THIGH_CM } from '../body/proportions.ts';
+
+/** Hip centre above a seat less the ankle above the floor, cm. */
+export const SEATED_HIP_LESS_ANKLE = 3.5;
+
+/** Above this seat the knees are bent over a roll instead, cm. */
+const HIGHEST_SEAT = 25;
+
+/** A seat that lets the low back be long: what the leg raise lacks to a right angle. */
+export function seat(n: LyingNumbers): Setting[] {
+  const lacking = Math.max(0, 90 - n.range('straight-leg-raise'));
+  const height = n.leg * Math.sin(lacking * DEG) - SEATED_HIP_LESS_ANKLE;
+  if (height > HIGHEST_SEAT) {
+    return [
+      cm(
+        'seat-height',
+        'floor',
+        'seat',
+        cmTerm('as high as is sat on safely', f(HIGHEST_SEAT), HIGHEST_SEAT),
+      ),
+      cm(
+        'knee-support',
+        'floor',
+        'knees',
+        cmTerm('a roll under both knees', f(HALF_THIGH_CM), HALF_THIGH_CM),
+      ),
+    ];
+  }
+  if (height <= 0) return [cm('seat-height', 'floor', 'seat', cmTerm('the floor', '0', 0))];
+  return [
+    cm(
+      'seat-height',
+      'floor',
+      'seat',
+      cmTerm(
+        'leg by what the raise lacks to a right angle',
+        `${f(n.leg)} × sin(${f(lacking)}°)`,
+        n.leg * Math.sin(lacking * DEG),
+      ),
+      cmTerm(
+        'less the hip above the seat and the ankle',
+        f(-SEATED_HIP_LESS_ANKLE),
+        -SEATED_HIP_LESS_ANKLE,
+      ),
+    ),
+  ];
+}

@@ -1,0 +1,39 @@
+import { type Vec3, add, addScaled } from '../geometry/vector.ts';
+import type { Place } from '../poses/poseDefinition.ts';
+import type { Figure } from './figure.ts';
+import type { Skeleton } from './skeleton.ts';
+import type { Posture } from './posture.ts';
+import { HIP_CENTRE, NECK_ABOVE_SHOULDER_PER_STATURE } from '../body/proportions.ts';
+import { toWorld } from '../geometry/rotation.ts';
+
+/** Bony points that are reported but play no part in a solve. */
+export interface BonyPoints {
+  readonly neck: Vec3;
+  readonly asis: Readonly<Record<Place, Vec3>>;
+  readonly sacrum: Vec3;
+}
+
+export function findBonyPoints(
+  figure: Figure,
+  {
+    posture,
+    chest,
+    chestCentre,
+  }: Pick<Skeleton, 'chest' | 'chestCentre'> & {
+    readonly posture: Pick<Posture, 'pelvis' | 'pelvisCentre'>;
+  },
+): BonyPoints {
+  const { pelvis, pelvisCentre } = posture;
+  const above = HIP_CENTRE.below * figure.hipBoneWidth;
+  const ahead = HIP_CENTRE.behind * figure.hipBoneWidth;
+  const onPelvis = (forward: number, left: number): Vec3 =>
+    add(pelvisCentre, toWorld(pelvis, [forward, left, above]));
+  return {
+    neck: addScaled(chestCentre, chest.up, NECK_ABOVE_SHOULDER_PER_STATURE * figure.stature),
+    asis: {
+      front: onPelvis(ahead, -figure.hipBoneWidth / 2),
+      back: onPelvis(ahead, figure.hipBoneWidth / 2),
+    },
+    sacrum: onPelvis(ahead - figure.pelvisDepth, 0),
+  };
+}

@@ -1,0 +1,29 @@
+import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
+import { EVERY_POSE } from '../shared/poseWords.ts';
+import { SelectField } from '../shared/SelectField.tsx';
+
+interface SwappedForProps {
+  plan: PlannedHold;
+  notes: HoldNotes;
+  onChange: (change: Partial<HoldNotes>) => void;
+}
+
+/** The pose that took this one's place; null = none. */
+export function SwappedFor({ plan, notes, onChange: change }: SwappedForProps) {
+  return (
+    <SelectField
+      label="Swapped for"
+      value={notes.swappedFor ?? ''}
+      options={[
+        ['', 'not swapped'],
+        ...EVERY_POSE.filter(({ id }) => id !== plan.pose).map(
+          ({ id, name }) => [id, name] as const,
+        ),
+      ]}
+      onChange={(value) => {
+        const swappedFor = value === '' ? null : value;
+        change({ swappedFor, outcome: swappedFor === null ? null : 'swapped' });
+      }}
+    />
+  );
+}
