@@ -1,7 +1,7 @@
 import { PLACES, type Place } from '../poses/poseDefinition.ts';
-import { DEMAND_PIECES, findPiece, PIECE_READINGS, PIECE_SIGNS } from './demandPieces.ts';
+import { DEMAND_PIECES, findPiece, PIECE_OBSERVABLES, PIECE_SIGNS } from './demandPieces.ts';
 import type { LegLimits, Limits } from './limits.ts';
-import { findLegReading } from './readings.ts';
+import { findLegObservable } from './observables.ts';
 
 const RIGHT_ANGLE = Math.PI / 2;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
@@ -16,7 +16,7 @@ const END_SHARE = 0.1;
 /** Stands for what is not known in a sheet: a list of numbers alone is quick to fill. */
 const UNKNOWN = NaN;
 
-/** Where a leg's limits stand that run along another joint, and the readings of those joints. */
+/** Where a leg's limits stand that run along another joint, and the observables of those joints. */
 const findBlends = (place: Place) =>
   ({
     flexion: findPiece(place, 'hip', 'flexion'),
@@ -24,8 +24,8 @@ const findBlends = (place: Place) =>
     abduction: findPiece(place, 'hip', 'abduction'),
     kneeFlexion: findPiece(place, 'knee', 'flexion'),
     dorsiflexion: findPiece(place, 'ankle', 'dorsiflexion'),
-    knee: findLegReading(place, 'kneeFlexion'),
-    hip: findLegReading(place, 'hipFlexion'),
+    knee: findLegObservable(place, 'kneeFlexion'),
+    hip: findLegObservable(place, 'hipFlexion'),
   }) as const;
 
 const BLENDS = { front: findBlends('front'), back: findBlends('back') } as const;
@@ -94,7 +94,7 @@ function findEnds(leg: LegLimits, bears: boolean): BlendEnds {
 export class DemandSheet {
   readonly asked = new Float64Array(DEMAND_PIECES.length);
   readonly has = new Float64Array(DEMAND_PIECES.length).fill(UNKNOWN);
-  /** How `has` rises with the reading that it runs along. */
+  /** How `has` rises with the observable that it runs along. */
   readonly rise = new Float64Array(DEMAND_PIECES.length);
   private readonly ends: Readonly<Record<Place, BlendEnds>>;
 
@@ -107,18 +107,18 @@ export class DemandSheet {
     for (const { at, find } of LEVEL_LIMITS) this.has[at] = find(limits) ?? UNKNOWN;
   }
 
-  /** @param readings of a posture, see {@link Readings} */
-  fill(readings: Float64Array): void {
+  /** @param observables of a posture, see {@link Observables} */
+  fill(observables: Float64Array): void {
     const { asked } = this;
     for (let i = 0; i < asked.length; i += 1) {
-      asked[i] = PIECE_SIGNS[i]! * readings[PIECE_READINGS[i]!]!;
+      asked[i] = PIECE_SIGNS[i]! * observables[PIECE_OBSERVABLES[i]!]!;
     }
-    this.fillBlends('front', readings);
-    this.fillBlends('back', readings);
+    this.fillBlends('front', observables);
+    this.fillBlends('back', observables);
   }
 
   /**
-   * A limit that runs linearly from one value to another as the reading it runs along goes
+   * A limit that runs linearly from one value to another as the observable it runs along goes
    * from `start` on by `length`. No limit exceeds the larger of its ends.
    */
   private blend(
@@ -144,22 +144,22 @@ export class DemandSheet {
     else this.has[i] = share >= 1 - END_SHARE ? to : UNKNOWN;
   }
 
-  private fillBlends(place: Place, readings: Float64Array): void {
+  private fillBlends(place: Place, observables: Float64Array): void {
     const ends = this.ends[place];
     const at = BLENDS[place];
-    const knee = readings[at.knee]!;
+    const knee = observables[at.knee]!;
     // Straight-leg raise at knee 0°, rising linearly to bent-knee flexion at knee 90° and beyond.
     this.blend(at.flexion, ends.straightLegRaise, ends.flexion, knee, 0, RIGHT_ANGLE);
     this.blendExtension(at.extension, ends, knee);
     // Straight-leg abduction at hip flexion 0° and below, rising linearly to hip opening at 60° and beyond.
-    this.blend(at.abduction, ends.abduction, ends.opening, readings[at.hip]!, 0, SIXTY);
+    this.blend(at.abduction, ends.abduction, ends.opening, observables[at.hip]!, 0, SIXTY);
     // Measured face down with the hip straight; a bent hip slackens the front of the thigh.
     const most = ends.kneeFlexion;
     this.blend(
       at.kneeFlexion,
       most,
       most + MORE_KNEE_WITH_BENT_HIP,
-      readings[at.hip]!,
+      observables[at.hip]!,
       0,
       FORTY_FIVE,
     );

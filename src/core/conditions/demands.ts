@@ -2,7 +2,7 @@ import type { Place } from '../poses/poseDefinition.ts';
 import { DEMAND_PIECES } from './demandPieces.ts';
 import { DemandSheet } from './demandSheet.ts';
 import type { Joint, Limits, Motion } from './limits.ts';
-import { Readings } from './readings.ts';
+import { Observables } from './observables.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 
 /** What a posture asks of one motion against what the person has, radians. */
@@ -23,9 +23,9 @@ const orNull = (value: number): number | null => (Number.isNaN(value) ? null : v
 export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
   const { front, back } = skeleton.legs;
   const sheet = new DemandSheet(limits, { front: front.ankleBears, back: back.ankleBears });
-  const readings = new Readings();
-  const values = new Float64Array(readings.length);
-  readings.read(skeleton, values);
+  const observables = new Observables();
+  const values = new Float64Array(observables.length);
+  observables.read(skeleton, values);
   sheet.fill(values);
   const demands: Demand[] = [];
   for (let i = 0; i < DEMAND_PIECES.length; i += 1) {

@@ -1,12 +1,12 @@
 import { PLACES } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
-import type { Residuals, ResidualShape, Slopes } from '../leastSquares/linearModel.ts';
-import { PIECE_ALONG, PIECE_READINGS, PIECE_SIGNS } from './demandPieces.ts';
+import type { Residuals, ResidualShape, Derivatives } from '../leastSquares/linearModel.ts';
+import { PIECE_ALONG, PIECE_OBSERVABLES, PIECE_SIGNS } from './demandPieces.ts';
 import { DemandSheet } from './demandSheet.ts';
 import type { PoseTask, Wish } from './poseTask.ts';
 import { getQuantity } from './quantities.ts';
-import { findLegReading, Readings } from './readings.ts';
+import { findLegObservable, Observables } from './observables.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 
 /** How a run of the solver is steered. */
@@ -64,19 +64,19 @@ export interface Pressure {
   readonly weight: number;
 }
 
-/** A condition on one reading: (reading − goal) · perUnit, in degrees, centimetres or tolerances. */
+/** A condition on one observable: (observable − goal) · perUnit, in degrees, centimetres or tolerances. */
 interface Condition {
   readonly at: number;
   readonly goal: number;
   readonly perUnit: number;
 }
 
-const valueOf = ({ at, goal, perUnit }: Condition, readings: Float64Array): number =>
-  (readings[at]! - goal) * perUnit;
+const valueOf = ({ at, goal, perUnit }: Condition, observables: Float64Array): number =>
+  (observables[at]! - goal) * perUnit;
 
 /** One task's conditions under one aim: each straight in what is read off a posture. */
 export class Conditions {
-  readonly readings = new Readings();
+  readonly observables = new Observables();
   private readonly equal: Condition[] = [];
   private readonly below: Condition[] = [];
   private readonly preferences: readonly Condition[];
@@ -90,17 +90,21 @@ export class Conditions {
     like: Skeleton,
   ) {
     const { front, back } = like.legs;
-    const { equal, below, readings } = this;
+    const { equal, below, observables } = this;
     this.demands = new DemandSheet(task.limits, {
       front: front.ankleBears,
       back: back.ankleBears,
     });
     for (const place of PLACES) {
-      const overreach = { at: findLegReading(place, 'overreach'), goal: 0, perUnit: CM_PER_METRE };
+      const overreach = {
+        at: findLegObservable(place, 'overreach'),
+        goal: 0,
+        perUnit: CM_PER_METRE,
+      };
       (like.legs[place].closure === 'must-close' ? equal : below).push(overreach);
     }
     const prepare = (quantity: QuantityId, goal: number, perUnit: number): Condition => ({
-      at: readings.prepare(quantity),
+      at: observables.prepare(quantity),
       goal,
       perUnit,
     });
@@ -113,7 +117,7 @@ export class Conditions {
       }
       // What is the least of several pieces is a must for each piece.
       if (atLeast !== null && pieces !== undefined) {
-        const { from, count } = readings.preparePieces(pieces, like);
+        const { from, count } = observables.preparePieces(pieces, like);
         for (let i = 0; i < count; i += 1) {
           below.push({ at: from + i, goal: atLeast, perUnit: -unit });
         }
@@ -150,11 +154,11 @@ export class Conditions {
 
   /** @param unknowns of a posture of the task */
   shapeOf(unknowns: number): ResidualShape {
-    const { equal, below, preferences, readings } = this;
-    const pieces = PIECE_READINGS.length;
+    const { equal, below, preferences, observables } = this;
+    const pieces = PIECE_OBSERVABLES.length;
     const oneSided = new Int32Array(pieces + below.length);
     const oneSidedAlong = new Int32Array(oneSided.length);
-    oneSided.set(PIECE_READINGS);
+    oneSided.set(PIECE_OBSERVABLES);
     oneSidedAlong.set(PIECE_ALONG);
     for (let i = 0; i < below.length; i += 1) {
       oneSided[pieces + i] = below[i]!.at;
@@ -165,14 +169,14 @@ export class Conditions {
     for (let i = 0; i < preferences.length; i += 1) {
       twoSided[equal.length + i] = preferences[i]!.at;
     }
-    return { unknowns, readings: readings.length, twoSided, oneSided, oneSidedAlong };
+    return { unknowns, observables: observables.length, twoSided, oneSided, oneSidedAlong };
   }
 
   /** Room for every must, all of them 0. */
   makeMusts(): Musts {
     return {
       equal: new Float64Array(this.equal.length),
-      below: new Float64Array(PIECE_READINGS.length + this.below.length),
+      below: new Float64Array(PIECE_OBSERVABLES.length + this.below.length),
     };
   }
 
@@ -181,15 +185,15 @@ export class Conditions {
    *
    * @returns written over by the next call
    */
-  calcMusts(readings: Float64Array): Musts {
-    this.writeMusts(readings, this.musts);
+  calcMusts(observables: Float64Array): Musts {
+    this.writeMusts(observables, this.musts);
     return this.musts;
   }
 
   /** What wishes, eases and the pull cost, in squared tolerances. */
-  calcPreferenceCost(readings: Float64Array): number {
+  calcPreferenceCost(observables: Float64Array): number {
     let sum = 0;
-    for (const each of this.preferences) sum += valueOf(each, readings) ** 2;
+    for (const each of this.preferences) sum += valueOf(each, observables) ** 2;
     return sum;
   }
 
@@ -197,9 +201,9 @@ export class Conditions {
    * Writes all that a run weighs over the residuals of another posture: musts under
    * pressure, then wishes, eases and the pull, in tolerances.
    */
-  writeResiduals(readings: Float64Array, { shift, weight }: Pressure, into: Residuals): void {
+  writeResiduals(observables: Float64Array, { shift, weight }: Pressure, into: Residuals): void {
     const { twoSided, oneSided } = into;
-    this.writeMusts(readings, { equal: twoSided, below: oneSided });
+    this.writeMusts(observables, { equal: twoSided, below: oneSided });
     const { preferences, equal } = this;
     for (let i = 0; i < equal.length; i += 1) {
       twoSided[i] = weight * (twoSided[i]! + shift.equal[i]!);
@@ -208,38 +212,38 @@ export class Conditions {
       oneSided[i] = weight * (oneSided[i]! + shift.below[i]!);
     }
     for (let i = 0; i < preferences.length; i += 1) {
-      twoSided[equal.length + i] = valueOf(preferences[i]!, readings);
+      twoSided[equal.length + i] = valueOf(preferences[i]!, observables);
     }
   }
 
   /** Writes every must over those of another posture. */
-  private writeMusts(readings: Float64Array, { equal, below }: Musts): void {
+  private writeMusts(observables: Float64Array, { equal, below }: Musts): void {
     const { demands } = this;
     const { toSpare } = this.aim;
-    demands.fill(readings);
+    demands.fill(observables);
     const { asked, has } = demands;
     for (let i = 0; i < has.length; i += 1) {
       below[i] = orFree((asked[i]! + toSpare - has[i]!) * DEGREES_PER_RADIAN);
     }
     for (let i = 0; i < this.below.length; i += 1) {
-      const value = valueOf(this.below[i]!, readings);
-      below[PIECE_READINGS.length + i] = Number.isFinite(value) ? value : FREE;
+      const value = valueOf(this.below[i]!, observables);
+      below[PIECE_OBSERVABLES.length + i] = Number.isFinite(value) ? value : FREE;
     }
-    for (let i = 0; i < this.equal.length; i += 1) equal[i] = valueOf(this.equal[i]!, readings);
+    for (let i = 0; i < this.equal.length; i += 1) equal[i] = valueOf(this.equal[i]!, observables);
   }
 
   /**
-   * Writes how everything that {@link writeResiduals} writes changes with its reading.
+   * Writes the derivatives of all that {@link writeResiduals} writes, with respect to its observables.
    *
    * @param weight of the musts
    */
-  writeSlopes(
-    readings: Float64Array,
+  writeDerivatives(
+    observables: Float64Array,
     weight: number,
-    { twoSided, oneSided, oneSidedAlong }: Omit<Slopes, 'changes'>,
+    { twoSided, oneSided, oneSidedAlong }: Omit<Derivatives, 'jacobian'>,
   ): void {
     const { demands, equal, below, preferences } = this;
-    demands.fill(readings);
+    demands.fill(observables);
     const perRadian = weight * DEGREES_PER_RADIAN;
     const { has, rise } = demands;
     for (let i = 0; i < has.length; i += 1) {
@@ -248,8 +252,8 @@ export class Conditions {
       oneSidedAlong[i] = isFree ? 0 : -rise[i]! * perRadian;
     }
     for (let i = 0; i < below.length; i += 1) {
-      oneSided[PIECE_READINGS.length + i] = weight * below[i]!.perUnit;
-      oneSidedAlong[PIECE_READINGS.length + i] = 0;
+      oneSided[PIECE_OBSERVABLES.length + i] = weight * below[i]!.perUnit;
+      oneSidedAlong[PIECE_OBSERVABLES.length + i] = 0;
     }
     for (let i = 0; i < equal.length; i += 1) twoSided[i] = weight * equal[i]!.perUnit;
     for (let i = 0; i < preferences.length; i += 1) {

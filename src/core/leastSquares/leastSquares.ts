@@ -1,39 +1,37 @@
-import { Learner, type Learnt } from './learnt.ts';
-import { LinearModel, type Residuals, type ResidualShape, type Slopes } from './linearModel.ts';
-import { ModelSolver } from './modelSolver.ts';
+import type { Derivatives, Residuals } from './linearModel.ts';
+import type { Linearisation, Workspace } from './workspace.ts';
 
 /**
  * A least-squares task with one-sided residuals, on a state that is moved by steps
  * (a manifold, for the sake of rotations).
  */
 export interface LeastSquaresTask<State> {
-  readonly shape: ResidualShape;
   readonly move: (state: State, step: Float64Array) => State;
   /** Writes the residuals of a state over those of another one. Dimensionless. */
   readonly calcResiduals: (state: State, into: Residuals) => void;
-  /** Writes how they change beside a state over what was written for another one. */
-  readonly calcSlopes: (state: State, into: Slopes) => void;
+  /** Writes the derivatives at a state over those of another one. */
+  readonly calcDerivatives: (state: State, into: Derivatives) => void;
 }
 
-/** When a run has come near enough to its least. */
-export interface Enough {
+/** When a minimisation is near enough to its minimum. */
+export interface StoppingCriterion {
   /** After a step that lowers the cost by less than this. */
   readonly gain: number;
-  /** After one that moves nothing by more than `still`, in the unknowns' own unit, and lowers it by less than this. */
-  readonly stillGain: number;
-  readonly still: number;
+  /** After one that moves no unknown by more than `smallStep`, in its own unit, and lowers it by less than this. */
+  readonly smallStepGain: number;
+  readonly smallStep: number;
 }
 
 const MOST_ITERATIONS = 60;
 const FIRST_DAMPING = 0.1;
 const SMALLEST_DAMPING = 1e-9;
-/** A run begins with this share of the damping that the run before it ended with. */
+/** A minimisation starts with this share of the damping that the one before ended with. */
 const CARRIED_DAMPING = 0.01;
-/** After a step that was right at once, and after one that had to be damped more first. */
+/** After a step that was accepted at once, and after one that had to be damped more first. */
 const LESS_DAMPING = 0.03;
 const A_LITTLE_LESS_DAMPING = 0.3;
 const MORE_DAMPING = 8;
-const LEAST_DAMPING_UNBENT = 1;
+const LEAST_DAMPING_OF_GAUSS_NEWTON = 1;
 const LARGEST_DAMPING = 1e8;
 
 function calcCost({ twoSided, oneSided }: Residuals): number {
@@ -48,122 +46,73 @@ function isWithin(step: Float64Array, most: number): boolean {
   return true;
 }
 
-/** The linear model at a state, with the residuals it is made at. */
-class Place {
-  readonly model: LinearModel;
-  readonly residuals: Residuals;
-
-  constructor(shape: ResidualShape) {
-    this.model = new LinearModel(shape);
-    this.residuals = {
-      twoSided: new Float64Array(shape.twoSided.length),
-      oneSided: new Float64Array(shape.oneSided.length),
-    };
-  }
-
-  linearise<State>(task: LeastSquaresTask<State>, state: State): void {
-    task.calcSlopes(state, this.model.slopes);
-    this.model.take(this.residuals);
-  }
-}
-
-/** Memory for one run at a time. */
-class Room {
-  /** The state so far, and the one that is tried. */
-  here: Place;
-  next: Place;
-  readonly solver: ModelSolver;
-  readonly learner: Learner;
-
-  constructor(shape: ResidualShape) {
-    this.here = new Place(shape);
-    this.next = new Place(shape);
-    this.solver = new ModelSolver(this.here.model);
-    this.learner = new Learner(shape);
-  }
-
-  /** What was next is now. */
-  advance(): void {
-    [this.here, this.next] = [this.next, this.here];
-  }
-}
-
-/** One for each size of task that was met: a run takes microseconds, and memory is dear. */
-const rooms = new Map<number, Room>();
-
-function takeRoom(shape: ResidualShape): Room {
-  const { unknowns, readings, twoSided, oneSided } = shape;
-  // Each is far below a thousand.
-  const size = ((unknowns * 1e3 + readings) * 1e3 + twoSided.length) * 1e3 + oneSided.length;
-  let room = rooms.get(size);
-  if (room === undefined) {
-    room = new Room(shape);
-    rooms.set(size, room);
-  }
-  room.here.model.shape = shape;
-  room.next.model.shape = shape;
-  return room;
+function linearise<State>(
+  task: LeastSquaresTask<State>,
+  state: State,
+  { model, residuals }: Linearisation,
+): void {
+  task.calcDerivatives(state, model.derivatives);
+  model.take(residuals);
 }
 
 /**
- * Damped Newton on a sum of squares: Gauss–Newton's curvature, plus the learnt bending of
- * the residuals; the inner model keeps one-sided residuals one-sided. Deterministic. Meant
- * for about a dozen unknowns.
+ * Damped Newton steps on a sum of squares: the Hessian of Gauss–Newton plus an estimate of its
+ * second-order part. The inner solver keeps one-sided residuals one-sided. Deterministic.
+ * Meant for about a dozen unknowns.
  *
- * @param learnt by runs of like tasks before; it goes on learning
+ * @param workspace its memory, and a warm start from like tasks before; of the task's shape
  * @returns the best state found
  */
 export function minimise<State>(
   task: LeastSquaresTask<State>,
   start: State,
-  enough: Enough,
-  learnt: Learnt,
+  stop: StoppingCriterion,
+  workspace: Workspace,
 ): State {
-  const room = takeRoom(task.shape);
-  const { solver, learner } = room;
+  const { solver, secant, secondOrder, active } = workspace;
   let state = start;
-  task.calcResiduals(state, room.here.residuals);
-  let cost = calcCost(room.here.residuals);
-  let damping = Math.max(FIRST_DAMPING, learnt.damping * CARRIED_DAMPING);
-  room.here.linearise(task, state);
-  learner.begin();
+  task.calcResiduals(state, workspace.here.residuals);
+  let cost = calcCost(workspace.here.residuals);
+  let damping = Math.max(FIRST_DAMPING, workspace.damping * CARRIED_DAMPING);
+  linearise(task, state, workspace.here);
+  secant.begin();
   for (let iteration = 0; iteration < MOST_ITERATIONS; iteration += 1) {
-    const { here, next } = room;
-    solver.begin(here.model, learnt.bending);
-    let isBent = true;
+    const { here, next } = workspace;
+    solver.begin(here.model, secondOrder);
+    let usesSecondOrder = true;
     let isFirstTry = true;
     let gain = 0;
     let tried = state;
     while (damping <= LARGEST_DAMPING) {
-      if (solver.solve(damping, learnt.on)) {
+      if (solver.solve(damping, active)) {
         tried = task.move(state, solver.step);
         task.calcResiduals(tried, next.residuals);
         gain = cost - calcCost(next.residuals);
         if (gain > 0) break;
         isFirstTry = false;
-      } else if (isBent) {
-        // What was learnt bends the wrong way here: damping that makes up for it would hold
-        // back every direction. Gauss–Newton's own curvature never does, but leaps.
+      } else if (usesSecondOrder) {
+        // The estimate makes the Hessian indefinite here: damping that makes up for it would
+        // hold back every direction. Gauss–Newton’s own is never indefinite, but overshoots.
         solver.begin(here.model, null);
-        isBent = false;
-        damping = Math.max(LEAST_DAMPING_UNBENT, damping);
+        usesSecondOrder = false;
+        damping = Math.max(LEAST_DAMPING_OF_GAUSS_NEWTON, damping);
         continue;
       }
       damping *= MORE_DAMPING;
     }
     if (!(gain > 0)) break;
-    // The last step needs no new slopes: nothing follows it.
+    // The last step needs no new derivatives: nothing follows it.
     const isLast =
-      gain <= enough.gain || (gain < enough.stillGain && isWithin(solver.step, enough.still));
+      gain <= stop.gain || (gain < stop.smallStepGain && isWithin(solver.step, stop.smallStep));
     state = tried;
     if (isLast) break;
-    next.linearise(task, state);
-    learner.learn(learnt, solver.step, here, next);
-    room.advance();
+    linearise(task, state, next);
+    secant.update(secondOrder, solver.step, here, next);
+    workspace.advance();
     cost -= gain;
     damping *= isFirstTry ? LESS_DAMPING : A_LITTLE_LESS_DAMPING;
     damping = Math.max(SMALLEST_DAMPING, damping);
   }
-  learnt.damping = damping;
+  workspace.damping = damping;
   return state;
 }

@@ -1,8 +1,8 @@
 /**
- * A sum of squares near one state: residuals that are straight in what is read off the
- * state, and readings that are taken as straight in its unknowns.
+ * A sum of squares linearised at one state. Residuals are linear, or bend once, in the observables of
+ * a state; the observables are taken as linear in its unknowns.
  */
-import { addOuter, addRow, isStill } from './rows.ts';
+import { addOuter, addRow, isZeroRow } from './rows.ts';
 
 export interface Residuals {
   /** Each costs its square. */
@@ -11,64 +11,63 @@ export interface Residuals {
   readonly oneSided: Float64Array;
 }
 
-/** What a task's residuals are told from, the same whatever the state. */
+/** Which observables a task's residuals depend on, the same whatever the state. */
 export interface ResidualShape {
   readonly unknowns: number;
-  readonly readings: number;
-  /** The reading of each two-sided residual. */
+  readonly observables: number;
+  /** The observable of each two-sided residual. */
   readonly twoSided: Int32Array;
-  /** That of each one-sided residual, and another one that it may run along. */
+  /** The observable of each one-sided residual, and a second one that its limit may depend on. */
   readonly oneSided: Int32Array;
   readonly oneSidedAlong: Int32Array;
 }
 
-export interface Slopes {
-  /** How each reading changes with each unknown: rows of as many as there are unknowns, one a reading. */
-  readonly changes: Float64Array;
-  /** How each residual changes with its reading, and with the one it runs along. */
+export interface Derivatives {
+  /** Of the observables with respect to the unknowns: one row an observable, one column an unknown. */
+  readonly jacobian: Float64Array;
+  /** Of each residual with respect to its observable, and to the second one. */
   readonly twoSided: Float64Array;
   readonly oneSided: Float64Array;
   readonly oneSidedAlong: Float64Array;
 }
 
-/** Some one-sided residuals, one after the other: an inner model asks for nothing else of them. */
-interface Moving {
+/** Those one-sided residuals that a step can change, packed together for the inner solver. */
+interface Varying {
   count: number;
   /** Their index among all. */
   readonly index: Int32Array;
   /** At the state. */
   readonly value: Float64Array;
-  /** Their readings, and how they change with them. */
+  /** Their two observables, and their derivatives with respect to them. */
   readonly own: Int32Array;
   readonly along: Int32Array;
   readonly byOwn: Float64Array;
   readonly byAlong: Float64Array;
 }
 
-/** Residuals and their slopes at one state. */
+/** Residuals and their derivatives at one state. */
 export class LinearModel {
-  readonly slopes: Slopes;
-  /** The one-sided residuals that a step can change at all. */
-  readonly moving: Moving;
-  /** Readings that those are told from. */
+  readonly derivatives: Derivatives;
+  readonly varying: Varying;
+  /** The observables that those depend on. */
   readonly needed: Int32Array;
   neededCount = 0;
   /** Normal matrix (lower half) and gradient of the two-sided part. */
   readonly normal: Float64Array;
   readonly gradient: Float64Array;
-  private readonly isStill: Uint8Array;
+  private readonly isConstant: Uint8Array;
   private readonly isNeeded: Uint8Array;
 
   /** @param shape of the residuals it takes; another one of the same size may follow */
   constructor(public shape: ResidualShape) {
-    const { unknowns, readings, twoSided, oneSided } = shape;
-    this.slopes = {
-      changes: new Float64Array(readings * unknowns),
+    const { unknowns, observables, twoSided, oneSided } = shape;
+    this.derivatives = {
+      jacobian: new Float64Array(observables * unknowns),
       twoSided: new Float64Array(twoSided.length),
       oneSided: new Float64Array(oneSided.length),
       oneSidedAlong: new Float64Array(oneSided.length),
     };
-    this.moving = {
+    this.varying = {
       count: 0,
       index: new Int32Array(oneSided.length),
       value: new Float64Array(oneSided.length),
@@ -77,74 +76,76 @@ export class LinearModel {
       byOwn: new Float64Array(oneSided.length),
       byAlong: new Float64Array(oneSided.length),
     };
-    this.needed = new Int32Array(readings);
+    this.needed = new Int32Array(observables);
     this.normal = new Float64Array(unknowns * unknowns);
     this.gradient = new Float64Array(unknowns);
-    this.isStill = new Uint8Array(readings);
-    this.isNeeded = new Uint8Array(readings);
+    this.isConstant = new Uint8Array(observables);
+    this.isNeeded = new Uint8Array(observables);
   }
 
-  /** Takes residuals and the slopes that were written. */
+  /** Builds the model from residuals and from the derivatives that were written into it. */
   take(at: Residuals): void {
-    const { shape, normal, gradient, isStill: still, isNeeded } = this;
-    const { changes, twoSided } = this.slopes;
+    const { shape, normal, gradient, isConstant, isNeeded } = this;
+    const { jacobian, twoSided } = this.derivatives;
     const n = shape.unknowns;
-    for (let r = 0; r < shape.readings; r += 1) still[r] = isStill(changes, r * n, n) ? 1 : 0;
+    for (let r = 0; r < shape.observables; r += 1)
+      isConstant[r] = isZeroRow(jacobian, r * n, n) ? 1 : 0;
     normal.fill(0);
     gradient.fill(0);
     for (let i = 0; i < twoSided.length; i += 1) {
-      const reading = shape.twoSided[i]!;
-      if (still[reading] === 1) continue;
+      const observable = shape.twoSided[i]!;
+      if (isConstant[observable] === 1) continue;
       const by = twoSided[i]!;
-      addOuter(normal, changes, reading * n, n, by * by);
-      addRow(gradient, changes, reading * n, by * at.twoSided[i]!);
+      addOuter(normal, jacobian, observable * n, n, by * by);
+      addRow(gradient, jacobian, observable * n, by * at.twoSided[i]!);
     }
     isNeeded.fill(0);
-    this.moving.count = 0;
+    this.varying.count = 0;
     this.neededCount = 0;
-    for (let i = 0; i < shape.oneSided.length; i += 1) this.addMoving(i, at.oneSided[i]!);
-    for (let r = 0; r < shape.readings; r += 1) {
+    for (let i = 0; i < shape.oneSided.length; i += 1) this.addVarying(i, at.oneSided[i]!);
+    for (let r = 0; r < shape.observables; r += 1) {
       if (isNeeded[r] === 0) continue;
       this.needed[this.neededCount] = r;
       this.neededCount += 1;
     }
   }
 
-  private addMoving(i: number, value: number): void {
-    const { shape, slopes, moving, isStill: still, isNeeded } = this;
+  private addVarying(i: number, value: number): void {
+    const { shape, derivatives, varying, isConstant, isNeeded } = this;
     const [own, along] = [shape.oneSided[i]!, shape.oneSidedAlong[i]!];
-    const [byOwn, byAlong] = [slopes.oneSided[i]!, slopes.oneSidedAlong[i]!];
-    const isByOwn = byOwn !== 0 && still[own] === 0;
-    const isByAlong = byAlong !== 0 && still[along] === 0;
+    const [byOwn, byAlong] = [derivatives.oneSided[i]!, derivatives.oneSidedAlong[i]!];
+    const isByOwn = byOwn !== 0 && isConstant[own] === 0;
+    const isByAlong = byAlong !== 0 && isConstant[along] === 0;
     if (!isByOwn && !isByAlong) return;
     if (isByOwn) isNeeded[own] = 1;
     if (isByAlong) isNeeded[along] = 1;
-    const m = moving.count;
-    moving.index[m] = i;
-    moving.value[m] = value;
-    moving.own[m] = own;
-    moving.along[m] = along;
-    moving.byOwn[m] = byOwn;
-    moving.byAlong[m] = byAlong;
-    moving.count += 1;
+    const m = varying.count;
+    varying.index[m] = i;
+    varying.value[m] = value;
+    varying.own[m] = own;
+    varying.along[m] = along;
+    varying.byOwn[m] = byOwn;
+    varying.byAlong[m] = byAlong;
+    varying.count += 1;
   }
 
-  /** Slopes of the halved cost: every residual's slope times the residual, one-sided ones while on. */
-  calcSlopesTimes(residuals: Residuals, byReading: Float64Array, sum: Float64Array): void {
-    const { shape, slopes } = this;
-    byReading.fill(0);
+  /** Writes the gradient of half the cost; a one-sided residual counts while it is positive. */
+  calcGradient(residuals: Residuals, byObservable: Float64Array, sum: Float64Array): void {
+    const { shape, derivatives } = this;
+    byObservable.fill(0);
     for (let i = 0; i < shape.twoSided.length; i += 1) {
-      byReading[shape.twoSided[i]!]! += slopes.twoSided[i]! * residuals.twoSided[i]!;
+      byObservable[shape.twoSided[i]!]! += derivatives.twoSided[i]! * residuals.twoSided[i]!;
     }
     for (let i = 0; i < shape.oneSided.length; i += 1) {
       const value = residuals.oneSided[i]!;
       if (value <= 0) continue;
-      byReading[shape.oneSided[i]!]! += slopes.oneSided[i]! * value;
-      byReading[shape.oneSidedAlong[i]!]! += slopes.oneSidedAlong[i]! * value;
+      byObservable[shape.oneSided[i]!]! += derivatives.oneSided[i]! * value;
+      byObservable[shape.oneSidedAlong[i]!]! += derivatives.oneSidedAlong[i]! * value;
     }
     sum.fill(0);
-    for (let r = 0; r < shape.readings; r += 1) {
-      if (byReading[r] !== 0) addRow(sum, slopes.changes, r * shape.unknowns, byReading[r]!);
+    for (let r = 0; r < shape.observables; r += 1) {
+      if (byObservable[r] !== 0)
+        addRow(sum, derivatives.jacobian, r * shape.unknowns, byObservable[r]!);
     }
   }
 }

@@ -4,50 +4,50 @@ import { addOuter, addRow, multiplyRows } from './rows.ts';
 const MOST_INNER_ITERATIONS = 40;
 const MOST_TRIES = 40;
 
-/** Finds the least of linear models of one shape; its memory serves one after the other. */
+/** Minimises linear models of one shape, one after the other, in the same memory. */
 export class ModelSolver {
   /** The step that was found, and the one that it would go to next. */
   step: Float64Array;
   private target: Float64Array;
-  /** Curvature (lower half) of the two-sided part, and of that with the one-sided residuals counted in. */
-  private readonly curvature: Float64Array;
-  private readonly counted: Float64Array;
-  /** Where the slope of what is counted in would have to lead. */
-  private readonly pull: Float64Array;
-  /** 1 for every moving residual that is counted in. */
-  private readonly isIn: Uint8Array;
+  /** Hessian (lower half) of the two-sided part, and with the active one-sided residuals added. */
+  private readonly hessian: Float64Array;
+  private readonly activeHessian: Float64Array;
+  /** Minus the gradient at the state, active residuals included. */
+  private readonly descent: Float64Array;
+  /** 1 for every varying residual that is added. */
+  private readonly isAdded: Uint8Array;
   private readonly factor: Float64Array;
-  /** Of the moving one-sided residuals after either step. */
+  /** Of the varying one-sided residuals after either step. */
   private values: Float64Array;
   private targetValues: Float64Array;
-  /** How a step changes each reading that is needed; 0 for the others. */
+  /** The change of each needed observable by a step; 0 for the others. */
   private readonly moves: Float64Array;
-  /** The slopes of one residual. */
+  /** The gradient of one residual. */
   private readonly row: Float64Array;
 
   constructor(private model: LinearModel) {
-    const { unknowns, readings, oneSided } = model.shape;
+    const { unknowns, observables, oneSided } = model.shape;
     this.step = new Float64Array(unknowns);
     this.target = new Float64Array(unknowns);
-    this.curvature = new Float64Array(unknowns * unknowns);
-    this.counted = new Float64Array(unknowns * unknowns);
-    this.pull = new Float64Array(unknowns);
-    this.isIn = new Uint8Array(oneSided.length);
+    this.hessian = new Float64Array(unknowns * unknowns);
+    this.activeHessian = new Float64Array(unknowns * unknowns);
+    this.descent = new Float64Array(unknowns);
+    this.isAdded = new Uint8Array(oneSided.length);
     this.factor = new Float64Array(unknowns * unknowns);
     this.values = new Float64Array(oneSided.length);
     this.targetValues = new Float64Array(oneSided.length);
-    this.moves = new Float64Array(readings);
+    this.moves = new Float64Array(observables);
     this.row = new Float64Array(unknowns);
   }
 
-  /** @param bending added to the model's own curvature; null = none */
-  begin(model: LinearModel, bending: Float64Array | null): void {
-    const { curvature } = this;
+  /** @param secondOrder added to the model's own Hessian; null = none */
+  begin(model: LinearModel, secondOrder: Float64Array | null): void {
+    const { hessian } = this;
     this.model = model;
     this.moves.fill(0);
-    curvature.set(model.normal);
-    if (bending !== null) addRow(curvature, bending, 0, 1);
-    this.countNone();
+    hessian.set(model.normal);
+    if (secondOrder !== null) addRow(hessian, secondOrder, 0, 1);
+    this.resetActive();
   }
 
   /**
@@ -56,20 +56,21 @@ export class ModelSolver {
    * in the model is what lets a step run along several limits at once; treating the
    * residuals active now as two-sided makes it zigzag.
    *
-   * @param on 1 for every one-sided residual that is taken as on at first; in the end those
+   * @param active 1 for every one-sided residual that is assumed to be active; in the end those
    *   that are
    * @returns false when the model is singular; else the least is left in `step`
    */
-  solve(damping: number, on: Uint8Array): boolean {
-    const { count, index, value } = this.model.moving;
+  solve(damping: number, active: Uint8Array): boolean {
+    const { count, index, value } = this.model.varying;
     this.step.fill(0);
     for (let m = 0; m < count; m += 1) this.values[m] = value[m]!;
     for (let inner = 0; inner < MOST_INNER_ITERATIONS; inner += 1) {
-      this.countIn(on);
-      if (!solveCholesky(this.counted, damping, this.factor, this.pull, this.target)) return false;
-      // Where just those are on that were taken as on, the least cost is reached.
-      const isLeast = this.calcTargetValues();
-      const share = isLeast ? 1 : this.findLeastAlong(damping);
+      this.addActive(active);
+      if (!solveCholesky(this.activeHessian, damping, this.factor, this.descent, this.target))
+        return false;
+      // Where exactly the assumed ones are active, the minimum is reached.
+      const isMinimum = this.calcTargetValues();
+      const share = isMinimum ? 1 : this.searchLine(damping);
       if (share === 1) {
         [this.step, this.target] = [this.target, this.step];
         [this.values, this.targetValues] = [this.targetValues, this.values];
@@ -78,64 +79,64 @@ export class ModelSolver {
         for (let j = 0; j < step.length; j += 1) step[j]! += share * (target[j]! - step[j]!);
         for (let m = 0; m < count; m += 1) values[m]! += share * (targetValues[m]! - values[m]!);
       }
-      // A first guess says nothing of the place it was made at; what is on there does.
-      if (isLeast || (share === 0 && inner > 0)) return true;
-      for (let m = 0; m < count; m += 1) on[index[m]!] = this.values[m]! > 0 ? 1 : 0;
+      // The first guess comes from another state; only from the second on is the active set this one's.
+      if (isMinimum || (share === 0 && inner > 0)) return true;
+      for (let m = 0; m < count; m += 1) active[index[m]!] = this.values[m]! > 0 ? 1 : 0;
     }
     return true;
   }
 
-  private countNone(): void {
-    const { counted, pull, model } = this;
-    counted.set(this.curvature);
-    for (let j = 0; j < pull.length; j += 1) pull[j] = -model.gradient[j]!;
-    this.isIn.fill(0);
+  private resetActive(): void {
+    const { activeHessian, descent, model } = this;
+    activeHessian.set(this.hessian);
+    for (let j = 0; j < descent.length; j += 1) descent[j] = -model.gradient[j]!;
+    this.isAdded.fill(0);
   }
 
-  /** Counts in those one-sided residuals that are on, and no other. */
-  private countIn(on: Uint8Array): void {
-    const { isIn, counted, pull, row } = this;
-    const { slopes, moving } = this.model;
-    const { count, index } = moving;
+  /** Adds exactly the active one-sided residuals to Hessian and gradient. */
+  private addActive(active: Uint8Array): void {
+    const { isAdded, activeHessian, descent, row } = this;
+    const { derivatives, varying } = this.model;
+    const { count, index } = varying;
     const n = row.length;
     for (let m = 0; m < count; m += 1) {
-      if (isIn[m] === 0 || on[index[m]!] === 1) continue;
-      // To take one out again would leave its rounding behind.
-      this.countNone();
+      if (isAdded[m] === 0 || active[index[m]!] === 1) continue;
+      // Subtracting one again would leave its rounding error behind.
+      this.resetActive();
       break;
     }
     for (let m = 0; m < count; m += 1) {
-      if (on[index[m]!] === 0 || isIn[m] === 1) continue;
-      isIn[m] = 1;
-      const own = moving.own[m]! * n;
-      const byOwn = moving.byOwn[m]!;
-      for (let j = 0; j < n; j += 1) row[j] = byOwn * slopes.changes[own + j]!;
-      const byAlong = moving.byAlong[m]!;
-      if (byAlong !== 0) addRow(row, slopes.changes, moving.along[m]! * n, byAlong);
-      addOuter(counted, row, 0, n, 1);
-      addRow(pull, row, 0, -moving.value[m]!);
+      if (active[index[m]!] === 0 || isAdded[m] === 1) continue;
+      isAdded[m] = 1;
+      const own = varying.own[m]! * n;
+      const byOwn = varying.byOwn[m]!;
+      for (let j = 0; j < n; j += 1) row[j] = byOwn * derivatives.jacobian[own + j]!;
+      const byAlong = varying.byAlong[m]!;
+      if (byAlong !== 0) addRow(row, derivatives.jacobian, varying.along[m]! * n, byAlong);
+      addOuter(activeHessian, row, 0, n, 1);
+      addRow(descent, row, 0, -varying.value[m]!);
     }
   }
 
-  /** @returns whether just those are on after the target step that are counted in */
+  /** @returns whether exactly the added residuals are active after the target step */
   private calcTargetValues(): boolean {
-    const { moves, target, targetValues, isIn } = this;
-    const { slopes, needed, neededCount, moving } = this.model;
-    const { count, value, own, along, byOwn, byAlong } = moving;
-    multiplyRows(slopes.changes, needed, neededCount, target, moves);
-    let isLeast = true;
+    const { moves, target, targetValues, isAdded } = this;
+    const { derivatives, needed, neededCount, varying } = this.model;
+    const { count, value, own, along, byOwn, byAlong } = varying;
+    multiplyRows(derivatives.jacobian, needed, neededCount, target, moves);
+    let isMinimum = true;
     for (let m = 0; m < count; m += 1) {
       const after = value[m]! + byOwn[m]! * moves[own[m]!]! + byAlong[m]! * moves[along[m]!]!;
       targetValues[m] = after;
-      if (after > 0 !== (isIn[m] === 1)) isLeast = false;
+      if (after > 0 !== (isAdded[m] === 1)) isMinimum = false;
     }
-    return isLeast;
+    return isMinimum;
   }
 
-  /** Where along the way from `step` to `target` the damped model's cost is least, 0 to 1. */
-  private findLeastAlong(damping: number): number {
-    const { step: from, target: to, values, targetValues, curvature } = this;
-    const { gradient, moving } = this.model;
+  /** Exact line search: where between `step` and `target` the damped model's cost is least, 0 to 1. */
+  private searchLine(damping: number): number {
+    const { step: from, target: to, values, targetValues, hessian } = this;
+    const { gradient, varying } = this.model;
     const n = from.length;
     // The two-sided part is a parabola: its slope is first + t · rise.
     let first = 0;
@@ -143,11 +144,11 @@ export class ModelSolver {
     for (let j = 0; j < n; j += 1) {
       const row = j * n;
       const [at, way] = [from[j]!, to[j]! - from[j]!];
-      const own = curvature[row + j]! + damping;
+      const own = hessian[row + j]! + damping;
       let across = 0;
       let turned = 0;
       for (let k = 0; k < j; k += 1) {
-        const entry = curvature[row + k]!;
+        const entry = hessian[row + k]!;
         const wayK = to[k]! - from[k]!;
         across += entry * (way * from[k]! + wayK * at);
         turned += entry * wayK;
@@ -155,14 +156,14 @@ export class ModelSolver {
       first += way * (gradient[j]! + own * at) + across;
       rise += way * (2 * turned + own * way);
     }
-    // The slope rises along the way in straight pieces: Newton's steps end on the right one.
+    // The slope is piecewise linear and rising, so that Newton's steps end on the right piece.
     let low = 0;
     let high = 1;
     let t = 1;
     for (let tries = 0; tries < MOST_TRIES; tries += 1) {
       let slope = first + t * rise;
       let curved = rise;
-      for (let m = 0; m < moving.count; m += 1) {
+      for (let m = 0; m < varying.count; m += 1) {
         const change = targetValues[m]! - values[m]!;
         const value = values[m]! + t * change;
         if (value <= 0) continue;
@@ -184,7 +185,7 @@ export class ModelSolver {
  * Solves (A + damping) · x = b for symmetric positive definite A (row-major, lower half);
  * false if it is not.
  *
- * @param factor room for as many numbers as A has
+ * @param factor scratch, as many numbers as A has
  */
 function solveCholesky(
   a: Float64Array,

@@ -12,7 +12,7 @@ export function dotRow(rows: Float64Array, at: number, step: Float64Array): numb
   return sum;
 }
 
-/** Writes each of some rows times a step, four at a time: so short a loop costs more than its sums. */
+/** Writes the product of each of some rows with a step. */
 export function multiplyRows(
   rows: Float64Array,
   which: Int32Array,
@@ -21,23 +21,7 @@ export function multiplyRows(
   into: Float64Array,
 ): void {
   const n = step.length;
-  let i = 0;
-  for (; i + 3 < count; i += 4) {
-    const [p, q, r, s] = [which[i]!, which[i + 1]!, which[i + 2]!, which[i + 3]!];
-    let [sumP, sumQ, sumR, sumS] = [0, 0, 0, 0];
-    for (let j = 0; j < n; j += 1) {
-      const by = step[j]!;
-      sumP += rows[p * n + j]! * by;
-      sumQ += rows[q * n + j]! * by;
-      sumR += rows[r * n + j]! * by;
-      sumS += rows[s * n + j]! * by;
-    }
-    into[p] = sumP;
-    into[q] = sumQ;
-    into[r] = sumR;
-    into[s] = sumS;
-  }
-  for (; i < count; i += 1) into[which[i]!] = dotRow(rows, which[i]! * n, step);
+  for (let i = 0; i < count; i += 1) into[which[i]!] = dotRow(rows, which[i]! * n, step);
 }
 
 /** Adds a row's outer product with itself to the lower half of a normal matrix. */
@@ -56,7 +40,7 @@ export function addOuter(
   }
 }
 
-export function isStill(rows: Float64Array, at: number, n: number): boolean {
+export function isZeroRow(rows: Float64Array, at: number, n: number): boolean {
   for (let j = 0; j < n; j += 1) if (rows[at + j] !== 0) return false;
   return true;
 }

@@ -1,8 +1,7 @@
-import { Learnt } from '../leastSquares/learnt.ts';
-import { minimise, type Enough } from '../leastSquares/leastSquares.ts';
-import type { ResidualShape } from '../leastSquares/linearModel.ts';
+import { minimise, type StoppingCriterion } from '../leastSquares/leastSquares.ts';
+import { Workspace } from '../leastSquares/workspace.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
-import { PostureReader } from './postureReader.ts';
+import { PostureEvaluator } from './postureEvaluator.ts';
 import { countUnknowns, stepPosture, type Posture } from '../skeleton/posture.ts';
 import {
   Conditions,
@@ -31,19 +30,19 @@ const HEAVIEST = 100;
 /** A must broken by one degree or centimetre costs this many tolerances of a wish, at first. */
 const MUST_WEIGHT = 3;
 /** Half a millimetre or 0.03° of every unknown: what nobody can see, unless it gains something. */
-const STILL = { stillGain: 0.01, still: 5e-4 } as const;
+const SMALL_STEP = { smallStepGain: 0.01, smallStep: 5e-4 } as const;
 /**
  * When a run has come near enough, in squared tolerances. What a pull gains is depth, a
  * hundredth of a degree for less than 0.01; what is settled has wishes so flat that a hand
  * moves by centimetres for as little.
  */
-const ENOUGH = {
-  draft: { gain: 0.1, ...STILL },
-  pulled: { gain: 1e-3, ...STILL },
-  settled: { gain: 1e-4, ...STILL },
-} as const satisfies Record<string, Enough>;
+const STOP = {
+  draft: { gain: 0.1, ...SMALL_STEP },
+  pulled: { gain: 1e-3, ...SMALL_STEP },
+  settled: { gain: 1e-4, ...SMALL_STEP },
+} as const satisfies Record<string, StoppingCriterion>;
 
-/** Breaches of a draft that cost more than this foretell nothing, squared tolerances. */
+/** Breaches of a draft that cost more than this tell nothing of the end, squared tolerances. */
 const SMALL_BREACH = 0.5;
 
 export interface Answer {
@@ -70,7 +69,7 @@ export const hintOf = ({ skeleton, pressure }: Answer): Hint => ({
 export interface Draft {
   readonly posture: Posture;
   /** What it will cost once every must is kept, in squared tolerances. */
-  readonly foretold: number;
+  readonly estimatedCost: number;
 }
 
 const roomLike = ({ equal, below }: Musts): Musts => ({
@@ -112,11 +111,10 @@ function sumBreaches({ equal, below }: Musts): number {
  */
 export class Run {
   private readonly conditions: Conditions;
-  private readonly reader: PostureReader;
+  private readonly evaluator: PostureEvaluator;
   private readonly noShift: Musts;
-  private readonly shape: ResidualShape;
-  private readonly learnt: Learnt;
-  private readonly enough: Enough;
+  private readonly workspace: Workspace;
+  private readonly stop: StoppingCriterion;
 
   /** @param first the posture that it is to begin at */
   constructor(
@@ -127,28 +125,27 @@ export class Run {
     const { figure, contacts, free } = task;
     const like = buildSkeleton(figure, contacts, first);
     this.conditions = new Conditions(task, aim, like);
-    this.reader = new PostureReader(task, this.conditions.readings, like);
+    this.evaluator = new PostureEvaluator(task, this.conditions.observables, like);
     this.noShift = this.conditions.makeMusts();
-    this.shape = this.conditions.shapeOf(countUnknowns(free));
-    this.learnt = new Learnt(this.shape);
-    this.enough = isPull(aim) ? ENOUGH.pulled : ENOUGH.settled;
+    this.workspace = new Workspace(this.conditions.shapeOf(countUnknowns(free)));
+    this.stop = isPull(aim) ? STOP.pulled : STOP.settled;
   }
 
   draft(start: Posture): Draft {
     const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
-    this.learnt.forgetBending();
-    const posture = this.minimise(start, pressure, ENOUGH.draft);
+    this.workspace.forgetCurvature();
+    const posture = this.minimise(start, pressure, STOP.draft);
     const breach = MUST_WEIGHT ** 2 * sumBreaches(this.calcMusts(posture));
     // At the least of what is preferred and of breaches that cost their squares, both slopes
     // are alike: what small breaches cost is half of what it will cost to do without them.
     // Of large ones it is only known that it will cost more than they do.
     const without = breach < SMALL_BREACH ? 2 * breach : breach;
-    return { posture, foretold: this.calcCost(posture) + without };
+    return { posture, estimatedCost: this.calcCost(posture) + without };
   }
 
   /** What wishes, eases and the pull cost, in squared tolerances. */
   calcCost(posture: Posture): number {
-    return this.conditions.calcPreferenceCost(this.reader.read(posture));
+    return this.conditions.calcPreferenceCost(this.evaluator.evaluate(posture));
   }
 
   correct({ posture: from }: Draft): Answer {
@@ -170,9 +167,9 @@ export class Run {
     let excess = excessBefore;
     let left = excessBefore;
     // One correction's curvature is nearly the next one's.
-    this.learnt.forgetBending();
+    this.workspace.forgetCurvature();
     for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
-      posture = this.minimise(posture, { shift, weight }, this.enough);
+      posture = this.minimise(posture, { shift, weight }, this.stop);
       const musts = this.calcMusts(posture);
       left = findLargestExcess(musts);
       if (left <= CORRECTED_WITHIN) break;
@@ -188,32 +185,31 @@ export class Run {
       }
       excess = left;
     }
-    const skeleton = this.reader.build(posture);
+    const skeleton = this.evaluator.build(posture);
     return { skeleton, pressure: { shift, weight }, excess: left, kept: left <= KEPT_WITHIN };
   }
 
   private calcMusts(posture: Posture): Musts {
-    return this.conditions.calcMusts(this.reader.read(posture));
+    return this.conditions.calcMusts(this.evaluator.evaluate(posture));
   }
 
-  private minimise(start: Posture, pressure: Pressure, enough: Enough): Posture {
-    const { conditions, reader, shape, learnt } = this;
+  private minimise(start: Posture, pressure: Pressure, stop: StoppingCriterion): Posture {
+    const { conditions, evaluator, workspace } = this;
     const { free } = this.task;
     return minimise<Posture>(
       {
-        shape,
         move: (from, step) => stepPosture(from, step, free),
         calcResiduals: (at, into) => {
-          conditions.writeResiduals(reader.read(at), pressure, into);
+          conditions.writeResiduals(evaluator.evaluate(at), pressure, into);
         },
-        calcSlopes: (at, into) => {
-          reader.readChanges(at, into.changes);
-          conditions.writeSlopes(reader.read(at), pressure.weight, into);
+        calcDerivatives: (at, into) => {
+          evaluator.writeJacobian(at, into.jacobian);
+          conditions.writeDerivatives(evaluator.evaluate(at), pressure.weight, into);
         },
       },
       start,
-      enough,
-      learnt,
+      stop,
+      workspace,
     );
   }
 }

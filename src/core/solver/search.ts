@@ -8,7 +8,7 @@ import { Run, type Answer, type Draft, type Hint } from './run.ts';
 const AT_THE_END = 0.01;
 /** Of two starts that pull as far as each other, the cheaper one's answer stays. */
 const FARTHER = 0.02;
-/** A draft is worth its correction when it is foretold to cost less than this below the best answer. */
+/** A draft is worth its correction when its estimated cost is at least this much below the best answer. */
 const CHEAPER = 0.02;
 
 /** Two drafts nearer to each other than this in everything, radians or metres, end at one place. */
@@ -31,8 +31,8 @@ export function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): A
 
 /**
  * Drafts from every start, then corrects them, cheapest first, until one keeps every must
- * and a pull is at its end. While a pull falls short, every draft is corrected that is
- * foretold to lead farther: the cheapest one does not always.
+ * and a pull is at its end. While a pull falls short, every draft is corrected whose
+ * estimate leads farther: the cheapest one does not always.
  *
  * @param before an answer to the same task, that is to be bettered
  * @returns the farthest answer that keeps every must; the least broken one if none does
@@ -43,12 +43,12 @@ function findBest(run: Run, aim: Aim, starts: readonly Posture[], before: Answer
     const draft = run.draft(start);
     if (!drafts.some(({ posture }) => areAlike(posture, draft.posture))) drafts.push(draft);
   }
-  drafts.sort((a, b) => a.foretold - b.foretold);
+  drafts.sort((a, b) => a.estimatedCost - b.estimatedCost);
   let farthest = before?.kept === true ? before : null;
   let least = before;
   for (const draft of drafts) {
     const cost = farthest === null ? Infinity : run.calcCost(farthest.skeleton.posture);
-    if (draft.foretold > cost - CHEAPER) continue;
+    if (draft.estimatedCost > cost - CHEAPER) continue;
     const answer = run.correct(draft);
     if (least === null || answer.excess < least.excess) least = answer;
     if (!answer.kept) continue;

@@ -1,5 +1,5 @@
 /**
- * The slopes that a run steps by, told from the readings' slopes, against differences of the
+ * The derivatives that a run steps by, told from the observables' derivatives, against differences of the
  * conditions themselves: every pose, at a stiff body's and a supple one's answer and beside it.
  */
 import { describe, expect, it } from 'vitest';
@@ -8,7 +8,7 @@ import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import { LinearModel, type Residuals } from '../../../src/core/leastSquares/linearModel.ts';
 import type { PoseTask } from '../../../src/core/conditions/poseTask.ts';
 import { countUnknowns, stepPosture, type Posture } from '../../../src/core/skeleton/posture.ts';
-import { PostureReader } from '../../../src/core/solver/postureReader.ts';
+import { PostureEvaluator } from '../../../src/core/solver/postureEvaluator.ts';
 import { Conditions, type Pressure } from '../../../src/core/conditions/residuals.ts';
 import { buildSkeleton } from '../../../src/core/skeleton/skeleton.ts';
 import { PLAIN_RULES, recordOf, STIFF, SUPPLE } from '../../support/people.ts';
@@ -24,8 +24,8 @@ function compare(task: PoseTask, posture: Posture): { told: number; kinks: numbe
   const aim = { toSpare: 0.05, wishesWithin: 2, toward: null };
   const skeleton = buildSkeleton(figure, contacts, posture);
   const conditions = new Conditions(task, aim, skeleton);
-  const reader = new PostureReader(task, conditions.readings, skeleton);
-  const musts = conditions.calcMusts(reader.read(posture));
+  const evaluator = new PostureEvaluator(task, conditions.observables, skeleton);
+  const musts = conditions.calcMusts(evaluator.evaluate(posture));
   const pressure: Pressure = {
     shift: { equal: musts.equal.map(() => 0), below: musts.below.map(() => 0) },
     weight: 3,
@@ -37,17 +37,19 @@ function compare(task: PoseTask, posture: Posture): { told: number; kinks: numbe
       twoSided: new Float64Array(shape.twoSided.length),
       oneSided: new Float64Array(shape.oneSided.length),
     };
-    conditions.writeResiduals(reader.read(at), pressure, residuals);
+    conditions.writeResiduals(evaluator.evaluate(at), pressure, residuals);
     return residuals;
   };
   const now = residualsAt(posture);
-  const { slopes } = new LinearModel(shape);
-  reader.readChanges(posture, slopes.changes);
-  conditions.writeSlopes(reader.read(posture), pressure.weight, slopes);
+  const { derivatives } = new LinearModel(shape);
+  evaluator.writeJacobian(posture, derivatives.jacobian);
+  conditions.writeDerivatives(evaluator.evaluate(posture), pressure.weight, derivatives);
   const slopeOf = (list: keyof Residuals, i: number, j: number): number => {
-    const own = slopes[list][i]! * slopes.changes[shape[list][i]! * n + j]!;
+    const own = derivatives[list][i]! * derivatives.jacobian[shape[list][i]! * n + j]!;
     if (list === 'twoSided') return own;
-    return own + slopes.oneSidedAlong[i]! * slopes.changes[shape.oneSidedAlong[i]! * n + j]!;
+    return (
+      own + derivatives.oneSidedAlong[i]! * derivatives.jacobian[shape.oneSidedAlong[i]! * n + j]!
+    );
   };
   const result = { told: 0, kinks: 0, off: 0 };
   for (let j = 0; j < n; j += 1) {
@@ -73,7 +75,7 @@ function compare(task: PoseTask, posture: Posture): { told: number; kinks: numbe
   return result;
 }
 
-describe('the slopes of conditions', () => {
+describe('the derivatives of conditions', () => {
   it.each(POSES.map(({ id }) => id))('agree with differences in %s', (id) => {
     const random = makeRandom(11);
     let told = 0;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { Learnt } from '../../../src/core/leastSquares/learnt.ts';
 import { minimise, type LeastSquaresTask } from '../../../src/core/leastSquares/leastSquares.ts';
 import type { ResidualShape } from '../../../src/core/leastSquares/linearModel.ts';
+import { Workspace } from '../../../src/core/leastSquares/workspace.ts';
 
 type Point = readonly number[];
 interface Values {
@@ -9,19 +9,18 @@ interface Values {
   readonly oneSided: readonly number[];
 }
 const STEP = 1e-7;
-const PRECISELY = { gain: 1e-16, stillGain: 1e-16, still: 0 };
+const PRECISELY = { gain: 1e-16, smallStepGain: 1e-16, smallStep: 0 };
 
-/** A task told by its residuals alone: each is a reading of its own, changing as by forward differences. */
-function taskOf(shape: ResidualShape, residuals: (x: Point) => Values): LeastSquaresTask<Point> {
+/** A task given by its residuals alone: each is an observable of its own, its derivatives by forward differences. */
+function taskOf(residuals: (x: Point) => Values): LeastSquaresTask<Point> {
   return {
-    shape,
     move: (from, step) => from.map((each, i) => each + step[i]!),
     calcResiduals: (x, { twoSided, oneSided }) => {
       const now = residuals(x);
       twoSided.set(now.twoSided);
       oneSided.set(now.oneSided);
     },
-    calcSlopes: (x, { changes, twoSided, oneSided }) => {
+    calcDerivatives: (x, { jacobian, twoSided, oneSided }) => {
       const list = (at: Point): readonly number[] => {
         const { twoSided: two, oneSided: one } = residuals(at);
         return [...two, ...one];
@@ -30,7 +29,7 @@ function taskOf(shape: ResidualShape, residuals: (x: Point) => Values): LeastSqu
       x.forEach((_, j) => {
         const probed = list(x.map((each, i) => (i === j ? each + STEP : each)));
         now.forEach((each, i) => {
-          changes[i * x.length + j] = (probed[i]! - each) / STEP;
+          jacobian[i * x.length + j] = (probed[i]! - each) / STEP;
         });
       });
       twoSided.fill(1);
@@ -43,7 +42,7 @@ function shapeOf(unknowns: number, twoSided: number, oneSided: number): Residual
   const own = Int32Array.from({ length: oneSided }, (_, i) => twoSided + i);
   return {
     unknowns,
-    readings: twoSided + oneSided,
+    observables: twoSided + oneSided,
     twoSided: Int32Array.from({ length: twoSided }, (_, i) => i),
     oneSided: own,
     oneSidedAlong: own,
@@ -53,7 +52,7 @@ function shapeOf(unknowns: number, twoSided: number, oneSided: number): Residual
 function solve(start: Point, residuals: (x: Point) => Values): Point {
   const { twoSided, oneSided } = residuals(start);
   const shape = shapeOf(start.length, twoSided.length, oneSided.length);
-  return minimise(taskOf(shape, residuals), start, PRECISELY, new Learnt(shape));
+  return minimise(taskOf(residuals), start, PRECISELY, new Workspace(shape));
 }
 
 describe('least squares with one-sided residuals', () => {
@@ -92,20 +91,34 @@ describe('least squares with one-sided residuals', () => {
     expect(x).toBeCloseTo(2, 6);
   });
 
-  it('gives the same answer whatever a run before it has learnt', () => {
+  it('gives the same answer whatever a minimisation before it has left', () => {
     // Between walls at 1 and 2: pulled to the one, then to the other, then back again.
     const shape = shapeOf(1, 1, 2);
-    const learnt = new Learnt(shape);
+    const workspace = new Workspace(shape);
     const pullTo = (goal: number): number => {
-      const task = taskOf(shape, ([x]) => ({
+      const task = taskOf(([x]) => ({
         twoSided: [x! - goal],
         oneSided: [1e3 * (x! - 2), 1e3 * (1 - x!)],
       }));
-      return minimise(task, [1.5], PRECISELY, learnt)[0]!;
+      return minimise(task, [1.5], PRECISELY, workspace)[0]!;
     };
     expect(pullTo(9)).toBeCloseTo(2, 4);
     expect(pullTo(-9)).toBeCloseTo(1, 4);
     expect(pullTo(9)).toBeCloseTo(2, 4);
     expect(pullTo(1.25)).toBeCloseTo(1.25, 6);
+  });
+
+  it('may run inside another minimisation, each with a workspace of its own', () => {
+    const shape = shapeOf(1, 1, 0);
+    const nearest = (goal: number): number =>
+      minimise(
+        taskOf(([x]) => ({ twoSided: [x! - goal], oneSided: [] })),
+        [0],
+        PRECISELY,
+        new Workspace(shape),
+      )[0]!;
+    // (y − x)² is least where y = x: each residual asks another minimisation for its y.
+    const [x] = solve([9], ([a]) => ({ twoSided: [3 - nearest(a!)], oneSided: [] }));
+    expect(x).toBeCloseTo(3, 5);
   });
 });

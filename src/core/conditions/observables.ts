@@ -15,24 +15,24 @@ const LEG = [
 ] as const;
 const TRUNK = ['backHeelLift', 'spineFlexion', 'spineSideBend', 'spineRotation'] as const;
 
-export type LegReading = (typeof LEG)[number];
-export type TrunkReading = (typeof TRUNK)[number];
+export type LegObservable = (typeof LEG)[number];
+export type TrunkObservable = (typeof TRUNK)[number];
 
 const TRUNK_AT = PLACES.length * LEG.length;
 
-/** Where a leg's reading stands among all readings. */
-export const findLegReading = (place: Place, reading: LegReading): number =>
-  PLACES.indexOf(place) * LEG.length + LEG.indexOf(reading);
+/** Where a leg's observable stands among all observables. */
+export const findLegObservable = (place: Place, observable: LegObservable): number =>
+  PLACES.indexOf(place) * LEG.length + LEG.indexOf(observable);
 
-export const findTrunkReading = (reading: TrunkReading): number =>
-  TRUNK_AT + TRUNK.indexOf(reading);
+export const findTrunkObservable = (observable: TrunkObservable): number =>
+  TRUNK_AT + TRUNK.indexOf(observable);
 
 /**
  * What a task's conditions are told from, read off a skeleton in one order: joint angles,
  * then quantities and the pieces of those that are the least of several, as they were
  * prepared. Radians and metres; NaN = not defined there.
  */
-export class Readings {
+export class Observables {
   private readonly quantities: {
     readonly id: QuantityId;
     readonly at: number;
