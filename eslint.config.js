@@ -44,6 +44,13 @@ export default defineConfig(
         },
         { object: 'Date', property: 'now', message: 'The core has no clock.' },
       ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core has no clock.',
+        },
+      ],
     },
   },
   { files: ['src/islands/**/*.{ts,tsx}'], extends: [reactHooks.configs.flat.recommended] },
