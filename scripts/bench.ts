@@ -17,7 +17,7 @@ import { makeRandom } from '../tests/support/random.ts';
 import { planPlain } from '../tests/support/plan.ts';
 import { searchSlowly } from '../tests/support/slowSearch.ts';
 import { makeSlowTask, SEARCHED_POSES } from '../tests/support/slowTask.ts';
-import { hintOf } from '../src/core/solver/run.ts';
+import { toWarmStart } from '../src/core/solver/run.ts';
 import { settleAt } from '../src/core/solver/solve.ts';
 
 const WARM_UP = 6;
@@ -123,7 +123,7 @@ if (plan.kind === 'planned') {
   work.push({ name: `error bars, ${String(solves)} solves`, ms: bars.median, searches: solves });
   const { found, built } = plan.answer;
   if (found.kind === 'held') {
-    const near = hintOf(found.answer);
+    const near = toWarmStart(found.answer);
     const drag = measure(() => {
       settleAt(
         built.task,

@@ -59,7 +59,7 @@ export interface Musts {
 }
 
 /** How the musts press on a run: how heavily, and shifted by how much. */
-export interface Pressure {
+export interface Multipliers {
   readonly shift: Musts;
   readonly weight: number;
 }
@@ -199,9 +199,9 @@ export class Conditions {
 
   /**
    * Writes all that a run weighs over the residuals of another posture: musts under
-   * pressure, then wishes, eases and the pull, in tolerances.
+   * multipliers, then wishes, eases and the pull, in tolerances.
    */
-  writeResiduals(observables: Float64Array, { shift, weight }: Pressure, into: Residuals): void {
+  writeResiduals(observables: Float64Array, { shift, weight }: Multipliers, into: Residuals): void {
     const { twoSided, oneSided } = into;
     this.writeMusts(observables, { equal: twoSided, below: oneSided });
     const { preferences, equal } = this;

@@ -2,13 +2,13 @@ import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { calcWishOff, toScaled, WISH_STRETCH, type Aim } from '../conditions/residuals.ts';
-import { hintOf, type Answer, type Hint } from '../solver/run.ts';
+import { toWarmStart, type Answer, type WarmStart } from '../solver/run.ts';
 import {
   pullFarthest,
-  pullFromHint,
+  pullFromWarmStart,
   reachFarthest,
   settleAt,
-  settleFromHint,
+  settleFromWarmStart,
   settleOnTheWay,
   walkFarthest,
   type Way,
@@ -18,10 +18,10 @@ import { radiansFromDegrees } from '../units/brands.ts';
 export type WishAim = Omit<Aim, 'toward'>;
 
 /** A like task's answers, from which a task is solved sooner. */
-export interface DepthHints {
-  readonly deepest: Hint;
-  readonly sparing: Hint;
-  readonly settled: Hint;
+export interface DepthWarmStarts {
+  readonly deepest: WarmStart;
+  readonly sparing: WarmStart;
+  readonly settled: WarmStart;
   /** How far the wishes stretch is taken over from there; null = it is looked for again. */
   readonly stretch: number | null;
 }
@@ -41,7 +41,7 @@ interface Reach {
   /** That has to be left above the easiest depth. */
   readonly ease?: number;
   /** Where a like task was solved. */
-  readonly near?: Hint | null;
+  readonly near?: WarmStart | null;
   /** A depth beyond which it need not be looked for. */
   readonly enough?: number;
   /** Wishes may stretch this much from the beginning. */
@@ -70,13 +70,13 @@ const AT_THE_END = 0.05;
 /** One pose's way from its easiest depth to the textbook's. Depths in degrees or centimetres. */
 export class DepthSearch {
   /**
-   * @param hints of a like task solved before: this one lies near its answer, or is not
+   * @param warmStarts of a similar task that was solved before: this one lies near its answer, or is not
    *   worth a walk
    */
   constructor(
     private readonly task: PoseTask,
     private readonly depth: DepthDefinition,
-    private readonly hints: DepthHints | null,
+    private readonly warmStarts: DepthWarmStarts | null,
   ) {}
 
   depthOf({ skeleton }: Answer): number {
@@ -94,7 +94,7 @@ export class DepthSearch {
     ease = 0,
     near = null,
     enough = this.depth.textbook,
-    stretch = this.hints?.stretch ?? 1,
+    stretch = this.warmStarts?.stretch ?? 1,
   }: Reach = {}): Reached {
     const toSpare = radiansFromDegrees(toSpareDeg);
     const within = (factor: number): WishAim => ({ toSpare, wishesWithin: wishesWithinAt(factor) });
@@ -107,7 +107,7 @@ export class DepthSearch {
     const pulled = soon.kept || enough >= this.depth.textbook ? soon : this.pull(kept, near);
     const isAtEnd = goesTo(pulled, Math.min(enough, this.depth.textbook) - AT_THE_END);
     if (isAtEnd && goesTo(pulled, least)) return { answer: pulled, stretch, isHeld: true };
-    const isKnown = this.hints?.stretch === 1;
+    const isKnown = this.warmStarts?.stretch === 1;
     if (isKnown && goesTo(pulled, least)) return { answer: pulled, stretch, isHeld: true };
     const best = this.walk(kept, pulled, least);
     // A wish that is not at its end holds nothing back; a broken must may have hidden that.
@@ -129,7 +129,7 @@ export class DepthSearch {
     let reached = farthest;
     while (high - low > STRETCH_WITHIN * low) {
       const middle = Math.sqrt(low * high);
-      const answer = this.pull(within(middle), hintOf(reached));
+      const answer = this.pull(within(middle), toWarmStart(reached));
       if (goesTo(answer, wanted)) {
         reached = answer;
         high = middle;
@@ -155,9 +155,9 @@ export class DepthSearch {
     const { quantity } = this.depth;
     const value = this.toOwn(depth);
     const answer =
-      this.hints === null
-        ? settleAt(this.task, quantity, value, aim, hintOf(near))
-        : settleFromHint(this.task, quantity, value, aim, this.hints.settled);
+      this.warmStarts === null
+        ? settleAt(this.task, quantity, value, aim, toWarmStart(near))
+        : settleFromWarmStart(this.task, quantity, value, aim, this.warmStarts.settled);
     return answer.kept ? answer : null;
   }
 
@@ -205,16 +205,16 @@ export class DepthSearch {
     return { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
   }
 
-  private pull(aim: WishAim, near: Hint | null, enough = Infinity): Answer {
-    const { task, hints } = this;
+  private pull(aim: WishAim, near: WarmStart | null, enough = Infinity): Answer {
+    const { task, warmStarts } = this;
     const way = { ...this.way, enough: this.toOwn(Math.min(enough, this.depth.textbook)) };
     if (near === null) return pullFarthest(task, way, aim, null);
-    return pullFromHint(task, way, aim, near, hints === null ? task.again.sparing : []);
+    return pullFromWarmStart(task, way, aim, near, warmStarts === null ? task.again.sparing : []);
   }
 
   private walk(aim: WishAim, deadEnd: Answer, least: number): Answer {
     const isThere = deadEnd.kept && this.depthOf(deadEnd) >= least;
-    if (isThere || this.hints !== null) return deadEnd;
+    if (isThere || this.warmStarts !== null) return deadEnd;
     return walkFarthest(this.task, this.way, aim, deadEnd);
   }
 }

@@ -3,10 +3,10 @@ import type { Experience } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { calcWishOff } from '../conditions/residuals.ts';
-import { hintOf, type Answer } from '../solver/run.ts';
+import { toWarmStart, type Answer } from '../solver/run.ts';
 import { settleFreely } from '../solver/solve.ts';
 import { withLimits, type BuiltTask } from './buildTask.ts';
-import { DepthSearch, wishesWithinAt, type DepthHints, type WishAim } from './depthSearch.ts';
+import { DepthSearch, wishesWithinAt, type DepthWarmStarts, type WishAim } from './depthSearch.ts';
 import { calcFirstStep } from './reserve.ts';
 
 /** Why a recommended depth is what it is. */
@@ -25,7 +25,7 @@ export interface HeldDepth {
   readonly reason: DepthReason;
   /** How much farther than their usual tolerance the wishes may be off; 1 = no farther. */
   readonly stretch: number;
-  readonly hints: DepthHints;
+  readonly warmStarts: DepthWarmStarts;
 }
 
 export type DepthAnswer =
@@ -65,18 +65,18 @@ export interface DepthRequest {
  * within its stretch. Recommended: the largest depth that leaves free all that is held
  * back, and the first time no deeper than the deepest less the first step.
  *
- * @param hints of a like task solved before
+ * @param warmStarts of a similar task that was solved before
  */
 export function findDepth(
   built: BuiltTask,
   depth: DepthDefinition,
   { rules, experience, isHeldBefore }: DepthRequest,
-  hints: DepthHints | null = null,
+  warmStarts: DepthWarmStarts | null = null,
 ): DepthAnswer {
   const { quantity, easiest } = depth;
   const { kind } = getQuantity(quantity);
-  const safe = new DepthSearch(withLimits(built, 'safe'), depth, hints);
-  const bound = safe.reach({ near: hints?.deepest ?? null });
+  const safe = new DepthSearch(withLimits(built, 'safe'), depth, warmStarts);
+  const bound = safe.reach({ near: warmStarts?.deepest ?? null });
   const { answer: deepest } = bound;
   if (!bound.isHeld) return { kind: 'cannot', because: 'musts', answer: deepest, deepest: null };
   const deepestDepth = safe.depthOf(deepest);
@@ -92,7 +92,7 @@ export function findDepth(
     deepest: deepestDepth,
     reason,
     stretch,
-    hints: hintsAt(deepest, edge, answer, stretch),
+    warmStarts: warmStartsAt(deepest, edge, answer, stretch),
   });
 
   if (built.usable === 'safe') {
@@ -103,10 +103,10 @@ export function findDepth(
     ? 0
     : calcFirstStep(rules, experience, quantity === 'front-knee-bend', deepestDepth);
   const afterStep = Math.max(easiest, deepestDepth - step);
-  const search = new DepthSearch(withLimits(built, 'recommended'), depth, hints);
+  const search = new DepthSearch(withLimits(built, 'recommended'), depth, warmStarts);
   const reached = search.reach({
     ease: EASE_INSIDE_SPARING,
-    near: hints?.sparing ?? hintOf(deepest),
+    near: warmStarts?.sparing ?? toWarmStart(deepest),
     enough: afterStep + BEYOND_STEP,
     stretch: bound.stretch,
   });
@@ -130,15 +130,15 @@ const aimAt = (stretch: number): WishAim => ({
   wishesWithin: wishesWithinAt(stretch),
 });
 
-const hintsAt = (
+const warmStartsAt = (
   deepest: Answer,
   sparing: Answer,
   settled: Answer,
   stretch: number,
-): DepthHints => ({
-  deepest: hintOf(deepest),
-  sparing: hintOf(sparing),
-  settled: hintOf(settled),
+): DepthWarmStarts => ({
+  deepest: toWarmStart(deepest),
+  sparing: toWarmStart(sparing),
+  settled: toWarmStart(settled),
   stretch,
 });
 
@@ -168,7 +168,7 @@ export function findSetUpWithoutDepth(built: BuiltTask): DepthAnswer {
     deepest: null,
     reason: { kind: 'held-back' },
     stretch,
-    hints: hintsAt(answer, answer, answer, stretch),
+    warmStarts: warmStartsAt(answer, answer, answer, stretch),
   });
   const wished = settle(built.usable, wishesWithinAt(1));
   if (wished.kept) return held(wished, 1);

@@ -1,6 +1,6 @@
 import type { Parts } from '../skeleton/posture.ts';
-import { hintOf, type Answer, type Hint } from '../solver/run.ts';
-import { pullFromHint, reachFarthest } from '../solver/solve.ts';
+import { toWarmStart, type Answer, type WarmStart } from '../solver/run.ts';
+import { pullFromWarmStart, reachFarthest } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, withLimits } from './buildTask.ts';
 import { findStance, LEAST_STANCE_SHARE } from './stance.ts';
@@ -20,8 +20,8 @@ const SHORTEST_SHARE = 0.5;
 /** Some stances are as long as can be, up to a rule: found once, then held. */
 export function findHeldStance(
   { pose, numbers: { body, ranges }, side, rules }: PoseRequest,
-  hint: Hint | null,
-): { readonly held: Partial<Parts>; readonly longest: Hint | null } {
+  warmStart: WarmStart | null,
+): { readonly held: Partial<Parts>; readonly longest: WarmStart | null } {
   const { definition, metres } = findStance(pose, body, side, rules);
   if (definition.kind !== 'longest-up-to' || metres === null) {
     return { held: {}, longest: null };
@@ -38,10 +38,12 @@ export function findHeldStance(
   const from = isRecommended ? Math.min(metres, Math.max(shortest, least)) : shortest;
   const way = { quantity: 'stance', from, to: metres } as const;
   const find = (within: WishAim): Answer =>
-    hint === null ? reachFarthest(task, way, within, null) : pullFromHint(task, way, within, hint);
+    warmStart === null
+      ? reachFarthest(task, way, within, null)
+      : pullFromWarmStart(task, way, within, warmStart);
   const roomy = find(aim);
   // Where no stance leaves so much room, the longest that can be held at all.
   const answer = roomy.kept ? roomy : find({ toSpare: 0, wishesWithin: wishesWithinAt(1) });
   const stance = answer.kept ? Math.min(metres, answer.skeleton.posture.parts.stance) : metres;
-  return { held: { stance }, longest: hintOf(answer) };
+  return { held: { stance }, longest: toWarmStart(answer) };
 }

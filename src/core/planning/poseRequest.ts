@@ -2,9 +2,9 @@ import type { Side } from '../measures/protocol.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { PartId, Parts, Posture } from '../skeleton/posture.ts';
-import type { Hint } from '../solver/run.ts';
+import type { WarmStart } from '../solver/run.ts';
 import type { BuiltTask } from './buildTask.ts';
-import type { DepthHints } from './depthSearch.ts';
+import type { DepthWarmStarts } from './depthSearch.ts';
 import type { DepthAnswer, DepthRequest, HeldDepth } from './findDepth.ts';
 import type { Numbers } from './numbers.ts';
 
@@ -31,23 +31,23 @@ export interface PoseAnswer {
   /** The depth that was taken first and held, when the pose has one. */
   readonly first: HeldDepth | null;
   /** Where the longest stance was found, when it is found first. */
-  readonly longest: Hint | null;
+  readonly longest: WarmStart | null;
   /** The share of its first depth that was kept. */
   readonly keptShare: number;
 }
 
-/** Where a like task was solved before: each stage starts there, and nothing gives way again. */
-export interface PoseHints {
-  readonly longest: Hint | null;
-  readonly first: DepthHints | null;
-  readonly last: DepthHints | null;
+/** Where a similar task was solved before: each stage starts there, and nothing gives way again. */
+export interface PoseWarmStarts {
+  readonly longest: WarmStart | null;
+  readonly first: DepthWarmStarts | null;
+  readonly last: DepthWarmStarts | null;
   readonly keptShare: number;
 }
 
-export const hintsOf = ({ found, first, keptShare, longest }: PoseAnswer): PoseHints => ({
+export const toWarmStarts = ({ found, first, keptShare, longest }: PoseAnswer): PoseWarmStarts => ({
   longest,
-  first: first?.hints ?? null,
-  last: found.kind === 'held' ? found.hints : null,
+  first: first?.warmStarts ?? null,
+  last: found.kind === 'held' ? found.warmStarts : null,
   keptShare,
 });
 

@@ -5,10 +5,10 @@ import { settleFreely } from '../solver/solve.ts';
 import { wishesWithinAt } from './depthSearch.ts';
 import type { HeldDepth } from './findDepth.ts';
 import {
-  hintsOf,
+  toWarmStarts,
   type Force,
   type PoseAnswer,
-  type PoseHints,
+  type PoseWarmStarts,
   type PoseRequest,
 } from './poseRequest.ts';
 import { build, solveOn } from './solvePose.ts';
@@ -33,7 +33,7 @@ export function solveMoved(
   const held = holdMoved(request, before, force.parts, posture);
   const near = withParts(posture, held);
   if (force.quantities.length === 0) {
-    const answer = solveOn(request, held, near, lookAgain(hintsOf(before)));
+    const answer = solveOn(request, held, near, lookAgain(toWarmStarts(before)));
     return answer.found.kind === 'held' ? { answer, found: answer.found } : null;
   }
   const built = build(request, held, near);
@@ -55,10 +55,10 @@ export function solveMoved(
 }
 
 /** What was moved may ask the wishes for more: how far they stretch is looked for again. */
-const lookAgain = (hints: PoseHints): PoseHints => ({
-  ...hints,
-  first: hints.first === null ? null : { ...hints.first, stretch: null },
-  last: hints.last === null ? null : { ...hints.last, stretch: null },
+const lookAgain = (warmStarts: PoseWarmStarts): PoseWarmStarts => ({
+  ...warmStarts,
+  first: warmStarts.first === null ? null : { ...warmStarts.first, stretch: null },
+  last: warmStarts.last === null ? null : { ...warmStarts.last, stretch: null },
 });
 
 /** What was held before, and what is held now in its place. */

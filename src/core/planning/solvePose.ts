@@ -2,21 +2,24 @@ import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { Parts, Posture } from '../skeleton/posture.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, type BuiltTask } from './buildTask.ts';
-import type { DepthHints } from './depthSearch.ts';
+import type { DepthWarmStarts } from './depthSearch.ts';
 import { findDepth, findSetUpWithoutDepth, type DepthAnswer } from './findDepth.ts';
 import { findKeptShare, keepFirstDepth } from './firstDepth.ts';
 import { findHeldStance } from './longestStance.ts';
-import type { PoseAnswer, PoseHints, PoseRequest } from './poseRequest.ts';
+import type { PoseAnswer, PoseWarmStarts, PoseRequest } from './poseRequest.ts';
 
 /**
  * Solves a pose: first a stance that is found once, then one depth after the other, each
  * held while the next one grows. A first depth gives way when nothing is left for the last.
  */
-export function solvePose(request: PoseRequest, hints: PoseHints | null = null): PoseAnswer {
+export function solvePose(
+  request: PoseRequest,
+  warmStarts: PoseWarmStarts | null = null,
+): PoseAnswer {
   const { feet } = request;
-  if (feet !== null) return solveOn(request, feet.held, feet.posture, hints);
-  const { held, longest } = findHeldStance(request, hints?.longest ?? null);
-  return { ...solveOn(request, held, null, hints), longest };
+  if (feet !== null) return solveOn(request, feet.held, feet.posture, warmStarts);
+  const { held, longest } = findHeldStance(request, warmStarts?.longest ?? null);
+  return { ...solveOn(request, held, null, warmStarts), longest };
 }
 
 /** The task of a request with some parts held, started near a posture. */
@@ -40,22 +43,22 @@ export function solveOn(
   request: PoseRequest,
   held: Partial<Parts>,
   near: Posture | null,
-  hints: PoseHints | null,
+  warmStarts: PoseWarmStarts | null,
 ): PoseAnswer {
   const { pose } = request;
   const built = keepKneeBend(build(request, held, near), request);
   const common = { longest: null, keptShare: 1 };
   if (pose.firstDepth === null) {
-    const found = findStage(request, built, pose.depth, hints?.last ?? null);
+    const found = findStage(request, built, pose.depth, warmStarts?.last ?? null);
     return { ...common, built, found, first: null };
   }
-  const first = findStage(request, built, pose.firstDepth, hints?.first ?? null);
+  const first = findStage(request, built, pose.firstDepth, warmStarts?.first ?? null);
   if (first.kind === 'cannot') return { ...common, built, found: first, first: null };
   const heldAt = (share: number): BuiltTask =>
     keepFirstDepth(built, pose.firstDepth!, share, first);
-  const keptShare = hints?.keptShare ?? findKeptShare(pose, heldAt);
+  const keptShare = warmStarts?.keptShare ?? findKeptShare(pose, heldAt);
   const onFirst = heldAt(keptShare);
-  const found = findStage(request, onFirst, pose.depth, hints?.last ?? null);
+  const found = findStage(request, onFirst, pose.depth, warmStarts?.last ?? null);
   return { ...common, built: onFirst, found, first, keptShare };
 }
 
@@ -63,7 +66,9 @@ function findStage(
   request: PoseRequest,
   built: BuiltTask,
   depth: DepthDefinition | null,
-  hints: DepthHints | null,
+  warmStarts: DepthWarmStarts | null,
 ): DepthAnswer {
-  return depth === null ? findSetUpWithoutDepth(built) : findDepth(built, depth, request, hints);
+  return depth === null
+    ? findSetUpWithoutDepth(built)
+    : findDepth(built, depth, request, warmStarts);
 }

@@ -5,7 +5,7 @@ import type { Result } from '../problems/problem.ts';
 import { calcNumbers, type Numbers } from './numbers.ts';
 import { Remembered } from './remembered.ts';
 import type { Request } from './request.ts';
-import { hintsOf, holdFeet, type PoseAnswer, type PoseRequest } from './poseRequest.ts';
+import { toWarmStarts, holdFeet, type PoseAnswer, type PoseRequest } from './poseRequest.ts';
 import { solvePose } from './solvePose.ts';
 
 /** A request as it was solved. */
@@ -62,7 +62,7 @@ export function solveRequest(
     feet: below === null ? null : holdFeet(below.answer),
   };
   const solve = (): PoseAnswer =>
-    solvePose(poseRequest, like === null ? null : hintsOf(like.answer));
+    solvePose(poseRequest, like === null ? null : toWarmStarts(like.answer));
   const answer =
     LEG_GIVERS.has(pose.id) && like === null
       ? answersBefore.find(numbers.value, keyOf(request), solve)

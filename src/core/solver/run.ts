@@ -9,32 +9,32 @@ import {
   isPull,
   type Aim,
   type Musts,
-  type Pressure,
+  type Multipliers,
 } from '../conditions/residuals.ts';
 import { buildSkeleton, type Skeleton } from '../skeleton/skeleton.ts';
 
-/** Musts count as kept when none is broken by more than this, degrees or centimetres. */
+/** All musts count as kept below this violation, degrees or centimetres. */
 const KEPT_WITHIN = 0.03;
-/** Corrections go on until no must is broken by more than this, degrees or centimetres. */
+/** Corrections go on until the largest violation is below this, degrees or centimetres. */
 const CORRECTED_WITHIN = 0.01;
 const MOST_CORRECTIONS = 12;
-/** A correction that leaves more than this share of a breach makes the musts heavier. */
+/** A correction that leaves more than this share of the violation raises the weight of the musts. */
 const SLOW_SHARE = 0.3;
-/** One that leaves as good as all of it under heavier musts shows that they cannot all be kept. */
+/** One that leaves this share of it under a raised weight shows that the musts cannot all be kept. */
 const STUCK_SHARE = 0.95;
-/** A breach larger than this, degrees or centimetres, shows it at once; a small one can yet give way. */
-const LARGE_BREACH = 0.1;
+/** A violation above this shows it at the first weight; a smaller one is given a second. Degrees or centimetres. */
+const LARGE_VIOLATION = 0.1;
 const HEAVIER = 3;
 const HEAVIEST = 100;
 
-/** A must broken by one degree or centimetre costs this many tolerances of a wish, at first. */
+/** Weight of a must at first: a violation of one degree or centimetre costs this many tolerances of a wish. */
 const MUST_WEIGHT = 3;
-/** Half a millimetre or 0.03° of every unknown: what nobody can see, unless it gains something. */
+/** A step below half a millimetre or 0.03° of every unknown is invisible; it counts only if it lowers the cost. */
 const SMALL_STEP = { smallStepGain: 0.01, smallStep: 5e-4 } as const;
 /**
- * When a run has come near enough, in squared tolerances. What a pull gains is depth, a
- * hundredth of a degree for less than 0.01; what is settled has wishes so flat that a hand
- * moves by centimetres for as little.
+ * Stopping criteria, in squared tolerances. A pull gains a hundredth of a degree of depth for less
+ * than 0.01. A settled posture needs a tighter one: its wishes are so flat that a hand moves by
+ * centimetres for as little.
  */
 const STOP = {
   draft: { gain: 0.1, ...SMALL_STEP },
@@ -42,44 +42,44 @@ const STOP = {
   settled: { gain: 1e-4, ...SMALL_STEP },
 } as const satisfies Record<string, StoppingCriterion>;
 
-/** Breaches of a draft that cost more than this tell nothing of the end, squared tolerances. */
-const SMALL_BREACH = 0.5;
+/** Above this constraint violation, squared tolerances, the estimate of a draft's cost is unreliable. */
+const SMALL_VIOLATION = 0.5;
 
 export interface Answer {
   readonly skeleton: Skeleton;
-  /** How the musts pressed in the end: what each of them holds back. */
-  readonly pressure: Pressure;
-  /** Largest broken must, degrees or centimetres. */
+  /** Shifts and weight of the musts in the end, for a warm start. */
+  readonly multipliers: Multipliers;
+  /** Largest violation of a must, degrees or centimetres. */
   readonly excess: number;
   readonly kept: boolean;
 }
 
-/** Where a like task was solved before: its posture, and what held it there. */
-export interface Hint {
+/** Where a similar task was solved before: its posture and multipliers. */
+export interface WarmStart {
   readonly posture: Posture;
-  readonly pressure: Pressure;
+  readonly multipliers: Multipliers;
 }
 
-export const hintOf = ({ skeleton, pressure }: Answer): Hint => ({
+export const toWarmStart = ({ skeleton, multipliers }: Answer): WarmStart => ({
   posture: skeleton.posture,
-  pressure,
+  multipliers,
 });
 
-/** A light pass's posture: musts only weighed so far. */
+/** The posture of a first, cheap minimisation, with musts only weighed. */
 export interface Draft {
   readonly posture: Posture;
-  /** What it will cost once every must is kept, in squared tolerances. */
+  /** Estimate of its cost once every must is kept, in squared tolerances. */
   readonly estimatedCost: number;
 }
 
-const roomLike = ({ equal, below }: Musts): Musts => ({
+const makeLike = ({ equal, below }: Musts): Musts => ({
   equal: new Float64Array(equal.length),
   below: new Float64Array(below.length),
 });
 
-/** The shift of another list of musts, for these; nothing where that is shorter. */
+/** Shifts of a similar task's musts, cut or filled with zeros to the length of these. */
 function fitShift(shift: Musts, musts: Musts): Musts {
-  const fitted = roomLike(musts);
+  const fitted = makeLike(musts);
   for (const list of ['equal', 'below'] as const) {
     const length = Math.min(musts[list].length, shift[list].length);
     fitted[list].set(shift[list].subarray(0, length));
@@ -87,9 +87,9 @@ function fitShift(shift: Musts, musts: Musts): Musts {
   return fitted;
 }
 
-/** Shifts every must by the breach that a run left; a must that is kept loses its shift. */
-function addBreach(shift: Musts, musts: Musts): Musts {
-  const sum = roomLike(musts);
+/** Shifts every must by the violation that was left; an inactive one loses its shift. */
+function addViolation(shift: Musts, musts: Musts): Musts {
+  const sum = makeLike(musts);
   for (let i = 0; i < sum.equal.length; i += 1) sum.equal[i] = musts.equal[i]! + shift.equal[i]!;
   for (let i = 0; i < sum.below.length; i += 1) {
     sum.below[i] = Math.max(0, musts.below[i]! + shift.below[i]!);
@@ -97,7 +97,7 @@ function addBreach(shift: Musts, musts: Musts): Musts {
   return sum;
 }
 
-function sumBreaches({ equal, below }: Musts): number {
+function sumViolations({ equal, below }: Musts): number {
   let sum = 0;
   for (const each of equal) sum += each * each;
   for (const each of below) if (each > 0) sum += each * each;
@@ -105,9 +105,9 @@ function sumBreaches({ equal, below }: Musts): number {
 }
 
 /**
- * One task with one aim. Musts are kept by the method of multipliers: each is shifted
- * by the breach that a run left, which pushes the next run back to the edge. So their
- * weight can stay light, and the path may cut corners.
+ * Minimisations of one task with one aim, by the augmented Lagrangian method: each must is
+ * shifted by the violation that the last minimisation left, which drives the next one back to the
+ * limit. The weight can stay low, so that steps may cut across violated regions.
  */
 export class Run {
   private readonly conditions: Conditions;
@@ -116,7 +116,7 @@ export class Run {
   private readonly workspace: Workspace;
   private readonly stop: StoppingCriterion;
 
-  /** @param first the posture that it is to begin at */
+  /** @param first the posture to start from */
   constructor(
     private readonly task: PoseTask,
     aim: Aim,
@@ -132,14 +132,13 @@ export class Run {
   }
 
   draft(start: Posture): Draft {
-    const pressure = { shift: this.noShift, weight: MUST_WEIGHT };
+    const multipliers = { shift: this.noShift, weight: MUST_WEIGHT };
     this.workspace.forgetCurvature();
-    const posture = this.minimise(start, pressure, STOP.draft);
-    const breach = MUST_WEIGHT ** 2 * sumBreaches(this.calcMusts(posture));
-    // At the least of what is preferred and of breaches that cost their squares, both slopes
-    // are alike: what small breaches cost is half of what it will cost to do without them.
-    // Of large ones it is only known that it will cost more than they do.
-    const without = breach < SMALL_BREACH ? 2 * breach : breach;
+    const posture = this.minimise(start, multipliers, STOP.draft);
+    const violation = MUST_WEIGHT ** 2 * sumViolations(this.calcMusts(posture));
+    // At a minimum of preferences plus squared violations the two gradients balance, so that a
+    // small violation costs as much again to remove. Of a large one this is only a lower bound.
+    const without = violation < SMALL_VIOLATION ? 2 * violation : violation;
     return { posture, estimatedCost: this.calcCost(posture) + without };
   }
 
@@ -150,32 +149,32 @@ export class Run {
 
   correct({ posture: from }: Draft): Answer {
     const musts = this.calcMusts(from);
-    const pressure = { shift: addBreach(this.noShift, musts), weight: MUST_WEIGHT };
-    return this.correctUnder(pressure, from, findLargestExcess(musts));
+    const multipliers = { shift: addViolation(this.noShift, musts), weight: MUST_WEIGHT };
+    return this.correctUnder(multipliers, from, findLargestExcess(musts));
   }
 
   /** From where a like task was solved, pressed as it was there. */
-  correctHint({ posture, pressure }: Hint): Answer {
+  correctWarmStart({ posture, multipliers }: WarmStart): Answer {
     const musts = this.calcMusts(posture);
-    const shift = fitShift(pressure.shift, musts);
-    return this.correctUnder({ ...pressure, shift }, posture, findLargestExcess(musts));
+    const shift = fitShift(multipliers.shift, musts);
+    return this.correctUnder({ ...multipliers, shift }, posture, findLargestExcess(musts));
   }
 
-  private correctUnder(pressure: Pressure, from: Posture, excessBefore: number): Answer {
-    let { shift, weight } = pressure;
+  private correctUnder(multipliers: Multipliers, from: Posture, excessBefore: number): Answer {
+    let { shift, weight } = multipliers;
     let posture = from;
     let excess = excessBefore;
     let left = excessBefore;
-    // One correction's curvature is nearly the next one's.
+    // The second-order estimate of one correction serves the next: their tasks are nearly alike.
     this.workspace.forgetCurvature();
     for (let correction = 0; correction < MOST_CORRECTIONS; correction += 1) {
       posture = this.minimise(posture, { shift, weight }, this.stop);
       const musts = this.calcMusts(posture);
       left = findLargestExcess(musts);
       if (left <= CORRECTED_WITHIN) break;
-      shift = addBreach(shift, musts);
+      shift = addViolation(shift, musts);
       if (left > SLOW_SHARE * excess) {
-        const lightest = left > LARGE_BREACH ? MUST_WEIGHT : MUST_WEIGHT * HEAVIER;
+        const lightest = left > LARGE_VIOLATION ? MUST_WEIGHT : MUST_WEIGHT * HEAVIER;
         const isStuck = weight > lightest && left > STUCK_SHARE * excess;
         if (isStuck || weight >= HEAVIEST) break;
         // A shift stands for a force, weight² · shift, which stays when the weight grows.
@@ -186,25 +185,25 @@ export class Run {
       excess = left;
     }
     const skeleton = this.evaluator.build(posture);
-    return { skeleton, pressure: { shift, weight }, excess: left, kept: left <= KEPT_WITHIN };
+    return { skeleton, multipliers: { shift, weight }, excess: left, kept: left <= KEPT_WITHIN };
   }
 
   private calcMusts(posture: Posture): Musts {
     return this.conditions.calcMusts(this.evaluator.evaluate(posture));
   }
 
-  private minimise(start: Posture, pressure: Pressure, stop: StoppingCriterion): Posture {
+  private minimise(start: Posture, multipliers: Multipliers, stop: StoppingCriterion): Posture {
     const { conditions, evaluator, workspace } = this;
     const { free } = this.task;
     return minimise<Posture>(
       {
         move: (from, step) => stepPosture(from, step, free),
         calcResiduals: (at, into) => {
-          conditions.writeResiduals(evaluator.evaluate(at), pressure, into);
+          conditions.writeResiduals(evaluator.evaluate(at), multipliers, into);
         },
         calcDerivatives: (at, into) => {
           evaluator.writeJacobian(at, into.jacobian);
-          conditions.writeDerivatives(evaluator.evaluate(at), pressure.weight, into);
+          conditions.writeDerivatives(evaluator.evaluate(at), multipliers.weight, into);
         },
       },
       start,

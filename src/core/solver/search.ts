@@ -2,7 +2,7 @@ import type { PoseTask } from '../conditions/poseTask.ts';
 import { measureApart, takeFixedParts, type Posture } from '../skeleton/posture.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { toScaled, type Aim } from '../conditions/residuals.ts';
-import { Run, type Answer, type Draft, type Hint } from './run.ts';
+import { Run, type Answer, type Draft, type WarmStart } from './run.ts';
 
 /** A pull counts as at its end when it is short by less than this, degrees or centimetres. */
 const AT_THE_END = 0.01;
@@ -76,29 +76,29 @@ export function runNear(
   return runFrom(task, aim, task.starts);
 }
 
-/** Corrects the answer to a like task as if it were a draft, once it stands where this one has to. */
-export function tryHint(
+/** Corrects the answer to a similar task as if it were a draft, once it stands where this one has to. */
+export function tryWarmStart(
   task: PoseTask,
   aim: Aim,
-  hint: Hint,
+  warmStart: WarmStart,
 ): { readonly run: Run; readonly from: Posture; readonly answer: Answer } {
-  const from = takeFixedParts(hint.posture, task.starts.at(-1)!, task.free);
+  const from = takeFixedParts(warmStart.posture, task.starts.at(-1)!, task.free);
   const run = new Run(task, aim, from);
-  return { run, from, answer: run.correctHint({ ...hint, posture: from }) };
+  return { run, from, answer: run.correctWarmStart({ ...warmStart, posture: from }) };
 }
 
 /**
- * From the answer to a like task.
+ * From the answer to a similar task.
  *
  * @param again starts that may lead farther yet
  */
-export function runFromHint(
+export function runFromWarmStart(
   task: PoseTask,
   aim: Aim,
-  hint: Hint,
+  warmStart: WarmStart,
   again: readonly Posture[] = [],
 ): Answer {
-  const { run, from, answer } = tryHint(task, aim, hint);
+  const { run, from, answer } = tryWarmStart(task, aim, warmStart);
   if (!answer.kept) return runNear(task, aim, from, again);
   return findShort(aim, answer) < AT_THE_END ? answer : findBest(run, aim, again, answer);
 }

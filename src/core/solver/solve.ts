@@ -3,8 +3,8 @@ import type { PoseTask } from '../conditions/poseTask.ts';
 import type { Posture } from '../skeleton/posture.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import type { Aim } from '../conditions/residuals.ts';
-import type { Answer, Hint } from './run.ts';
-import { runFrom, runFromHint, runNear, tryHint } from './search.ts';
+import type { Answer, WarmStart } from './run.ts';
+import { runFrom, runFromWarmStart, runNear, tryWarmStart } from './search.ts';
 
 /** How far a quantity is to be taken: from where it is easy to where it ends, radians or metres. */
 export interface Way {
@@ -37,17 +37,17 @@ export const pullFarthest = (
 ): Answer => runNear(task, pullAlong(way, aim), near);
 
 /**
- * The same from where a like task was solved before.
+ * The same from where a similar task was solved before.
  *
  * @param again starts that may lead farther yet
  */
-export const pullFromHint = (
+export const pullFromWarmStart = (
   task: PoseTask,
   way: Way,
   aim: ReachAim,
-  hint: Hint,
+  warmStart: WarmStart,
   again: readonly Posture[] = [],
-): Answer => runFromHint(task, pullAlong(way, aim), hint, again);
+): Answer => runFromWarmStart(task, pullAlong(way, aim), warmStart, again);
 
 /** Pulls, and walks on from a dead end, which is slow; see {@link pullFarthest}. */
 export function reachFarthest(
@@ -131,24 +131,24 @@ export function settleAt(
   quantity: QuantityId,
   value: number,
   aim: ReachAim,
-  near: Hint,
+  near: WarmStart,
 ): Answer {
   const held = holdAt(quantity, value, aim);
   const settled = runFrom(task, held, [near.posture, ...task.again.settled]);
   if (settled.kept) return settled;
   // The wishes can lead a draft out of the valley in which all musts are kept.
-  const { answer } = tryHint(task, held, near);
+  const { answer } = tryWarmStart(task, held, near);
   return answer.kept ? answer : runFrom(task, held, task.starts);
 }
 
-/** The same from where a like task was solved before. */
-export const settleFromHint = (
+/** The same from where a similar task was solved before. */
+export const settleFromWarmStart = (
   task: PoseTask,
   quantity: QuantityId,
   value: number,
   aim: ReachAim,
-  hint: Hint,
-): Answer => runFromHint(task, holdAt(quantity, value, aim), hint);
+  warmStart: WarmStart,
+): Answer => runFromWarmStart(task, holdAt(quantity, value, aim), warmStart);
 
 /** The most wished-for posture that keeps every must. */
 export const settleFreely = (task: PoseTask, aim: ReachAim): Answer =>

@@ -3,7 +3,7 @@ import type { PoseTask } from '../conditions/poseTask.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { toScaled } from '../conditions/residuals.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
-import { hintOf, type Answer } from '../solver/run.ts';
+import { toWarmStart, type Answer } from '../solver/run.ts';
 import { reachFarthest, settleAt } from '../solver/solve.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { withLimits } from '../planning/buildTask.ts';
@@ -133,7 +133,7 @@ function findWorthwhile(
   let best: Answer | null = null;
   for (let halving = 0; halving < HALVINGS; halving += 1) {
     const middle = (low + high) / 2;
-    const answer = settleAt(task, 'stance', middle, aim, hintOf(best ?? shortest));
+    const answer = settleAt(task, 'stance', middle, aim, toWarmStart(best ?? shortest));
     if (answer.kept && shareOf(answer.skeleton) >= TOO_LITTLE_WORK) {
       best = answer;
       high = middle;

@@ -9,7 +9,7 @@ import { LinearModel, type Residuals } from '../../../src/core/leastSquares/line
 import type { PoseTask } from '../../../src/core/conditions/poseTask.ts';
 import { countUnknowns, stepPosture, type Posture } from '../../../src/core/skeleton/posture.ts';
 import { PostureEvaluator } from '../../../src/core/solver/postureEvaluator.ts';
-import { Conditions, type Pressure } from '../../../src/core/conditions/residuals.ts';
+import { Conditions, type Multipliers } from '../../../src/core/conditions/residuals.ts';
 import { buildSkeleton } from '../../../src/core/skeleton/skeleton.ts';
 import { PLAIN_RULES, recordOf, STIFF, SUPPLE } from '../../support/people.ts';
 import { makeRandom } from '../../support/random.ts';
@@ -26,7 +26,7 @@ function compare(task: PoseTask, posture: Posture): { told: number; kinks: numbe
   const conditions = new Conditions(task, aim, skeleton);
   const evaluator = new PostureEvaluator(task, conditions.observables, skeleton);
   const musts = conditions.calcMusts(evaluator.evaluate(posture));
-  const pressure: Pressure = {
+  const multipliers: Multipliers = {
     shift: { equal: musts.equal.map(() => 0), below: musts.below.map(() => 0) },
     weight: 3,
   };
@@ -37,13 +37,13 @@ function compare(task: PoseTask, posture: Posture): { told: number; kinks: numbe
       twoSided: new Float64Array(shape.twoSided.length),
       oneSided: new Float64Array(shape.oneSided.length),
     };
-    conditions.writeResiduals(evaluator.evaluate(at), pressure, residuals);
+    conditions.writeResiduals(evaluator.evaluate(at), multipliers, residuals);
     return residuals;
   };
   const now = residualsAt(posture);
   const { derivatives } = new LinearModel(shape);
   evaluator.writeJacobian(posture, derivatives.jacobian);
-  conditions.writeDerivatives(evaluator.evaluate(posture), pressure.weight, derivatives);
+  conditions.writeDerivatives(evaluator.evaluate(posture), multipliers.weight, derivatives);
   const slopeOf = (list: keyof Residuals, i: number, j: number): number => {
     const own = derivatives[list][i]! * derivatives.jacobian[shape[list][i]! * n + j]!;
     if (list === 'twoSided') return own;

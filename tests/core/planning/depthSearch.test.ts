@@ -4,7 +4,7 @@ import { withLimits } from '../../../src/core/planning/buildTask.ts';
 import { DepthSearch, wishesWithinAt } from '../../../src/core/planning/depthSearch.ts';
 import { planPose, planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { toScaled } from '../../../src/core/conditions/residuals.ts';
-import { hintOf } from '../../../src/core/solver/run.ts';
+import { toWarmStart } from '../../../src/core/solver/run.ts';
 import { pullFarthest, settleAt } from '../../../src/core/solver/solve.ts';
 import { radiansFromDegrees } from '../../../src/core/units/brands.ts';
 import { anyBody } from '../../support/anyBody.ts';
@@ -19,7 +19,7 @@ describe('a depth that cannot be taken as shallow as wanted', () => {
       if (plan.kind !== 'planned' || plan.answer.found.kind !== 'held') continue;
       const { built, found } = plan.answer;
       if (found.reason.kind !== 'held-back' || found.deepest! - found.depth! < 8) continue;
-      const near = hintOf(found.answer);
+      const near = toWarmStart(found.answer);
       const aim = { toSpare: 0, wishesWithin: wishesWithinAt(found.stretch) };
       const task = withLimits(built, 'recommended');
       const canBeHeldAt = (depth: number): boolean =>

@@ -3,8 +3,8 @@ import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import { wishesWithinAt } from '../../../src/core/planning/depthSearch.ts';
 import {
-  hintsOf,
-  type PoseHints,
+  toWarmStarts,
+  type PoseWarmStarts,
   type PoseRequest,
 } from '../../../src/core/planning/poseRequest.ts';
 import { solvePose } from '../../../src/core/planning/solvePose.ts';
@@ -17,8 +17,11 @@ import { PLAIN_RULES, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/p
 import { makeRandom } from '../../support/random.ts';
 
 /** Depth, deepest and stance, in degrees or centimetres. */
-function solveFrom(request: PoseRequest, hints: PoseHints | null = null): readonly number[] {
-  const { found } = solvePose(request, hints);
+function solveFrom(
+  request: PoseRequest,
+  warmStarts: PoseWarmStarts | null = null,
+): readonly number[] {
+  const { found } = solvePose(request, warmStarts);
   if (found.kind !== 'held') return [];
   const { stance } = found.answer.skeleton.posture.parts;
   return [found.depth ?? 0, found.deepest ?? 0, 100 * stance];
@@ -48,14 +51,14 @@ const LIKE_BODIES: readonly Readonly<Record<string, number>>[] = [
   { 'hip-opening': 3, 'hip-abduction': 2, 'hip-external-rotation': 2 },
 ];
 
-describe('the answer of a like body, taken as a hint', () => {
+describe('the answer of a like body, taken as a warmStart', () => {
   it.each(POSES.map((pose) => pose.id))('leads where solving anew does, for %s', (id) => {
     let compared = 0;
     for (const measures of [REFERENCE, SUPPLE]) {
       const usual = { ...measures, 'knee-flexion': 160, 'trunk-side-bend': 25 };
       const known = planPose(recordOf(usual), id, 'right');
       if (known.kind !== 'planned') throw new Error(known.kind);
-      const hints = hintsOf(known.answer);
+      const warmStarts = toWarmStarts(known.answer);
       for (const change of LIKE_BODIES) {
         const like = Object.fromEntries(
           Object.entries(usual).map(([measure, value]) => [
@@ -68,7 +71,7 @@ describe('the answer of a like body, taken as a hint', () => {
         // How far wishes stretch is found to two in a hundred, on which a depth may hang.
         if (plan.answer.found.kind === 'held' && plan.answer.found.stretch > 1) continue;
         const anew = solveFrom(plan.poseRequest);
-        const hinted = solveFrom(plan.poseRequest, hints);
+        const hinted = solveFrom(plan.poseRequest, warmStarts);
         expect(hinted).toHaveLength(anew.length);
         hinted.forEach((value, i) => {
           expect(Math.abs(value - anew[i]!), JSON.stringify({ i, change })).toBeLessThan(0.5);
