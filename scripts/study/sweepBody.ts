@@ -37,7 +37,7 @@ export interface Sweep {
   readonly body: number;
   readonly pose: string;
   readonly measure: MeasureId;
-  /** Numbers that jump between two neighbours of one level. */
+  /** PlanningContext that jump between two neighbours of one level. */
   readonly jumps: readonly string[];
   /** Where more range costs depth at the same level, degrees at most. */
   readonly depthLost: number;

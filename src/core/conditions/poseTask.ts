@@ -1,4 +1,4 @@
-import { type Figure } from '../skeleton/figure.ts';
+import { type CanonicalBody } from '../skeleton/canonicalBody.ts';
 import type { Limits } from './limits.ts';
 import type { PartId, Posture } from '../skeleton/posture.ts';
 import type { Stage } from '../poses/poseDefinition.ts';
@@ -21,7 +21,7 @@ export interface Wish {
 
 /** A pose with one person's lengths, limits and house rules filled in: all the solver knows. */
 export interface PoseTask {
-  readonly figure: Figure;
+  readonly body: CanonicalBody;
   readonly contacts: ContactPlan;
   readonly limits: Limits;
   readonly musts: readonly Must[];

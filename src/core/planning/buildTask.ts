@@ -4,7 +4,7 @@ import type { Must, PoseTask } from '../conditions/poseTask.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PoseDefinition, Stage } from '../poses/poseDefinition.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import { figureOf } from '../skeleton/figure.ts';
+import { toCanonicalBody } from '../skeleton/canonicalBody.ts';
 import { findSoleHeights } from '../skeleton/legOnLeg.ts';
 import type { Parts, Posture } from '../skeleton/posture.ts';
 import { planFeet } from '../skeleton/contacts.ts';
@@ -89,11 +89,11 @@ export function buildTask(
   const thighFootAngle = (side: Side): number =>
     radiansFromDegrees(findRange(ranges, 'thigh-foot-angle', side)?.use.value ?? 0);
   const straight = radiansFromDegrees(STRAIGHT_KNEE_DEG[rules.straightKnees]);
-  const figure = figureOf(body, frontSide, {
+  const canonicalBody = toCanonicalBody(body, frontSide, {
     left: thighFootAngle('left'),
     right: thighFootAngle('right'),
   });
-  const sole = findSoleHeights(figure, pose.soleAt ?? 'shin');
+  const sole = findSoleHeights(canonicalBody, pose.soleAt ?? 'shin');
   const ankle = findAnkleConditions(pose, rules);
   const musts: Must[] = [
     ...[...pose.musts, ...ankle.musts, ...findPartMusts(pose, backFootYaw, free)].map((must) =>
@@ -135,10 +135,10 @@ export function buildTask(
     limits,
     usable: rules.depth === 'deepest' ? 'safe' : 'recommended',
     task: {
-      figure,
+      body: canonicalBody,
       contacts: {
         feet: planFeet(
-          figure,
+          canonicalBody,
           pose.backContact,
           heelLine.width,
           metresFromCm(pose.frontBallOnCm ?? 0),

@@ -13,7 +13,7 @@ import {
 } from './poseRequest.ts';
 import { build, solveOn } from './solvePose.ts';
 
-/** Numbers are told in tenths of a degree or centimetre, and held as exactly. */
+/** PlanningContext are told in tenths of a degree or centimetre, and held as exactly. */
 const HELD_WITHIN = 0.05;
 
 /**

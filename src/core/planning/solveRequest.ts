@@ -2,7 +2,7 @@ import type { MeasureSet } from '../measures/measureSet.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { Result } from '../problems/problem.ts';
-import { calcNumbers, type Numbers } from './numbers.ts';
+import { makePlanningContext, type PlanningContext } from './planningContext.ts';
 import { Remembered } from './remembered.ts';
 import type { Request } from './request.ts';
 import { toWarmStarts, holdFeet, type PoseAnswer, type PoseRequest } from './poseRequest.ts';
@@ -10,7 +10,7 @@ import { solvePose } from './solvePose.ts';
 
 /** A request as it was solved. */
 export interface SolvedRequest {
-  readonly numbers: Numbers;
+  readonly context: PlanningContext;
   readonly poseRequest: PoseRequest;
   readonly answer: PoseAnswer;
   /** The pose whose feet it stands on; null = it has feet of its own. */
@@ -26,7 +26,7 @@ const LEG_GIVERS: ReadonlySet<string> = new Set(
   ),
 );
 
-const answersBefore = new Remembered<Numbers, PoseAnswer>();
+const answersBefore = new Remembered<PlanningContext, PoseAnswer>();
 
 /**
  * Solves a request with the measures of a person: first the pose whose feet it stands on,
@@ -41,8 +41,8 @@ export function solveRequest(
   like: SolvedRequest | null = null,
 ): Result<SolvedRequest> {
   const { pose, side, rules, legs, isHeldBefore, record } = request;
-  const numbers = calcNumbers(set, request);
-  if (!numbers.ok) return numbers;
+  const context = makePlanningContext(set, request);
+  if (!context.ok) return context;
   const standing = legs === null ? null : solveRequest(legs, set, like?.legs ?? null);
   if (standing?.ok === false) return standing;
   const below = standing?.value ?? null;
@@ -54,7 +54,7 @@ export function solveRequest(
   }
   const poseRequest: PoseRequest = {
     pose,
-    numbers: numbers.value,
+    context: context.value,
     side,
     rules,
     experience: record.person.experience,
@@ -65,13 +65,13 @@ export function solveRequest(
     solvePose(poseRequest, like === null ? null : toWarmStarts(like.answer));
   const answer =
     LEG_GIVERS.has(pose.id) && like === null
-      ? answersBefore.find(numbers.value, keyOf(request), solve)
+      ? answersBefore.find(context.value, keyOf(request), solve)
       : solve();
-  const solved = { numbers: numbers.value, poseRequest, answer, legs: below, failedLegs: null };
+  const solved = { context: context.value, poseRequest, answer, legs: below, failedLegs: null };
   return { ok: true, value: solved };
 }
 
-/** What an answer depends on beside the numbers. */
+/** What an answer depends on besides the context. */
 const keyOf = ({ pose, level, side, rules, isHeldBefore, record, adapted }: Request): string =>
   JSON.stringify([
     ...[pose.id, level, side, rules, isHeldBefore, record.person.experience],

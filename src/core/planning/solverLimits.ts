@@ -5,7 +5,7 @@ import type { PoseDefinition, Place } from '../poses/poseDefinition.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Limits, LegLimits, TrunkLimits } from '../conditions/limits.ts';
 import type { MeasureId } from '../measures/protocols/index.ts';
-import { sideOfPlace } from '../skeleton/figure.ts';
+import { sideOfPlace } from '../skeleton/canonicalBody.ts';
 
 /** Spine flexion that still counts as a long back; not measured. Our modelling choice. */
 const LONG_BACK_FLEXION_DEG = 10;

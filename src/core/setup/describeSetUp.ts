@@ -90,13 +90,13 @@ export const describeStopped = (request: Request, problems: readonly Problem[]):
 /** The limits that an answer is reported against. */
 export const reportLimitsOf = ({
   answer: { built },
-  numbers,
+  context,
   poseRequest,
 }: SolvedRequest): ReportLimits => ({
   measured: built.limits.measured,
   safe: built.limits.safe,
   used: built.limits[built.usable],
-  findReason: makeHeldBackFinder(numbers.ranges, built.usable, poseRequest.pose),
+  findReason: makeHeldBackFinder(context.ranges, built.usable, poseRequest.pose),
 });
 
 function describeLimits(joints: readonly JointReport[], of: PoseSide): WorkingStep[] {
@@ -114,11 +114,11 @@ export function describeSolved(
 ): SetUp {
   const { pose, side, rules } = request;
   const { built } = solved.answer;
-  const { body } = solved.numbers;
-  const { figure } = built.task;
+  const { body } = solved.context;
+  const { body: canonicalBody } = built.task;
   const { skeleton } = found.answer;
   const joints = calcJointReports(skeleton, reportLimitsOf(solved), side);
-  const mat = onHalfCentimetre(layOnMat(figure, skeleton));
+  const mat = onHalfCentimetre(layOnMat(canonicalBody, skeleton));
   const told = describeLimits(joints, { pose: pose.id, side });
   const wishes = judgeWishes(request, built, skeleton);
   const mirrored = side === 'left' ? -1 : 1;
@@ -138,7 +138,7 @@ export function describeSolved(
       rules,
       body,
       frontSide: side,
-      figure,
+      canonicalBody,
       skeleton,
       mat,
       depths: [known.firstDepth, known.depth],
@@ -149,15 +149,15 @@ export function describeSolved(
       tiltDeg: toHundredths(degreesFromRadians(euler.tilt)),
       listDeg: toHundredths(degreesFromRadians(euler.list) * mirrored),
     },
-    landmarks: calcLandmarks(figure, skeleton, side, origin),
+    landmarks: calcLandmarks(canonicalBody, skeleton, side, origin),
     joints,
     limiting: findLimiting(joints.filter(isCalledOn)) ?? findLimiting(joints),
     balance: { base: flat(findBase(skeleton)), ...calcMargins(skeleton, side) },
     loads: calcLoads(skeleton, side, request.record.person.bodyMassKg),
     mat: { lengthCm: mat.lengthCm, widthCm: mat.widthCm, fits: mat.fits },
     footprints: {
-      front: flat(soleOutline(figure, skeleton.legs.front.foot)),
-      back: flat(soleOutline(figure, skeleton.legs.back.foot)),
+      front: flat(soleOutline(canonicalBody, skeleton.legs.front.foot)),
+      back: flat(soleOutline(canonicalBody, skeleton.legs.back.foot)),
     },
     problems: [...wishes.problems, ...findSideNotes(pose, joints, mat, skeleton)],
   };

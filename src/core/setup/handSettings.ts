@@ -11,7 +11,7 @@ import { negate, plain } from '../planning/working.ts';
 export function calcHandSettings({
   skeleton,
   pose,
-  figure,
+  canonicalBody,
   limitSteps: limits,
 }: Solved): Setting[] {
   const hands = PLACES.filter((place) => pose.arms[place].reach === 'down');
@@ -29,7 +29,7 @@ export function calcHandSettings({
   const higher = hands.reduce(highest, first);
   const { foot } = skeleton.legs.front;
   const height = [
-    plain('ankle height', cmFromMetres(figure.ankleHeight)),
+    plain('ankle height', cmFromMetres(canonicalBody.ankleHeight)),
     ...chainToShoulder(skeleton, higher, 2),
     link('arm down to the palm', arms[higher].shoulder, arms[higher].palm, 2),
   ];

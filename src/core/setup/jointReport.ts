@@ -2,7 +2,7 @@ import { toHundredths } from '../units/rounding.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { hasSides } from '../poses/hasSides.ts';
-import { sideOfPlace } from '../skeleton/figure.ts';
+import { sideOfPlace } from '../skeleton/canonicalBody.ts';
 import { calcDemands, type Demand } from '../conditions/demands.ts';
 import { nameMotionPair, type Limits } from '../conditions/limits.ts';
 import { findUsesBehind } from '../conditions/motionMeasures.ts';

@@ -1,7 +1,7 @@
 import { lerp, mirror, subtract, type Vec3 } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
 import { PLACES, type PoseDefinition } from '../poses/poseDefinition.ts';
-import { sideOfPlace, type Figure } from '../skeleton/figure.ts';
+import { sideOfPlace, type CanonicalBody } from '../skeleton/canonicalBody.ts';
 import { findBonyPoints } from '../skeleton/bonyPoints.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
@@ -32,12 +32,12 @@ export function findOrigin({ origin }: PoseDefinition, { legs }: Skeleton): Vec3
  * @param origin of the world, in the solver's frame
  */
 export function calcLandmarks(
-  figure: Figure,
+  canonicalBody: CanonicalBody,
   skeleton: Skeleton,
   frontSide: Side,
   origin: Vec3,
 ): Readonly<Record<string, LandmarkCm>> {
-  const bony = findBonyPoints(figure, skeleton);
+  const bony = findBonyPoints(canonicalBody, skeleton);
   const landmarks: Record<string, LandmarkCm> = {};
   const put = (name: string, point: Vec3): void => {
     landmarks[name] = toRealCm(subtract(point, origin), frontSide);

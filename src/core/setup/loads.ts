@@ -2,7 +2,7 @@ import { FOOT } from '../body/proportions.ts';
 import { CENTRE_FROM_PROXIMAL, MASS_SHARE } from '../body/masses.ts';
 import type { Side } from '../measures/protocol.ts';
 import { PLACES, type Place } from '../poses/poseDefinition.ts';
-import { sideOfPlace } from '../skeleton/figure.ts';
+import { sideOfPlace } from '../skeleton/canonicalBody.ts';
 import { WHOLE_MASS_SHARE } from '../skeleton/centreOfMass.ts';
 import type { LegPose } from '../skeleton/leg.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';

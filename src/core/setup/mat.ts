@@ -1,4 +1,4 @@
-import type { Figure } from '../skeleton/figure.ts';
+import type { CanonicalBody } from '../skeleton/canonicalBody.ts';
 import { soleOutline } from '../skeleton/foot.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
@@ -19,11 +19,12 @@ export interface MatFit {
 }
 
 /** Lays the stance in the middle of the mat's length, so that both ends have room. */
-export function layOnMat(figure: Figure, skeleton: Skeleton): MatFit {
+export function layOnMat(canonicalBody: CanonicalBody, skeleton: Skeleton): MatFit {
   const { front, back } = skeleton.legs;
-  const xs = [...soleOutline(figure, front.foot), ...soleOutline(figure, back.foot)].map(
-    ([x]) => x,
-  );
+  const xs = [
+    ...soleOutline(canonicalBody, front.foot),
+    ...soleOutline(canonicalBody, back.foot),
+  ].map(([x]) => x);
   const farthest = Math.max(...xs);
   const extentCm = cmFromMetres(farthest - Math.min(...xs));
   const marginCm = (MAT_LENGTH_CM - extentCm) / 2;

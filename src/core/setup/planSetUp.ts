@@ -92,7 +92,7 @@ function planLevel(
 function describe(request: Request, solved: SolvedRequest): SetUp {
   const { pose, rules } = request;
   const { found, first } = solved.answer;
-  const { body, ranges } = solved.numbers;
+  const { body, ranges } = solved.context;
   const unsolved = describeUnsolved(request);
   const measures = [...body.uses, ...[...ranges.values()].map((range) => range.use)];
   const provenance = { ...unsolved.provenance, measures };

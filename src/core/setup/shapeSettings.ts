@@ -83,7 +83,7 @@ export function calcAngleSettings(solved: Solved): Setting[] {
 export function calcShapeSettings({
   pose,
   skeleton,
-  figure,
+  canonicalBody,
   limitSteps: limits,
 }: Solved): Setting[] {
   const settings: Setting[] = [];
@@ -120,7 +120,7 @@ export function calcShapeSettings({
   if (pose.backContact === 'lifted') {
     told('lifted-leg', 'hanging', 'back-leg', 'lift, solved for', 'back-leg-lift');
     const height = [
-      plain('front ankle height', cmFromMetres(figure.ankleHeight)),
+      plain('front ankle height', cmFromMetres(canonicalBody.ankleHeight)),
       ...chainToPelvis(skeleton, 2),
       ...chainDownBackLeg(skeleton, 2),
     ];

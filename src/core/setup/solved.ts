@@ -2,7 +2,7 @@ import type { Body } from '../body/body.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import type { Figure } from '../skeleton/figure.ts';
+import type { CanonicalBody } from '../skeleton/canonicalBody.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import type { StancePlan } from '../planning/stance.ts';
 import type { HeelLine } from '../planning/heelLine.ts';
@@ -16,7 +16,7 @@ export interface Solved {
   readonly rules: HouseRules;
   readonly body: Body;
   readonly frontSide: Side;
-  readonly figure: Figure;
+  readonly canonicalBody: CanonicalBody;
   readonly skeleton: Skeleton;
   readonly stance: StancePlan;
   readonly heelLine: HeelLine;

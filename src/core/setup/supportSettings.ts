@@ -21,11 +21,11 @@ const BIND_STRAP_CM = 60;
 /** A back at a wall keeps its standing foot at least this far from it, cm. Common practice, no source. */
 const LEAST_FROM_WALL_CM = 5;
 
-function calcThighSupport({ skeleton, figure, limitSteps: limits }: Solved): Setting[] {
+function calcThighSupport({ skeleton, canonicalBody, limitSteps: limits }: Solved): Setting[] {
   const { foot, knee, hip } = skeleton.legs.front;
   const middle = lerp(knee, hip, SEAT_SHARE);
   const terms = [
-    plain('ankle height', cmFromMetres(figure.ankleHeight)),
+    plain('ankle height', cmFromMetres(canonicalBody.ankleHeight)),
     link('front shank upward', foot.ankle, knee, 2),
     link('front thigh upward to its middle', knee, middle, 2),
     plain('half the thigh’s depth', -HALF_THIGH_CM),
@@ -54,8 +54,8 @@ const calcKneePad = (): Setting[] => [
  * its heel when the wall is behind a pelvis that faces the front, from its outer edge
  * when it runs along the mat.
  */
-function calcWallBehind({ pose, skeleton, figure, limitSteps: limits }: Solved): Setting[] {
-  const { sacrum } = findBonyPoints(figure, skeleton);
+function calcWallBehind({ pose, skeleton, canonicalBody, limitSteps: limits }: Solved): Setting[] {
+  const { sacrum } = findBonyPoints(canonicalBody, skeleton);
   const { foot } = skeleton.legs.front;
   const { pelvisCentre } = skeleton.posture;
   const facesFront = pose.pelvisFaces === 'front';
@@ -66,7 +66,7 @@ function calcWallBehind({ pose, skeleton, figure, limitSteps: limits }: Solved):
   ].map(negate);
   const start = facesFront
     ? negate(link('heel to ankle', foot.heel, foot.ankle, 0))
-    : plain('less half the foot’s width', -cmFromMetres(figure.footWidth / 2));
+    : plain('less half the foot’s width', -cmFromMetres(canonicalBody.footWidth / 2));
   const terms = [start, ...toSacrum];
   const reached = terms.reduce((sum, each) => sum + each.value, 0);
   const missing = LEAST_FROM_WALL_CM - reached;
@@ -86,9 +86,9 @@ function calcWallAhead({ skeleton, limitSteps: limits }: Solved): Setting[] {
   return [makeSetting('wall-ahead', 'cm', 'front-heel', 'wall', terms, limits)];
 }
 
-function calcWallBeside({ skeleton, figure, limitSteps: limits }: Solved): Setting[] {
+function calcWallBeside({ skeleton, canonicalBody, limitSteps: limits }: Solved): Setting[] {
   const terms = [
-    plain('arm, level to the side', cmFromMetres(figure.front.armReach)),
+    plain('arm, level to the side', cmFromMetres(canonicalBody.front.armReach)),
     ...chainToShoulder(skeleton, 'front', 1).map(negate),
   ];
   return [makeSetting('wall-beside', 'cm', 'front-foot-line', 'wall', terms, limits)];

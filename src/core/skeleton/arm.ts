@@ -1,5 +1,5 @@
 import type { ArmDefinition, Place } from '../poses/poseDefinition.ts';
-import { limbOf, type Figure } from './figure.ts';
+import { limbOf, type CanonicalBody } from './canonicalBody.ts';
 import { HALF_THIGH_CM, PER_STATURE } from '../body/proportions.ts';
 import type { Rotation } from '../geometry/rotation.ts';
 import {
@@ -43,7 +43,7 @@ const UPPER_SHARE = upperArm / REACH_SHARE;
 const WRIST_SHARE = (upperArm + forearm) / REACH_SHARE;
 /** The hand's place on the mat: under the shoulder, moved sideways off the front foot if a prop stands there. */
 function findHandPlace(
-  figure: Figure,
+  body: CanonicalBody,
   plan: ArmPlan,
   shoulder: Vec3,
   frontFoot: FootPose,
@@ -59,8 +59,8 @@ function findHandPlace(
   const across = (y - heel[1]) * ahead - (x - heel[0]) * aside;
   // A block lies along the mat, twice as long as wide, so a turned foot meets its corner.
   const block = plan.clearFrontFoot * (ahead + 2 * Math.abs(aside));
-  const clear = figure.footWidth / 2 + block;
-  const behindHeel = -0.1 * figure.footLength - plan.clearFrontFoot;
+  const clear = body.footWidth / 2 + block;
+  const behindHeel = -0.1 * body.footLength - plan.clearFrontFoot;
   const beforeToe = length + plan.clearFrontFoot;
   // A foot that points across the mat is not cleared by a hand moved across the mat.
   if (along < behindHeel || along > beforeToe || Math.abs(across) >= clear || ahead < 0.5) {
@@ -213,7 +213,7 @@ const stretch = (shoulder: Vec3, toward: Vec3, reach: number): ArmPose => ({
  * @param least height of what stands under a hand that hangs down, metres
  */
 export function poseArm(
-  figure: Figure,
+  body: CanonicalBody,
   place: Place,
   plan: ArmPlan,
   chest: Rotation,
@@ -221,17 +221,17 @@ export function poseArm(
   legs: Readonly<Record<Place, LegPose>>,
   least = 0,
 ): ArmPose {
-  const reach = limbOf(figure, place).armReach;
+  const reach = limbOf(body, place).armReach;
   switch (plan.reach) {
     case 'folded':
     case 'behind-back':
-      return foldArm(plan.reach, place, chest, shoulder, reach, figure.halfShoulders);
+      return foldArm(plan.reach, place, chest, shoulder, reach, body.halfShoulders);
     case 'on-front-shin':
       return reachShin(reach, shoulder, legs.front);
     case 'elbow-on-front-thigh':
       return restOnThigh(reach, chest, shoulder, legs.front);
     case 'down':
-      return hangDown(figure, plan, reach, chest, shoulder, legs.front.foot, least);
+      return hangDown(body, plan, reach, chest, shoulder, legs.front.foot, least);
     default: {
       const toward = findDirection(place, plan.reach, chest, shoulder, legs.back.knee);
       return stretch(shoulder, toward, reach);
@@ -241,7 +241,7 @@ export function poseArm(
 
 /** A hand plumb under its shoulder, on the floor or on what stands there. */
 function hangDown(
-  figure: Figure,
+  body: CanonicalBody,
   plan: ArmPlan,
   reach: number,
   chest: Rotation,
@@ -249,7 +249,7 @@ function hangDown(
   frontFoot: FootPose,
   least: number,
 ): ArmPose {
-  const [x, y] = findHandPlace(figure, plan, shoulder, frontFoot);
+  const [x, y] = findHandPlace(body, plan, shoulder, frontFoot);
   const sidewaysSquared = (x - shoulder[0]) ** 2 + (y - shoulder[1]) ** 2;
   const drop = Math.sqrt(Math.max(0, reach * reach - sidewaysSquared));
   const palm: Vec3 = [x, y, Math.max(least, shoulder[2] - drop)];

@@ -1,6 +1,6 @@
 import { type Vec3, add, addScaled } from '../geometry/vector.ts';
 import type { Place } from '../poses/poseDefinition.ts';
-import type { Figure } from './figure.ts';
+import type { CanonicalBody } from './canonicalBody.ts';
 import type { Skeleton } from './skeleton.ts';
 import type { Posture } from './posture.ts';
 import { HIP_CENTRE, NECK_ABOVE_SHOULDER_PER_STATURE } from '../body/proportions.ts';
@@ -14,7 +14,7 @@ export interface BonyPoints {
 }
 
 export function findBonyPoints(
-  figure: Figure,
+  body: CanonicalBody,
   {
     posture,
     chest,
@@ -24,16 +24,16 @@ export function findBonyPoints(
   },
 ): BonyPoints {
   const { pelvis, pelvisCentre } = posture;
-  const above = HIP_CENTRE.below * figure.hipBoneWidth;
-  const ahead = HIP_CENTRE.behind * figure.hipBoneWidth;
+  const above = HIP_CENTRE.below * body.hipBoneWidth;
+  const ahead = HIP_CENTRE.behind * body.hipBoneWidth;
   const onPelvis = (forward: number, left: number): Vec3 =>
     add(pelvisCentre, toWorld(pelvis, [forward, left, above]));
   return {
-    neck: addScaled(chestCentre, chest.up, NECK_ABOVE_SHOULDER_PER_STATURE * figure.stature),
+    neck: addScaled(chestCentre, chest.up, NECK_ABOVE_SHOULDER_PER_STATURE * body.stature),
     asis: {
-      front: onPelvis(ahead, -figure.hipBoneWidth / 2),
-      back: onPelvis(ahead, figure.hipBoneWidth / 2),
+      front: onPelvis(ahead, -body.hipBoneWidth / 2),
+      back: onPelvis(ahead, body.hipBoneWidth / 2),
     },
-    sacrum: onPelvis(ahead - figure.pelvisDepth, 0),
+    sacrum: onPelvis(ahead - body.pelvisDepth, 0),
   };
 }

@@ -12,7 +12,7 @@ import {
   kneeOutline,
 } from './foot.ts';
 import type { Point2 } from '../geometry/polygon.ts';
-import type { Figure } from './figure.ts';
+import type { CanonicalBody } from './canonicalBody.ts';
 
 /** What stands where and what hangs free, with this person's rules filled in. */
 export interface ContactPlan {
@@ -48,7 +48,7 @@ export interface FeetPose {
  * @param frontBallHeight of a block under the ball of the front foot, metres
  */
 export function planFeet(
-  figure: Figure,
+  body: CanonicalBody,
   contact: BackContact,
   width: (backFootYaw: number) => number,
   frontBallHeight = 0,
@@ -60,13 +60,13 @@ export function planFeet(
     if (last !== null && haveSameFeet(last.at, parts)) return last.feet;
     const { frontFootYaw: yaw } = parts;
     if (front?.yaw !== yaw) {
-      const foot = placeFlatFoot(figure, [0, 0, 0], yaw, frontBallHeight);
-      front = { yaw, foot, sole: soleOutline(figure, foot) };
+      const foot = placeFlatFoot(body, [0, 0, 0], yaw, frontBallHeight);
+      front = { yaw, foot, sole: soleOutline(body, foot) };
     }
     const across = width(parts.backFootYaw) + parts.widening;
-    const back = placeBackEnd(figure, contact, parts, [-parts.stance, across]);
+    const back = placeBackEnd(body, contact, parts, [-parts.stance, across]);
     // From the back foot forward: its corners are found by sorting along the mat.
-    const outline = [...outlineOfEnd(figure, back), ...front.sole];
+    const outline = [...outlineOfEnd(body, back), ...front.sole];
     const feet = { front: front.foot, back, outline };
     last = { at: parts, feet };
     return feet;
@@ -74,33 +74,39 @@ export function planFeet(
 }
 
 function placeBackEnd(
-  figure: Figure,
+  body: CanonicalBody,
   contact: BackContact,
   { backFootYaw, backHeelLift, backShinLean }: Parts,
   [x, y]: Point2,
 ): BackEnd {
   switch (contact) {
     case 'flat': {
-      const foot = placeFlatFoot(figure, [x, y, 0], backFootYaw);
+      const foot = placeFlatFoot(body, [x, y, 0], backFootYaw);
       if (backHeelLift === 0) return { kind: 'foot', foot };
       // Pushed too far, a heel that should be down comes up about its ball. Its place still
       // counts for the base, so that the base does not leap when the heel leaves the floor.
-      const lifted = placeLiftedFoot(figure, foot.ball, backFootYaw, backHeelLift);
+      const lifted = placeLiftedFoot(body, foot.ball, backFootYaw, backHeelLift);
       return { kind: 'foot', foot: { ...lifted, bearsFrom: 0 } };
     }
     case 'ball':
-      return { kind: 'foot', foot: placeLiftedFoot(figure, [x, y, 0], backFootYaw, backHeelLift) };
+      return {
+        kind: 'foot',
+        foot: placeLiftedFoot(body, [x, y, 0], backFootYaw, backHeelLift),
+      };
     case 'lifted':
     case 'on-front-leg':
       return { kind: contact };
     default:
-      return { kind: 'knee', shin: placeKneelingShin(figure, [x, y], contact, backShinLean) };
+      return {
+        kind: 'knee',
+        shin: placeKneelingShin(body, [x, y], contact, backShinLean),
+      };
   }
 }
 
-function outlineOfEnd(figure: Figure, back: BackEnd): Point2[] {
-  if (back.kind === 'foot') return soleOutline(figure, back.foot);
+function outlineOfEnd(body: CanonicalBody, back: BackEnd): Point2[] {
+  if (back.kind === 'foot') return soleOutline(body, back.foot);
   if (back.kind !== 'knee') return [];
   const { knee, foot } = back.shin;
-  return [...kneeOutline(knee), ...soleOutline(figure, foot)];
+  return [...kneeOutline(knee), ...soleOutline(body, foot)];
 }

@@ -2,7 +2,7 @@ import { FOOT } from '../body/proportions.ts';
 import { aboutLeft, aboutUp, compose, type Rotation } from '../geometry/rotation.ts';
 import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
 import type { Point2 } from '../geometry/polygon.ts';
-import type { Figure } from './figure.ts';
+import type { CanonicalBody } from './canonicalBody.ts';
 
 export interface FootPose {
   readonly frame: Rotation;
@@ -22,22 +22,22 @@ export interface FootPose {
  * @param ballHeight of what stands under its ball, metres; 0 = flat on the floor
  */
 export function placeFlatFoot(
-  figure: Figure,
+  body: CanonicalBody,
   heel: Vec3,
   yawRad: number,
   ballHeight = 0,
 ): FootPose {
   const level = aboutUp(yawRad);
-  const toesUp = Math.asin(ballHeight / ((FOOT.ball - FOOT.heelCentre) * figure.footLength));
+  const toesUp = Math.asin(ballHeight / ((FOOT.ball - FOOT.heelCentre) * body.footLength));
   const frame = ballHeight === 0 ? level : compose(level, aboutLeft(-toesUp));
   const ahead = (fraction: number): Vec3 =>
-    addScaled(heel, frame.forward, (fraction - FOOT.heelCentre) * figure.footLength);
+    addScaled(heel, frame.forward, (fraction - FOOT.heelCentre) * body.footLength);
   return {
     frame,
     pointing: level.forward,
     bearsFrom: 0,
     heel,
-    ankle: addScaled(ahead(FOOT.ankle), frame.up, figure.ankleHeight),
+    ankle: addScaled(ahead(FOOT.ankle), frame.up, body.ankleHeight),
     ball: ahead(FOOT.ball),
     toe: ahead(FOOT.toe),
   };
@@ -50,14 +50,14 @@ export function placeFlatFoot(
  * @param liftRad angle of the sole against the floor, + heel up
  */
 export function placeLiftedFoot(
-  figure: Figure,
+  body: CanonicalBody,
   ball: Vec3,
   yawRad: number,
   liftRad: number,
 ): FootPose {
   const { forward: pointing } = aboutUp(yawRad);
   const frame = compose(aboutUp(yawRad), aboutLeft(liftRad));
-  const { footLength } = figure;
+  const { footLength } = body;
   const heel = addScaled(ball, frame.forward, (FOOT.heelCentre - FOOT.ball) * footLength);
   const under = addScaled(ball, frame.forward, (FOOT.ankle - FOOT.ball) * footLength);
   return {
@@ -65,7 +65,7 @@ export function placeLiftedFoot(
     pointing,
     bearsFrom: FOOT.ball,
     heel,
-    ankle: addScaled(under, frame.up, figure.ankleHeight),
+    ankle: addScaled(under, frame.up, body.ankleHeight),
     ball,
     toe: addScaled(ball, pointing, (FOOT.toe - FOOT.ball) * footLength),
   };
@@ -78,7 +78,7 @@ export function placeLiftedFoot(
  * @param forward unit vector from heel to toes
  * @param up unit vector from sole to shin
  */
-export function hangFoot(figure: Figure, ankle: Vec3, forward: Vec3, up: Vec3): FootPose {
+export function hangFoot(body: CanonicalBody, ankle: Vec3, forward: Vec3, up: Vec3): FootPose {
   const frame: Rotation = {
     forward,
     left: [
@@ -88,9 +88,9 @@ export function hangFoot(figure: Figure, ankle: Vec3, forward: Vec3, up: Vec3): 
     ],
     up,
   };
-  const under = addScaled(ankle, up, -figure.ankleHeight);
+  const under = addScaled(ankle, up, -body.ankleHeight);
   const ahead = (fraction: number): Vec3 =>
-    addScaled(under, forward, (fraction - FOOT.ankle) * figure.footLength);
+    addScaled(under, forward, (fraction - FOOT.ankle) * body.footLength);
   return {
     frame,
     pointing: forward,
@@ -122,26 +122,26 @@ export interface KneelingShin {
  * @param leanRad of a shin that leans back
  */
 export function placeKneelingShin(
-  figure: Figure,
+  body: CanonicalBody,
   [x, y]: Point2,
   shin: 'knee-toes-tucked' | 'knee-foot-flat' | 'shin-on-wall' | 'shin-leaning-on-wall',
   leanRad: number,
 ): KneelingShin {
-  const { shank } = figure.back;
+  const { shank } = body.back;
   const knee: Vec3 = [x, y, KNEE_PAD + KNEE_ABOVE_PAD];
   if (shin === 'shin-on-wall' || shin === 'shin-leaning-on-wall') {
     const lean = shin === 'shin-on-wall' ? 0 : leanRad;
     const ankle = add(knee, [-shank * Math.sin(lean), 0, shank * Math.cos(lean)]);
-    return { knee, foot: hangFoot(figure, ankle, [0, 0, 1], [-1, 0, 0]) };
+    return { knee, foot: hangFoot(body, ankle, [0, 0, 1], [-1, 0, 0]) };
   }
   const behind = (height: number): number => Math.sqrt(shank ** 2 - (height - knee[2]) ** 2);
   if (shin === 'knee-foot-flat') {
     const ankle: Vec3 = [x - behind(LYING_ANKLE), y, LYING_ANKLE];
-    return { knee, foot: hangFoot(figure, ankle, [-1, 0, 0], [0, 0, -1]) };
+    return { knee, foot: hangFoot(body, ankle, [-1, 0, 0], [0, 0, -1]) };
   }
-  const atOrigin = placeLiftedFoot(figure, [0, 0, 0], 0, TUCKED_LIFT);
+  const atOrigin = placeLiftedFoot(body, [0, 0, 0], 0, TUCKED_LIFT);
   const ballX = x - behind(atOrigin.ankle[2]) - atOrigin.ankle[0];
-  return { knee, foot: placeLiftedFoot(figure, [ballX, y, 0], 0, TUCKED_LIFT) };
+  return { knee, foot: placeLiftedFoot(body, [ballX, y, 0], 0, TUCKED_LIFT) };
 }
 
 /** Half the foot's width at fractions of its length. Our choice: a plain sole. */
@@ -154,7 +154,7 @@ const SOLE: readonly (readonly [number, number])[] = [
 ];
 
 /** Corner points of what bears on the floor of a foot, seen from above. */
-export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
+export function soleOutline(body: CanonicalBody, foot: FootPose): Point2[] {
   const [px, py] = foot.pointing;
   const corners: Point2[] = [];
   if (foot.bearsFrom === null) return corners;
@@ -163,8 +163,8 @@ export function soleOutline(figure: Figure, foot: FootPose): Point2[] {
   const run = foot.toe[2] > foot.heel[2] ? Math.sqrt(fx * fx + fy * fy) : 1;
   for (const [fraction, half] of SOLE) {
     if (fraction < foot.bearsFrom) continue;
-    const behindToe = (fraction - FOOT.toe) * figure.footLength * run;
-    for (const across of [-half * figure.footWidth, half * figure.footWidth]) {
+    const behindToe = (fraction - FOOT.toe) * body.footLength * run;
+    for (const across of [-half * body.footWidth, half * body.footWidth]) {
       corners.push([
         foot.toe[0] + px * behindToe - py * across,
         foot.toe[1] + py * behindToe + px * across,

@@ -17,7 +17,7 @@ import {
   calcHipAngles,
   calcAnkleAngles,
 } from '../body/jointAngles.ts';
-import { type Figure, limbOf, canonicalSide } from './figure.ts';
+import { type CanonicalBody, limbOf, canonicalSide } from './canonicalBody.ts';
 import type { Place } from '../poses/poseDefinition.ts';
 import { type Rotation, toWorld } from '../geometry/rotation.ts';
 import type { Side } from '../measures/protocol.ts';
@@ -69,7 +69,7 @@ const reachAtKnee = (thigh: number, shank: number, kneeFlexionRad: number): numb
  * @param drift turn of the knee inward, out of the plane that holds the foot's direction
  */
 export function poseLeg(
-  figure: Figure,
+  body: CanonicalBody,
   place: Place,
   pelvis: Rotation,
   hip: Vec3,
@@ -77,7 +77,7 @@ export function poseLeg(
   heldKnee: number | null,
   drift = 0,
 ): LegPose {
-  const { thighFootAngle } = limbOf(figure, place);
+  const { thighFootAngle } = limbOf(body, place);
   const side = canonicalSide(place);
   // The foot points outward of the knee, so the knee points inward of the foot.
   const turnOfKnee = (legDown: Vec3, kneeFlexion: number): Vec3 => {
@@ -85,12 +85,12 @@ export function poseLeg(
     const inward = (side === 'right' ? -1 : 1) * (byFoot + drift);
     return inward === 0 ? foot.pointing : turnAbout(foot.pointing, legDown, inward);
   };
-  return bendLeg(figure, place, pelvis, hip, foot, heldKnee, turnOfKnee);
+  return bendLeg(body, place, pelvis, hip, foot, heldKnee, turnOfKnee);
 }
 
 /** The two-link chain itself; `facing` says where the knee points. */
 export function bendLeg(
-  figure: Figure,
+  body: CanonicalBody,
   place: Place,
   pelvis: Rotation,
   hip: Vec3,
@@ -98,7 +98,7 @@ export function bendLeg(
   heldKnee: number | null,
   facing: (legDown: Vec3, kneeFlexion: number) => Vec3,
 ): LegPose {
-  const { thigh, shank } = limbOf(figure, place);
+  const { thigh, shank } = limbOf(body, place);
   const side = canonicalSide(place);
   const span = subtract(foot.ankle, hip);
   const distance = length(span);
@@ -157,14 +157,14 @@ export interface LiftedAngles {
 
 /** A straight leg in the air, posed by its hip angles; its foot is at a right angle. */
 export function poseLiftedLeg(
-  figure: Figure,
+  body: CanonicalBody,
   place: Place,
   pelvis: Rotation,
   hip: Vec3,
   angles: LiftedAngles,
   heldKnee: number,
 ): LegPose {
-  const { thigh, shank } = limbOf(figure, place);
+  const { thigh, shank } = limbOf(body, place);
   const { down, kneeForward } = findThigh(pelvis, canonicalSide(place), angles);
   const knee = addScaled(hip, down, thigh);
   const [c, s] = [Math.cos(heldKnee), Math.sin(heldKnee)];
@@ -172,7 +172,7 @@ export function poseLiftedLeg(
   const toesTo = combine(kneeForward, c, down, s);
   const ankle = addScaled(knee, shankDown, shank);
   return {
-    foot: hangFoot(figure, ankle, toesTo, scale(shankDown, -1)),
+    foot: hangFoot(body, ankle, toesTo, scale(shankDown, -1)),
     hip,
     knee,
     kneeFlexion: heldKnee,
@@ -190,7 +190,7 @@ export function poseLiftedLeg(
 
 /** A leg whose knee is down and whose shin stands still: the thigh has to span from hip to knee. */
 export function poseKneelingLeg(
-  figure: Figure,
+  body: CanonicalBody,
   place: Place,
   pelvis: Rotation,
   hip: Vec3,
@@ -207,7 +207,7 @@ export function poseKneelingLeg(
     hip,
     knee,
     kneeFlexion: Math.acos(Math.max(-1, Math.min(1, dot(thighDown, shankDown)))),
-    overreach: distance - limbOf(figure, place).thigh,
+    overreach: distance - limbOf(body, place).thigh,
     closure: 'must-close',
     ankleBears: false,
     hipAngles: calcHipAngles(pelvis, thighDown, kneeForward, side),

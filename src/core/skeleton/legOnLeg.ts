@@ -1,4 +1,4 @@
-import { type Figure, limbOf, canonicalSide } from './figure.ts';
+import { type CanonicalBody, limbOf, canonicalSide } from './canonicalBody.ts';
 import { FOOT } from '../body/proportions.ts';
 import type { Place } from '../poses/poseDefinition.ts';
 import type { Rotation } from '../geometry/rotation.ts';
@@ -21,21 +21,21 @@ export type SolePlace = keyof typeof LEG_RADIUS;
  * knee and the heel below the groin. The standing leg counts as upright.
  */
 export function findSoleHeights(
-  figure: Figure,
+  body: CanonicalBody,
   soleAt: SolePlace,
 ): { readonly from: number; readonly to: number } {
-  const toesToHeel = (1 - FOOT.ankle) * figure.footLength;
-  const { thigh, shank } = limbOf(figure, 'front');
-  const knee = figure.ankleHeight + shank;
+  const toesToHeel = (1 - FOOT.ankle) * body.footLength;
+  const { thigh, shank } = limbOf(body, 'front');
+  const knee = body.ankleHeight + shank;
   switch (soleAt) {
     case 'ankle':
       return { from: toesToHeel, to: toesToHeel };
     case 'shin':
-      return { from: toesToHeel, to: knee - SOLE_OFF_KNEE - FOOT.ankle * figure.footLength };
+      return { from: toesToHeel, to: knee - SOLE_OFF_KNEE - FOOT.ankle * body.footLength };
     case 'thigh':
       return {
         from: knee + SOLE_OFF_KNEE + toesToHeel,
-        to: knee + thigh - SOLE_OFF_KNEE - FOOT.ankle * figure.footLength,
+        to: knee + thigh - SOLE_OFF_KNEE - FOOT.ankle * body.footLength,
       };
   }
 }
@@ -47,7 +47,7 @@ export function findSoleHeights(
  * @param kneeOutRad where its knee points: 0 = ahead, a right angle = straight out to its side
  */
 export function poseLegOnLeg(
-  figure: Figure,
+  body: CanonicalBody,
   place: Place,
   pelvis: Rotation,
   hip: Vec3,
@@ -62,10 +62,10 @@ export function poseLegOnLeg(
   const beside = addScaled(low, subtract(high, low), (height - low[2]) / (high[2] - low[2]));
   const ankle: Vec3 = [
     beside[0],
-    beside[1] + outward * (LEG_RADIUS[soleAt] + figure.ankleHeight),
+    beside[1] + outward * (LEG_RADIUS[soleAt] + body.ankleHeight),
     beside[2],
   ];
-  const resting = hangFoot(figure, ankle, [0, 0, -1], [0, outward, 0]);
+  const resting = hangFoot(body, ankle, [0, 0, -1], [0, outward, 0]);
   const kneeTo: Vec3 = [Math.cos(kneeOutRad), outward * Math.sin(kneeOutRad), 0];
-  return bendLeg(figure, place, pelvis, hip, resting, null, () => kneeTo);
+  return bendLeg(body, place, pelvis, hip, resting, null, () => kneeTo);
 }

@@ -50,9 +50,9 @@ const PELVIS_AND_TRUNK = 9;
 export const countUnknowns = (free: readonly PartId[]): number => PELVIS_AND_TRUNK + free.length;
 
 /** What of a posture one unknown moves. */
-export type Moved = 'pelvis' | 'spine' | 'parts';
+export type UnknownGroup = 'pelvis' | 'spine' | 'parts';
 
-export const findMoved = (unknown: number): Moved =>
+export const findUnknownGroup = (unknown: number): UnknownGroup =>
   unknown < PELVIS ? 'pelvis' : unknown < PELVIS_AND_TRUNK ? 'spine' : 'parts';
 
 const isZero = (step: Float64Array, at: number): boolean =>

@@ -1,4 +1,4 @@
-import type { Posture, Spine, Parts, Moved } from './posture.ts';
+import type { Posture, Spine, Parts, UnknownGroup } from './posture.ts';
 import type { FeetPose, ContactPlan, BackEnd } from './contacts.ts';
 import type { Place } from '../poses/poseDefinition.ts';
 import { type LegPose, poseLeg, poseKneelingLeg, poseLiftedLeg } from './leg.ts';
@@ -7,7 +7,7 @@ import { type ArmPose, poseArm } from './arm.ts';
 import { type Rotation, compose } from '../geometry/rotation.ts';
 import { type Vec3, addScaled } from '../geometry/vector.ts';
 import { type Point2, findCorners } from '../geometry/polygon.ts';
-import type { Figure } from './figure.ts';
+import type { CanonicalBody } from './canonicalBody.ts';
 import { palmOutline } from './foot.ts';
 import { EAR_ABOVE_SHOULDER_PER_STATURE } from '../body/proportions.ts';
 import { calcCentreOfMass } from './centreOfMass.ts';
@@ -30,7 +30,7 @@ export interface Skeleton {
 }
 
 function poseBackLeg(
-  figure: Figure,
+  body: CanonicalBody,
   contacts: ContactPlan,
   posture: Posture,
   hip: Vec3,
@@ -41,20 +41,20 @@ function poseBackLeg(
   const held = contacts.straightKnee.back;
   switch (back.kind) {
     case 'foot':
-      return poseLeg(figure, 'back', pelvis, hip, back.foot, held);
+      return poseLeg(body, 'back', pelvis, hip, back.foot, held);
     case 'knee':
-      return poseKneelingLeg(figure, 'back', pelvis, hip, back.shin);
+      return poseKneelingLeg(body, 'back', pelvis, hip, back.shin);
     case 'lifted': {
       const angles = {
         flexion: posture.parts.backHipFlexion,
         abduction: posture.parts.backHipAbduction,
         rotation: posture.parts.backHipRotation,
       };
-      return poseLiftedLeg(figure, 'back', pelvis, hip, angles, held ?? 0);
+      return poseLiftedLeg(body, 'back', pelvis, hip, angles, held ?? 0);
     }
     case 'on-front-leg':
       return poseLegOnLeg(
-        figure,
+        body,
         'back',
         pelvis,
         hip,
@@ -87,22 +87,22 @@ const haveSameFrontLeg = (a: Parts, b: Parts): boolean =>
   a.frontFootYaw === b.frontFootYaw && a.frontKneeDrift === b.frontKneeDrift;
 
 function poseLegs(
-  figure: Figure,
+  body: CanonicalBody,
   contacts: ContactPlan,
   posture: Posture,
   feet: FeetPose,
-  beside: Beside | null,
+  nearby: NearbySkeleton | null,
 ): Skeleton['legs'] {
-  if (beside?.moved === 'spine') return beside.skeleton.legs;
+  if (nearby?.changed === 'spine') return nearby.skeleton.legs;
   const { pelvis, pelvisCentre } = posture;
   const { straightKnee } = contacts;
-  const frontHip = addScaled(pelvisCentre, pelvis.left, -figure.halfHips);
-  const backHip = addScaled(pelvisCentre, pelvis.left, figure.halfHips);
+  const frontHip = addScaled(pelvisCentre, pelvis.left, -body.halfHips);
+  const backHip = addScaled(pelvisCentre, pelvis.left, body.halfHips);
   const front =
-    beside?.moved === 'parts' && haveSameFrontLeg(beside.skeleton.posture.parts, posture.parts)
-      ? beside.skeleton.legs.front
+    nearby?.changed === 'parts' && haveSameFrontLeg(nearby.skeleton.posture.parts, posture.parts)
+      ? nearby.skeleton.legs.front
       : poseLeg(
-          figure,
+          body,
           'front',
           pelvis,
           frontHip,
@@ -110,7 +110,7 @@ function poseLegs(
           straightKnee.front,
           posture.parts.frontKneeDrift,
         );
-  const back = poseBackLeg(figure, contacts, posture, backHip, feet.back, front);
+  const back = poseBackLeg(body, contacts, posture, backHip, feet.back, front);
   return { front, back };
 }
 
@@ -129,36 +129,37 @@ function addHands(
 }
 
 /** A posture that differs by next to nothing from one that was built, in what one unknown moves. */
-export interface Beside {
+export interface NearbySkeleton {
   readonly skeleton: Skeleton;
-  readonly moved: Moved;
+  readonly changed: UnknownGroup;
 }
 
 /**
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
- * @param beside what does not move is taken over from there, and so are the corners of its base
+ * @param nearby what does not move is taken over from there, and so are the corners of its base
  */
 export function buildSkeleton(
-  figure: Figure,
+  body: CanonicalBody,
   contacts: ContactPlan,
   posture: Posture,
-  beside: Beside | null = null,
+  nearby: NearbySkeleton | null = null,
 ): Skeleton {
   const { pelvisCentre, pelvis } = posture;
   const plans = contacts.arms;
-  const built = beside?.skeleton;
-  const moved = beside?.moved;
-  const feet = built !== undefined && moved !== 'parts' ? built.feet : contacts.feet(posture.parts);
-  const legs = poseLegs(figure, contacts, posture, feet, beside);
-  const spine = built !== undefined && moved !== 'spine' ? built.spine : bendSpine(posture.spine);
-  const chest = built !== undefined && moved === 'parts' ? built.chest : compose(pelvis, spine);
-  const chestCentre = addScaled(pelvisCentre, chest.up, figure.trunk);
-  const frontShoulder = addScaled(chestCentre, chest.left, -figure.halfShoulders);
-  const backShoulder = addScaled(chestCentre, chest.left, figure.halfShoulders);
+  const built = nearby?.skeleton;
+  const changed = nearby?.changed;
+  const feet =
+    built !== undefined && changed !== 'parts' ? built.feet : contacts.feet(posture.parts);
+  const legs = poseLegs(body, contacts, posture, feet, nearby);
+  const spine = built !== undefined && changed !== 'spine' ? built.spine : bendSpine(posture.spine);
+  const chest = built !== undefined && changed === 'parts' ? built.chest : compose(pelvis, spine);
+  const chestCentre = addScaled(pelvisCentre, chest.up, body.trunk);
+  const frontShoulder = addScaled(chestCentre, chest.left, -body.halfShoulders);
+  const backShoulder = addScaled(chestCentre, chest.left, body.halfShoulders);
   const shoulders = { front: frontShoulder, back: backShoulder };
   const armOf = (place: Place, least?: number): ArmPose =>
-    poseArm(figure, place, plans[place], chest, shoulders[place], legs, least);
+    poseArm(body, place, plans[place], chest, shoulders[place], legs, least);
   const arms = { front: armOf('front'), back: armOf('back') };
   if (plans.front.reach === 'down' && plans.back.reach === 'down') {
     // One prop height serves both hands: the elbow of the lower shoulder bends.
@@ -166,7 +167,7 @@ export function buildSkeleton(
     if (front < back) arms.front = armOf('front', back);
     if (back < front) arms.back = armOf('back', front);
   }
-  const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * figure.stature);
+  const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * body.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
   const outline = addHands(feet.outline, plans, arms);
   const corners = built?.corners ?? findCorners(outline);

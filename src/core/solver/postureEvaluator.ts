@@ -1,5 +1,5 @@
 import type { PoseTask } from '../conditions/poseTask.ts';
-import { countUnknowns, findMoved, stepPosture, type Posture } from '../skeleton/posture.ts';
+import { countUnknowns, findUnknownGroup, stepPosture, type Posture } from '../skeleton/posture.ts';
 import type { Observables } from '../conditions/observables.ts';
 import { buildSkeleton, type Skeleton } from '../skeleton/skeleton.ts';
 
@@ -30,8 +30,8 @@ export class PostureEvaluator {
   }
 
   build(posture: Posture): Skeleton {
-    const { figure, contacts } = this.task;
-    return buildSkeleton(figure, contacts, posture);
+    const { body, contacts } = this.task;
+    return buildSkeleton(body, contacts, posture);
   }
 
   /** @returns every observable; overwritten by the next call */
@@ -50,16 +50,16 @@ export class PostureEvaluator {
    */
   writeJacobian(posture: Posture, jacobian: Float64Array): void {
     const { unknowns, probe, probed, defined, observables } = this;
-    const { figure, contacts, free } = this.task;
+    const { body, contacts, free } = this.task;
     const values = this.evaluate(posture);
     const here = this.last;
     const count = this.findDefined(jacobian);
     for (let j = 0; j < unknowns; j += 1) {
       probe[j] = DIFFERENCE_STEP;
-      const beside = stepPosture(posture, probe, free);
+      const nearby = stepPosture(posture, probe, free);
       probe[j] = 0;
-      const moved = findMoved(j);
-      observables.read(buildSkeleton(figure, contacts, beside, { skeleton: here, moved }), probed);
+      const changed = findUnknownGroup(j);
+      observables.read(buildSkeleton(body, contacts, nearby, { skeleton: here, changed }), probed);
       for (let k = 0; k < count; k += 1) {
         const i = defined[k]!;
         const change = (probed[i]! - values[i]!) * PER_STEP;

@@ -122,8 +122,8 @@ export class Run {
     aim: Aim,
     first: Posture,
   ) {
-    const { figure, contacts, free } = task;
-    const like = buildSkeleton(figure, contacts, first);
+    const { body, contacts, free } = task;
+    const like = buildSkeleton(body, contacts, first);
     this.conditions = new Conditions(task, aim, like);
     this.evaluator = new PostureEvaluator(task, this.conditions.observables, like);
     this.noShift = this.conditions.makeMusts();

@@ -46,7 +46,7 @@ export function findGives(
     cost: Math.abs(moved) / cost,
   });
   const lift = pushed.posture.parts.backHeelLift - planned.posture.parts.backHeelLift;
-  const heel = (FOOT.ball - FOOT.heelCentre) * task.figure.footLength * Math.sin(lift);
+  const heel = (FOOT.ball - FOOT.heelCentre) * task.body.footLength * Math.sin(lift);
   const gives: Give[] = [
     give('pelvis-drops', 'pelvis-level', change('pelvis-level'), COST.list),
     give('pelvis-turns', 'pelvis-turn', change('pelvis-turn'), COST.turn),

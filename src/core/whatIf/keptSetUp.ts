@@ -57,7 +57,7 @@ export interface KeptCheck {
   readonly id: string;
   /** Measures it rests on that were taken after it was kept. */
   readonly newer: readonly MeasureUse[];
-  /** Numbers that differ by what a tape or an eye would see; empty = it still holds. */
+  /** PlanningContext that differ by what a tape or an eye would see; empty = it still holds. */
   readonly changes: readonly KeptChange[];
   /** Its numbers were made by other rules than today's, which may be all that changed. */
   readonly hasOtherRules: boolean;

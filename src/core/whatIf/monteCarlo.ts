@@ -46,7 +46,7 @@ export function calcMonteCarlo(
   const uncertain = findUncertain(plan);
   const outcomes: Outcome[] = [];
   for (let draw = 0; draw < draws; draw += 1) {
-    let { set } = plan.numbers;
+    let { set } = plan.context;
     for (const use of uncertain) {
       set = replaceValue(set, use, use.value + use.error * drawNormal(random));
     }

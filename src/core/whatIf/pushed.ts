@@ -40,7 +40,7 @@ export interface Pushed {
 }
 
 const heelAngle = (task: PoseTask): number =>
-  COST.heel / ((FOOT.ball - FOOT.heelCentre) * task.figure.footLength);
+  COST.heel / ((FOOT.ball - FOOT.heelCentre) * task.body.footLength);
 
 /** The same pose with its musts slack: limits and contacts hold, the rest gives at its cost. */
 function slacken(

@@ -67,10 +67,10 @@ export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain
       // A smaller error gives range back only where it is what is held back for; a first step
       // counts from the safe limits.
       const { usable } = plan.answer.built;
-      const range = findRange(plan.numbers.ranges, measure, side);
+      const range = findRange(plan.context.ranges, measure, side);
       const solved =
         range?.[usable].reason === 'measuring' || range?.safe.reason === 'measuring'
-          ? solveWith(plan, replaceValue(plan.numbers.set, use, use.value, errorThen), true)
+          ? solveWith(plan, replaceValue(plan.context.set, use, use.value, errorThen), true)
           : null;
       const others = doubt ** 2 - (moves.get('depth') ?? 0) ** 2;
       const doubtThen = Math.sqrt(others + ((moves.get('depth') ?? 0) * share) ** 2);

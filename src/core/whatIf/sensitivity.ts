@@ -35,7 +35,7 @@ export interface Sweep {
  * @returns null when nothing was solved
  */
 export function sweep(plan: Plan, isNear: boolean): Sweep | null {
-  const base = solveWith(plan, plan.numbers.set, isNear);
+  const base = solveWith(plan, plan.context.set, isNear);
   if (base === null) return null;
   const influences: Influence[] = [];
   let isSmooth = true;
@@ -45,7 +45,7 @@ export function sweep(plan: Plan, isNear: boolean): Sweep | null {
     const isOneWay = isNear && getProtocol(measure).unit === 'cm';
     const moved = isOneWay ? [value + error] : [value + error, value - error];
     const both = moved.map((each) =>
-      solveWith(plan, replaceValue(plan.numbers.set, use, each), isNear),
+      solveWith(plan, replaceValue(plan.context.set, use, each), isNear),
     );
     isSmooth &&= both.every((each) => each?.limiting === base.limiting);
     const moves = new Map<SettingId | 'depth', number>();

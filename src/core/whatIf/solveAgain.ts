@@ -51,16 +51,16 @@ export function solveWith(plan: Plan, set: MeasureSet, isNear = false): Outcome 
   const { built, found } = solved.value.answer;
   if (found.kind === 'cannot') return null;
   const { skeleton } = found.answer;
-  const { figure } = built.task;
+  const { body: canonicalBody } = built.task;
   const settings = calcSettings({
     ...built,
     pose: request.pose,
     rules: request.rules,
-    body: solved.value.numbers.body,
+    body: solved.value.context.body,
     frontSide: request.side,
-    figure,
+    canonicalBody,
     skeleton,
-    mat: layOnMat(figure, skeleton),
+    mat: layOnMat(canonicalBody, skeleton),
     depths: [],
     limitSteps: [],
   });

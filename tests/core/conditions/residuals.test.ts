@@ -20,9 +20,9 @@ const AGREES_WITHIN = 0.02;
 const MOST_KINKS = 0.02;
 
 function compare(task: PoseTask, posture: Posture): { told: number; kinks: number; off: number } {
-  const { figure, contacts, free } = task;
+  const { body, contacts, free } = task;
   const aim = { toSpare: 0.05, wishesWithin: 2, toward: null };
-  const skeleton = buildSkeleton(figure, contacts, posture);
+  const skeleton = buildSkeleton(body, contacts, posture);
   const conditions = new Conditions(task, aim, skeleton);
   const evaluator = new PostureEvaluator(task, conditions.observables, skeleton);
   const musts = conditions.calcMusts(evaluator.evaluate(posture));

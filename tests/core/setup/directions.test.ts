@@ -138,7 +138,7 @@ describe.each(TABLES)('%s', (pose, rules, table) => {
     ways.forEach((way, i) => {
       const column = COLUMNS[i]!;
       const up = [read(more, column) - read(base, column), read(base, column) - read(less, column)];
-      // Numbers are told in tenths: of their differences the rest is rounding.
+      // PlanningContext are told in tenths: of their differences the rest is rounding.
       const known = up
         .filter((each) => !Number.isNaN(each))
         .map((each) => Math.round(each * 10) / 10);

@@ -12,7 +12,7 @@ import { NO_ROTATION } from '../../../src/core/geometry/rotation.ts';
 import type { Vec3 } from '../../../src/core/geometry/vector.ts';
 import { placeFlatFoot } from '../../../src/core/skeleton/foot.ts';
 import { poseLeg } from '../../../src/core/skeleton/leg.ts';
-import { FIGURE } from '../../support/figure.ts';
+import { CANONICAL_BODY } from '../../support/canonicalBody.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';
 import { distanceCm, markOf, planPlain, settingOf } from '../../support/plan.ts';
 
@@ -184,14 +184,14 @@ describe('published directions and bands', () => {
    * centre stays 5 cm behind the kneecap that touches (our choice).
    */
   it.each([8, 9, 10, 11, 12, 13])('a lunge %i cm from the wall leans as published', (cm) => {
-    const foot = placeFlatFoot(FIGURE, [0, 0, 0], 0);
+    const foot = placeFlatFoot(CANONICAL_BODY, [0, 0, 0], 0);
     const ahead = foot.toe[0] + (cm - 5) / 100 - foot.ankle[0];
     const hip: Vec3 = [
       foot.ankle[0] + ahead - 0.42,
       0,
       foot.ankle[2] + Math.sqrt(0.16 - ahead ** 2),
     ];
-    const leg = poseLeg(FIGURE, 'front', NO_ROTATION, hip, foot, null);
+    const leg = poseLeg(CANONICAL_BODY, 'front', NO_ROTATION, hip, foot, null);
     expect(leg.knee[0] - foot.toe[0]).toBeCloseTo((cm - 5) / 100, 9);
     const lean = (leg.ankleAngles.dorsiflexion * 180) / Math.PI;
     expect(lean / cm).toBeGreaterThan(3.0);

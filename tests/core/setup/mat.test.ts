@@ -3,7 +3,7 @@ import { withParts } from '../../../src/core/skeleton/posture.ts';
 import { layOnMat } from '../../../src/core/setup/mat.ts';
 import { buildSkeleton } from '../../../src/core/skeleton/skeleton.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
-import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
+import { ARM_OUT, CANONICAL_BODY, STANDING, standOn } from '../../support/canonicalBody.ts';
 import { SUPPLE } from '../../support/people.ts';
 import { markOf, planPlain } from '../../support/plan.ts';
 
@@ -12,7 +12,10 @@ function layStance(stance: number) {
     ...withParts(STANDING, { stance }),
     pelvisCentre: [-stance / 2, 0, 0.7] as const,
   };
-  return layOnMat(FIGURE, buildSkeleton(FIGURE, standOn(0, ARM_OUT, null), posture));
+  return layOnMat(
+    CANONICAL_BODY,
+    buildSkeleton(CANONICAL_BODY, standOn(0, ARM_OUT, null), posture),
+  );
 }
 
 describe('a stance on the mat', () => {

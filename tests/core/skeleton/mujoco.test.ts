@@ -10,7 +10,7 @@ import { fromYawTiltList, type Rotation } from '../../../src/core/geometry/rotat
 import type { Vec3 } from '../../../src/core/geometry/vector.ts';
 import { withParts } from '../../../src/core/skeleton/posture.ts';
 import { buildSkeleton, type Skeleton } from '../../../src/core/skeleton/skeleton.ts';
-import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
+import { ARM_OUT, CANONICAL_BODY, STANDING, standOn } from '../../support/canonicalBody.ts';
 import { REFERENCE } from '../../support/people.ts';
 import { markOf, planPlain } from '../../support/plan.ts';
 import { makeRandom } from '../../support/random.ts';
@@ -31,8 +31,8 @@ const ARM = { upperArm: 0.186, forearm: 0.146, hand: 0.054 };
 const ARM_WHOLE = ARM.upperArm + ARM.forearm + ARM.hand;
 
 function armMasses(side: 1 | -1): string {
-  const { halfShoulders, trunk } = FIGURE;
-  const reach = FIGURE.front.armReach;
+  const { halfShoulders, trunk } = CANONICAL_BODY;
+  const reach = CANONICAL_BODY.front.armReach;
   const share = (from: number, to: number, centre: number): number =>
     halfShoulders + (reach * (from + (to - from) * centre)) / ARM_WHOLE;
   const wrist = ARM.upperArm + ARM.forearm;
@@ -47,9 +47,9 @@ function armMasses(side: 1 | -1): string {
 
 /** A leg hanging from the pelvis: three hinges at the hip, one at the knee. `side` +1 = left. */
 function leg(name: string, side: 1 | -1): string {
-  const { thigh, shank } = FIGURE.front;
+  const { thigh, shank } = CANONICAL_BODY.front;
   const s = String(side);
-  return `<body name="thigh${name}" pos="0 ${String(side * FIGURE.halfHips)} 0">
+  return `<body name="thigh${name}" pos="0 ${String(side * CANONICAL_BODY.halfHips)} 0">
     <joint name="flexion${name}" type="hinge" axis="0 -1 0"/>
     <joint name="abduction${name}" type="hinge" axis="${s} 0 0"/>
     <joint name="rotation${name}" type="hinge" axis="0 0 ${s}"/>
@@ -69,8 +69,8 @@ const BODY_XML = `<mujoco><option gravity="0 0 0"><flag contact="disable"/></opt
       <joint name="spineFlexion" type="hinge" axis="0 1 0"/>
       <joint name="spineBend" type="hinge" axis="-1 0 0"/>
       <joint name="spineTurn" type="hinge" axis="0 0 1"/>
-      ${inertial(MASS_SHARE.trunk, [0, 0, FIGURE.trunk * CENTRE_FROM_PROXIMAL.trunk])}
-      ${point('head', MASS_SHARE.headAndNeck, [0, 0, FIGURE.trunk + 0.118 * FIGURE.stature])}
+      ${inertial(MASS_SHARE.trunk, [0, 0, CANONICAL_BODY.trunk * CENTRE_FROM_PROXIMAL.trunk])}
+      ${point('head', MASS_SHARE.headAndNeck, [0, 0, CANONICAL_BODY.trunk + 0.118 * CANONICAL_BODY.stature])}
       ${armMasses(1)}${armMasses(-1)}
     </body>
   </body></worldbody></mujoco>`;
@@ -123,7 +123,7 @@ function randomSkeletons(count: number): Skeleton[] {
         rotation: between(-0.9, 0.9),
       },
     };
-    const skeleton = buildSkeleton(FIGURE, standOn(0.17, ARM_OUT, null), posture);
+    const skeleton = buildSkeleton(CANONICAL_BODY, standOn(0.17, ARM_OUT, null), posture);
     const { front, back } = skeleton.legs;
     const reaches = front.overreach < 0 && back.overreach < 0;
     const named =

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ARM_OUT, FIGURE, STANDING, standOn } from '../../support/figure.ts';
+import { ARM_OUT, CANONICAL_BODY, STANDING, standOn } from '../../support/canonicalBody.ts';
 import { fromYawTiltList } from '../../../src/core/geometry/rotation.ts';
 import type { Spine } from '../../../src/core/skeleton/posture.ts';
 import type { ArmPlan } from '../../../src/core/skeleton/arm.ts';
@@ -14,7 +14,7 @@ const contacts = (arms: ArmPlan = ARM_OUT): ContactPlan => standOn(0.17, arms);
 
 describe('the skeleton', () => {
   it('stands upright with every joint at zero', () => {
-    const { legs, chestCentre, head } = buildSkeleton(FIGURE, contacts(), STANDING);
+    const { legs, chestCentre, head } = buildSkeleton(CANONICAL_BODY, contacts(), STANDING);
     for (const leg of [legs.front, legs.back]) {
       expect(leg.overreach).toBeCloseTo(0, 9);
       expect(leg.hipAngles.flexion).toBeCloseTo(0, 6);
@@ -26,8 +26,8 @@ describe('the skeleton', () => {
   });
 
   it('carries its weight where the table puts it, summed by hand', () => {
-    const { centreOfMass } = buildSkeleton(FIGURE, contacts(), STANDING);
-    // Heights of the segment centres of this figure, Winter after Dempster (from memory).
+    const { centreOfMass } = buildSkeleton(CANONICAL_BODY, contacts(), STANDING);
+    // Heights of the segment centres of this body, Winter after Dempster (from memory).
     const thigh = 0.89 - 0.433 * 0.42;
     const shank = 0.47 - 0.433 * 0.4;
     const parts: readonly (readonly [number, number])[] = [
@@ -49,7 +49,7 @@ describe('the skeleton', () => {
 
   it('bends the spine forward, sideways and round by what it is told', () => {
     const bent = (changes: Partial<Spine>) =>
-      buildSkeleton(FIGURE, contacts(), {
+      buildSkeleton(CANONICAL_BODY, contacts(), {
         ...STANDING,
         spine: { ...STANDING.spine, ...changes },
       });
@@ -63,9 +63,9 @@ describe('the skeleton', () => {
   });
 
   it('hangs arms plumb, and bends the elbow when the shoulder is too low for its reach', () => {
-    const upright = buildSkeleton(FIGURE, contacts(DOWN), STANDING);
+    const upright = buildSkeleton(CANONICAL_BODY, contacts(DOWN), STANDING);
     expect(upright.arms.front.palm[2]).toBeCloseTo(1.39 - 0.62, 9);
-    const low = buildSkeleton(FIGURE, contacts(DOWN), {
+    const low = buildSkeleton(CANONICAL_BODY, contacts(DOWN), {
       ...STANDING,
       pelvis: fromYawTiltList({ yaw: 0, tilt: 130 * DEG, list: 0 }),
     });
@@ -77,8 +77,8 @@ describe('the skeleton', () => {
   });
 
   it('has its bony points where Bell, Pedersen & Brand put them (from memory)', () => {
-    const skeleton = buildSkeleton(FIGURE, contacts(), STANDING);
-    const { asis, sacrum } = findBonyPoints(FIGURE, skeleton);
+    const skeleton = buildSkeleton(CANONICAL_BODY, contacts(), STANDING);
+    const { asis, sacrum } = findBonyPoints(CANONICAL_BODY, skeleton);
     const width = distance(asis.front, asis.back);
     expect(width).toBeCloseTo(0.17 / 0.72, 9);
     const { hip } = skeleton.legs.front;

@@ -63,7 +63,7 @@ describe('the depth found, against a slow search that shares only body and pose 
         const { pose } = plan.request;
         const { found, first, keptShare } = plan.answer;
         const held = first === null ? null : keptShare * first.depth!;
-        const { body } = plan.numbers;
+        const { body } = plan.context;
         const slow = searchBalanceSlowly({ pose, body, ranges: measures, held }, random);
         if (slow === null) continue;
         expect(slow, JSON.stringify(measures)).toBeLessThanOrEqual(found.deepest! + 2);

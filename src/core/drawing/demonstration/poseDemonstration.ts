@@ -24,7 +24,7 @@ import type { BodyPoint, Demonstration, LegDemonstration } from '../../measures/
 import type { Place } from '../../poses/poseDefinition.ts';
 import type { LandmarkCm } from '../../setup/setUp.ts';
 import { poseArm } from '../../skeleton/arm.ts';
-import { figureOf, type Figure } from '../../skeleton/figure.ts';
+import { toCanonicalBody, type CanonicalBody } from '../../skeleton/canonicalBody.ts';
 import { hangFoot, placeFlatFoot } from '../../skeleton/foot.ts';
 import { poseLeg, poseLiftedLeg, type LegPose } from '../../skeleton/leg.ts';
 import { findBonyPoints } from '../../skeleton/bonyPoints.ts';
@@ -73,7 +73,7 @@ const baseOf = (demo: Demonstration): Demonstration['base'] =>
 export const measuredPlace = ({ base }: Demonstration): Place =>
   base === 'face down' ? 'back' : 'front';
 
-function findPelvisHeight(demo: Demonstration, figure: Figure): number {
+function findPelvisHeight(demo: Demonstration, figure: CanonicalBody): number {
   switch (baseOf(demo)) {
     case 'standing': {
       const { thigh, shank } = figure[measuredPlace(demo)];
@@ -88,7 +88,7 @@ function findPelvisHeight(demo: Demonstration, figure: Figure): number {
 
 interface Frame {
   readonly demo: Demonstration;
-  readonly figure: Figure;
+  readonly figure: CanonicalBody;
   readonly pelvis: Rotation;
   readonly hips: Readonly<Record<Place, Vec3>>;
 }
@@ -139,7 +139,7 @@ const toCm = (point: Vec3): LandmarkCm => [
 /** Poses this person's body the way a measure is taken. */
 export function poseDemonstration(body: Body, demo: Demonstration): Demonstrated {
   const toeOut = radiansFromDegrees(USUAL_TOE_OUT_DEG);
-  const figure = figureOf(body, 'right', { left: toeOut, right: toeOut });
+  const figure = toCanonicalBody(body, 'right', { left: toeOut, right: toeOut });
   const { tilt = 0, ahead = 0 } = demo.pelvis ?? {};
   const pelvis = compose(BASES[baseOf(demo)], aboutLeft(radiansFromDegrees(tilt)));
   const pelvisCentre: Vec3 = [ahead / CM_PER_METRE, 0, findPelvisHeight(demo, figure)];

@@ -7,7 +7,7 @@ import { otherSide, type Side } from '../measures/protocol.ts';
  * one. A left-in-front pose is solved as its mirror image, so that both sides
  * share every line of code and mirrored input gives mirrored output.
  */
-export interface Figure {
+export interface CanonicalBody {
   readonly stature: number;
   readonly front: Limb;
   readonly back: Limb;
@@ -32,17 +32,17 @@ interface Limb {
 /** In the solver's own frame the front leg is the right one. */
 export const canonicalSide = (place: Place): Side => (place === 'front' ? 'right' : 'left');
 
-export const limbOf = (figure: Figure, place: Place): Limb =>
-  place === 'front' ? figure.front : figure.back;
+export const limbOf = (canonicalBody: CanonicalBody, place: Place): Limb =>
+  place === 'front' ? canonicalBody.front : canonicalBody.back;
 
 export const sideOfPlace = (place: Place, frontSide: Side): Side =>
   place === 'front' ? frontSide : otherSide(frontSide);
 
-export function figureOf(
+export function toCanonicalBody(
   body: Body,
   frontSide: Side,
   thighFootAngleRad: Readonly<Record<Side, number>>,
-): Figure {
+): CanonicalBody {
   const limb = (place: Place): Limb => {
     const side = sideOfPlace(place, frontSide);
     return {

@@ -5,22 +5,26 @@ import { calcPlanningRanges, type PlanningRanges } from './ranges.ts';
 import { Remembered } from './remembered.ts';
 import type { Request } from './request.ts';
 
-/** A person's numbers as a plan takes them. */
-export interface Numbers {
+/** What every plan of one person under the same rules shares. */
+export interface PlanningContext {
   readonly set: MeasureSet;
   readonly body: Body;
   readonly ranges: PlanningRanges;
 }
 
-const numbersBefore = new Remembered<MeasureSet, Result<Numbers>>();
+const known = new Remembered<MeasureSet, Result<PlanningContext>>();
 
-/** A measure set as numbers to plan with; problems when lengths do not make a body. */
-export function calcNumbers(
+/**
+ * Body and ranges of one person under given rules and cautions.
+ *
+ * @returns problems when the lengths do not make a body
+ */
+export function makePlanningContext(
   set: MeasureSet,
   { rules, reserve, adapted }: Request,
-): Result<Numbers> {
+): Result<PlanningContext> {
   const cautions = { reserve: adapted.reserve, cuts: adapted.cuts };
-  return numbersBefore.find(set, JSON.stringify([rules, reserve, cautions]), () => {
+  return known.find(set, JSON.stringify([rules, reserve, cautions]), () => {
     const body = calcBody(set);
     if (!body.ok) return body;
     const ranges = calcPlanningRanges(set, rules, reserve, cautions);

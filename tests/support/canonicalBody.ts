@@ -1,13 +1,13 @@
 import { NO_ROTATION } from '../../src/core/geometry/rotation.ts';
 import type { ArmPlan } from '../../src/core/skeleton/arm.ts';
-import type { Figure } from '../../src/core/skeleton/figure.ts';
+import type { CanonicalBody } from '../../src/core/skeleton/canonicalBody.ts';
 import type { Posture } from '../../src/core/skeleton/posture.ts';
 import { planFeet, type ContactPlan } from '../../src/core/skeleton/contacts.ts';
 
 const LIMB = { thigh: 0.42, shank: 0.4, armReach: 0.62, thighFootAngle: 0 };
 
 /** The reference body as the solver sees it, metres. */
-export const FIGURE: Figure = {
+export const CANONICAL_BODY: CanonicalBody = {
   stature: 1.7,
   front: LIMB,
   back: LIMB,
@@ -55,7 +55,7 @@ export const standOn = (
   arm: ArmPlan = ARM_OUT,
   straightKnee: number | null = 0,
 ): ContactPlan => ({
-  feet: planFeet(FIGURE, 'flat', () => width),
+  feet: planFeet(CANONICAL_BODY, 'flat', () => width),
   soleAt: 'shin',
   arms: { front: arm, back: arm },
   straightKnee: { front: straightKnee, back: straightKnee },
