@@ -1,5 +1,5 @@
 /**
- * The set-ups of every demo person, pose, side and level: to a file, or compared with one. For a
+ * The set-ups and recipes of every demo person, pose, side and level: to a file, or compared with one. For a
  * change that must change no answer. Exit 0 = the same, 1 = something differs, 2 = wrong use.
  * Use: npm run --silent answers -- record|compare FILE
  */
@@ -11,6 +11,8 @@ import type { PersonRecord } from '../src/core/person/person.ts';
 import { POSES } from '../src/core/poses/catalogue/index.ts';
 import { FITTING_LEVEL } from '../src/core/poses/level.ts';
 import { LYING_POSES } from '../src/core/poses/lying/index.ts';
+import { listProps } from '../src/core/recipe/fetch.ts';
+import { listRecipe } from '../src/core/recipe/recipe.ts';
 import { withHeldPoses } from '../src/core/sessions/heldPoses.ts';
 import { planInFull } from '../src/core/whatIf/planInFull.ts';
 import { planSetUp } from '../src/core/setup/planSetUp.ts';
@@ -51,7 +53,10 @@ function calcAnswers(): Record<string, Answer> {
     const add = (plan: typeof planSetUp, pose: string, side: Side, level: string | null): void => {
       const kind = plan === planInFull ? 'in full' : 'set-up';
       const key = [record.person.id, pose, side, level ?? 'usual', kind].join(' ');
-      answers[key] = flatten(plan(record, pose, side, {}, level), '', {});
+      const planned = plan(record, pose, side, {}, level);
+      const lines = planned.ok ? listRecipe(planned.value, 'cm').map((line) => line.words) : [];
+      const props = planned.ok ? listProps(planned.value) : [];
+      answers[key] = flatten({ planned, lines, props }, '', {});
     };
     for (const side of SIDES) {
       for (const { id, levels } of POSES) {

@@ -2,7 +2,8 @@ import type { Side } from '../../src/core/measures/protocol.ts';
 import type { Person } from '../../src/core/person/person.ts';
 import type { HouseRules } from '../../src/core/rules/houseRules.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
-import type { DepthReport, LandmarkCm, SettingId, SetUp } from '../../src/core/setup/setUp.ts';
+import type { DepthReport, LandmarkCm, SetUp } from '../../src/core/setup/setUp.ts';
+import type { SettingId } from '../../src/core/setup/settingKinds.ts';
 import { PLAIN_RULES, recordOf, type Measures } from './people.ts';
 
 /** Plans with plain limits; a problem is the test's failure. */

@@ -1,15 +1,13 @@
 import { withLevel } from '../poses/level.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { AsFound } from '../rules/houseRules.ts';
+import type { HandleId } from '../setup/settingKinds.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { laySheet, planTopOf } from './sheet.ts';
 import { getValue } from '../setup/setUp.ts';
 import { mark, onPlan, planPoint, sideName, type SheetOptions } from './sheetFrame.ts';
 import type { Point } from './shapes.ts';
 import { toElevation } from './view.ts';
-
-/** What of a drawn sheet can be taken hold of. */
-export type HandleId = 'front-foot' | 'back-foot' | 'back-toes' | 'hand';
 
 export interface Handle {
   readonly id: HandleId;

@@ -1,4 +1,4 @@
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 import { METRES_PER_INCH } from '../units/brands.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
 import { boxOfText } from './placement.ts';

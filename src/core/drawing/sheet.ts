@@ -1,13 +1,14 @@
 import { withLevel } from '../poses/level.ts';
 import { saySide } from '../poses/saySide.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import type { SetUp, SettingId } from '../setup/setUp.ts';
+import type { SetUp } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 import { drawElevation } from './elevation.ts';
 import { drawFigure } from './figure.ts';
 import { drawPlan } from './plan.ts';
 import { line, type Drawing, type Point, type Shape } from './shapes.ts';
 import { getValue } from '../setup/setUp.ts';
-import { saySquare } from '../recipe/saySquare.ts';
+import { saySquare } from '../setup/settingKinds.ts';
 import {
   BACK_PARTS,
   cross,

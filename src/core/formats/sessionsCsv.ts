@@ -2,7 +2,7 @@ import { FORMULA_CELL } from './csvCells.ts';
 import Papa from 'papaparse';
 import { readSession, type LoggedHold, type SessionState } from '../sessions/readSession.ts';
 import type { Session } from '../sessions/session.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 
 type Row = readonly [session: Session, hold: LoggedHold, state: SessionState];
 type Cell = string | number | boolean | null;

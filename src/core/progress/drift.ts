@@ -1,7 +1,7 @@
 import type { Side } from '../measures/protocol.ts';
 import { readSession } from '../sessions/readSession.ts';
 import type { Session } from '../sessions/session.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 
 /** What was really used of a set-up in one session. */
 export interface DriftPoint {

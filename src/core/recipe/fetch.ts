@@ -1,22 +1,16 @@
 import { USUAL_PROPS } from '../props/propList.ts';
 import { findHandProp } from '../setup/handProp.ts';
+import { findSettingKind } from '../setup/settingKinds.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { findSupportProps, nameStack } from '../setup/supportProps.ts';
-
-/** Whether a support stands against a wall. */
-const ASKS_WALL = [
-  'wall-behind',
-  'wall-ahead',
-  'wall-beside',
-  'back-knee-from-wall',
-  'hips-off-wall',
-];
 
 /** What to fetch before a set-up is begun, in words. */
 export function listProps(setUp: SetUp): readonly string[] {
   const hand = findHandProp(setUp, USUAL_PROPS);
   const isOnFloor = hand?.stack == null || hand.stack.props.length === 0;
   const others = findSupportProps(setUp, USUAL_PROPS).flatMap(({ name }) => name ?? []);
-  const wall = setUp.settings.some(({ id }) => ASKS_WALL.includes(id)) ? ['a wall'] : [];
+  const wall = setUp.settings.some(({ id }) => findSettingKind(id)?.needsWall === true)
+    ? ['a wall']
+    : [];
   return [...(isOnFloor ? [] : [nameStack(hand.stack)]), ...others, ...wall];
 }

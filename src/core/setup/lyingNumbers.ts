@@ -4,7 +4,8 @@ import type { Body } from '../body/body.ts';
 import { type PlanningRanges, findRange } from '../planning/ranges.ts';
 import { type Metres, cmFromMetres } from '../units/brands.ts';
 import { type WorkingStep, term } from '../planning/working.ts';
-import type { SettingId, Setting } from './setUp.ts';
+import type { Setting } from './setUp.ts';
+import type { SettingId } from './settingKinds.ts';
 import { makeSetting } from './makeSetting.ts';
 import { HALF_THIGH_CM } from '../body/proportions.ts';
 

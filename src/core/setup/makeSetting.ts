@@ -1,5 +1,6 @@
 import { toTenths } from '../units/rounding.ts';
-import type { Setting, SettingId } from './setUp.ts';
+import type { Setting } from './setUp.ts';
+import type { SettingId } from './settingKinds.ts';
 import { closeSum, type WorkingStep } from '../planning/working.ts';
 
 /** A setting whose value is the sum of its terms; limits are told beneath. */

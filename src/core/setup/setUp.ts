@@ -6,64 +6,11 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import type { Joint, Motion } from '../conditions/limits.ts';
 import type { ToldAdaptation } from '../cautions/adapt.ts';
 import type { HeldBackReason } from '../planning/ranges.ts';
+import type { SettingId } from './settingKinds.ts';
 import type { WorkingStep } from '../planning/working.ts';
 
 export const SET_UP_FORMAT = 'stillwater.set-up';
 export const SET_UP_VERSION = 1;
-
-export type SettingId =
-  | 'stance-length'
-  | 'stance-width'
-  | 'front-foot-angle'
-  | 'back-foot-angle'
-  | 'back-heel-lift'
-  | 'front-knee-bend'
-  | 'pelvis-short-of-square'
-  | 'pelvis-short-of-stacked'
-  | 'pelvis-level'
-  | 'chest-short-of-target'
-  | 'hand-height'
-  | 'hand-ahead'
-  | 'hand-beside'
-  | 'front-heel-from-mat-edge'
-  | 'back-heel-from-mat-edge'
-  | 'back-ball-from-mat-edge'
-  | 'back-knee-from-mat-edge'
-  | 'back-knee-bend'
-  | 'pelvis-tilt'
-  | 'trunk-lean'
-  | 'side-bend'
-  | 'spine-share-of-twist'
-  | 'chest-turned'
-  | 'lifted-leg'
-  | 'lifted-ankle-height'
-  | 'sole-height'
-  | 'knee-out'
-  | 'hips-ahead-of-back-knee'
-  | 'hips-off-wall'
-  | 'heel-marks'
-  | 'knee-support'
-  | 'back-heel-block'
-  | 'pelvis-turn'
-  | 'bolster-height'
-  | 'head-support'
-  | 'leg-angle'
-  | 'strap-length'
-  | 'door-frame-distance'
-  | 'loop-length'
-  | 'strap-to-own'
-  | 'bind-strap'
-  | 'thigh-support'
-  | 'heel-wedge'
-  | 'front-ball-block'
-  | 'knee-pad'
-  | 'wall-behind'
-  | 'wall-ahead'
-  | 'wall-beside'
-  | 'back-knee-from-wall'
-  | 'hand-up-shin'
-  | 'foot-height'
-  | 'seat-height';
 
 /** One number to set. Same sign on both sides. */
 export interface Setting {

@@ -1,7 +1,8 @@
 import type { PoseDefinition, Place } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { type WorkingStep, term, plain } from '../planning/working.ts';
-import type { Setting, SettingId } from './setUp.ts';
+import type { Setting } from './setUp.ts';
+import type { SettingId } from './settingKinds.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Solved } from './solved.ts';
 import { degreesFromRadians, cmFromMetres } from '../units/brands.ts';

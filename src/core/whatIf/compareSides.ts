@@ -1,4 +1,5 @@
-import type { Setting, SettingId, SetUp } from '../setup/setUp.ts';
+import type { Setting, SetUp } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 
 /** One number of a pose on both sides. */
 export interface SidePair {

@@ -1,5 +1,5 @@
 import type { Plan } from '../setup/planSetUp.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 import { calcMonteCarlo, makeSeeded, type MonteCarlo } from './monteCarlo.ts';
 import { sweep, type Influence, type Sweep } from './sensitivity.ts';
 

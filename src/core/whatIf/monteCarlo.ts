@@ -1,7 +1,7 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Plan } from '../setup/planSetUp.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 import { findUncertain, replaceValue, solveWith, type Outcome } from './solveAgain.ts';
 
 /** One seed for everyone: the same person gives the same bands. */

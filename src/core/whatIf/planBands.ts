@@ -5,7 +5,7 @@ import type { Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcMonteCarlo, makeSeeded } from './monteCarlo.ts';
 import { planPose } from '../setup/planSetUp.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 
 /** Made-up repeats of the measuring. */
 export const DRAWS = 2000;

@@ -4,7 +4,7 @@ import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
 import { findRange } from '../planning/ranges.ts';
 import type { Plan } from '../setup/planSetUp.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 import { calcErrorBars, SMALLEST_BAR, sumOfSquares, type ErrorBars } from './errorBars.ts';
 import type { Influence } from './sensitivity.ts';
 import { replaceValue, solveWith } from './solveAgain.ts';

@@ -1,7 +1,7 @@
 import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { Plan } from '../setup/planSetUp.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 import { findUncertain, replaceValue, solveWith, type Outcome } from './solveAgain.ts';
 
 /** One measure's part in the doubt of a set-up. */

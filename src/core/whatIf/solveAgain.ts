@@ -8,7 +8,7 @@ import { calcJointReports, findLimiting, withoutHoldingBack } from '../setup/joi
 import { layOnMat } from '../setup/mat.ts';
 import type { Plan } from '../setup/planSetUp.ts';
 import { calcSettings } from '../setup/settings.ts';
-import type { SettingId } from '../setup/setUp.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
 
 /** Every number of a set-up by its id, the depth under `depth`; limits, and who limits. */
 export interface Outcome {

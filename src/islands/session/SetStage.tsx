@@ -5,23 +5,13 @@ import { withLevel } from '../../core/poses/level.ts';
 import type { PlannedHold } from '../../core/sessions/session.ts';
 import { listProps } from '../../core/recipe/fetch.ts';
 import { listRecipe } from '../../core/recipe/recipe.ts';
-import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { findSettingKind } from '../../core/setup/settingKinds.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 
 /** Height of a label on the small drawing, mm of paper. */
 const LABEL = 6.5;
-/** Numbers that are read from across the room; the rest stands below them. */
-const LARGE: readonly SettingId[] = [
-  'front-heel-from-mat-edge',
-  'stance-length',
-  'stance-width',
-  'back-foot-angle',
-  'back-heel-lift',
-  'front-knee-bend',
-  'hand-height',
-  'lifted-leg',
-];
 const MOST_LARGE = 6;
 /** A knee that is bent by less is straight or soft, which the words say. */
 const SOFT_DEG = 12;
@@ -39,7 +29,7 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
   );
   const lines = listRecipe(plan, unit);
   const isLarge = ({ setting: { id, value, unit: own } }: (typeof lines)[number]): boolean =>
-    LARGE.includes(id) && (own === 'cm' || value > SOFT_DEG);
+    findSettingKind(id)?.isLarge === true && (own === 'cm' || value > SOFT_DEG);
   const large = lines.filter(isLarge).slice(0, MOST_LARGE);
   const others = lines.filter((each) => !large.includes(each));
   const props = setUp === null ? [] : listProps(setUp);

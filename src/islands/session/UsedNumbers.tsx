@@ -2,7 +2,7 @@ import type { AsFound } from '../../core/rules/houseRules.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
 import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
 import { writeValue } from '../shared/words.ts';
-import { HELD } from '../shared/pedal.ts';
+import { findSettingKind } from '../../core/setup/settingKinds.ts';
 import { useUnit } from '../shared/useRecord.ts';
 
 interface UsedNumbersProps {
@@ -27,9 +27,9 @@ export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
     onChange({ used: { ...used, ...change }, toSpareDeg: null, isAtBound: false });
   };
   const rows: UsedRow[] = plan.settings.flatMap(({ id, value, unit: own }): UsedRow[] => {
-    const held = HELD[id];
+    const held = findSettingKind(id)?.byHand;
     if (held === undefined) return [];
-    const { key, by } = held;
+    const { key, step: by } = held;
     const now = used[key] ?? value;
     return [
       {

@@ -3,7 +3,8 @@ import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { Problem, Result } from '../../core/problems/problem.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import { isMoved, NOT_MOVED } from '../../core/whatIf/planMoved.ts';
-import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { SETTING_KINDS } from '../../core/setup/settingKinds.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { readTyped } from '../shared/readTyped.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
@@ -21,31 +22,13 @@ interface Asked {
   readonly unit: 'cm' | 'deg';
 }
 
-const FIELDS: readonly (Omit<Asked, 'key'> & {
-  readonly key: Exclude<keyof AsFound, 'depth'>;
-  readonly setting: SettingId;
-})[] = [
-  { key: 'stanceCm', name: 'stance, heel to heel', unit: 'cm', setting: 'stance-length' },
-  {
-    key: 'widthCm',
-    name: 'back heel to its own side of the front heel’s line (− = across it)',
-    unit: 'cm',
-    setting: 'stance-width',
-  },
-  {
-    key: 'backFootDeg',
-    name: 'back toes from the mat’s line',
-    unit: 'deg',
-    setting: 'back-foot-angle',
-  },
-  { key: 'handCm', name: 'hand above the mat', unit: 'cm', setting: 'hand-height' },
-];
-
 /** What can be noted of a pose: what its set-up has a number for. */
 function findFields(pose: PoseDefinition, { settings, depth }: SetUp): Asked[] {
-  const fields: Asked[] = FIELDS.filter(({ setting }) =>
-    settings.some((each) => each.id === setting),
-  );
+  const fields = SETTING_KINDS.flatMap(({ id, byHand }): Asked[] => {
+    const setting = settings.find((each) => each.id === id);
+    if (setting === undefined || byHand === undefined) return [];
+    return [{ key: byHand.key, name: byHand.name, unit: setting.unit }];
+  });
   if (pose.depth === null || depth === null) return fields;
   return [...fields, { key: 'depth', name: pose.depth.words, unit: depth.unit }];
 }

@@ -1,12 +1,13 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { findHandles, type Handle, type HandleId } from '../../core/drawing/handles.ts';
+import { findHandles, type Handle } from '../../core/drawing/handles.ts';
 import { drawSheet } from '../../core/drawing/sheet.ts';
 import type { Drawing, Point } from '../../core/drawing/shapes.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import { getValue } from '../../core/setup/setUp.ts';
 import type { HeelLineMark } from '../../core/whatIf/planMoved.ts';
-import type { SetUp, SettingId } from '../../core/setup/setUp.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { SETTING_KINDS, type HandleId, type SettingId } from '../../core/setup/settingKinds.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import type { MovedSetUp } from './useMoved.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
@@ -31,12 +32,12 @@ const HANDLE_WORDS: Readonly<Record<HandleId, string>> = {
   hand: 'height of the hand',
 };
 
-const HANDLE_SETTING: Readonly<Record<HandleId, SettingId>> = {
-  'front-foot': 'stance-length',
-  'back-foot': 'stance-length',
-  'back-toes': 'back-foot-angle',
-  hand: 'hand-height',
-};
+/** The setting that a handle shows. */
+function findSettingOf(handle: HandleId): SettingId {
+  const found = SETTING_KINDS.find(({ byHand }) => byHand?.handles.includes(handle) === true);
+  if (found === undefined) throw new Error(`No setting is dragged by ${handle}`);
+  return found.id;
+}
 
 /** A press of an arrow key, and with Shift, cm; a bracket turns by a degree, and with Shift by five. */
 const STEP = 0.5;
@@ -135,7 +136,7 @@ export function MovableSheet(props: MovableSheetProps) {
       {...(grip === null ? {} : { box: grip.box })}
     >
       {handles.map((handle) => {
-        const value = getValue(setUp, HANDLE_SETTING[handle.id]);
+        const value = getValue(setUp, findSettingOf(handle.id));
         const turns = handle.id === 'back-toes';
         return (
           <circle

@@ -2,9 +2,10 @@ import { useEffect, useRef } from 'react';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import { saySide } from '../../core/poses/saySide.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import { findSettingKind } from '../../core/setup/settingKinds.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { listWalk, type WalkStep } from '../../core/recipe/walk.ts';
-import { BACK_KEYS, HELD, NEXT_KEYS, PRESS_KEYS } from '../shared/pedal.ts';
+import { BACK_KEYS, NEXT_KEYS, PRESS_KEYS } from '../shared/pedal.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { MovedSentence } from './Moving.tsx';
 import type { MovedSetUp } from './useMoved.ts';
@@ -35,11 +36,12 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
   const lead = (by: number): void => {
     onStep(Math.min(Math.max(0, at + by), steps.length - 1));
   };
-  const held = current?.kind === 'number' ? HELD[current.line.setting.id] : undefined;
+  const held =
+    current?.kind === 'number' ? findSettingKind(current.line.setting.id)?.byHand : undefined;
   const value = current?.kind === 'number' ? current.line.setting.value : 0;
   const correct = (direction: 1 | -1): void => {
     if (held === undefined) return;
-    const { key, by } = held;
+    const { key, step: by } = held;
     moved.move((now) => ({ [key]: (now[key] ?? value) + direction * by }), true);
   };
   const onKey = (event: KeyboardEvent): void => {

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { MeasureId } from '../../../src/core/measures/protocols/index.ts';
 import { getProtocol } from '../../../src/core/measures/protocols/index.ts';
 import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
-import type { SettingId, SetUp } from '../../../src/core/setup/setUp.ts';
+import type { SetUp } from '../../../src/core/setup/setUp.ts';
+import type { SettingId } from '../../../src/core/setup/settingKinds.ts';
 import { REFERENCE } from '../../support/people.ts';
 import { depthOf, planPlain, settingOf } from '../../support/plan.ts';
 

@@ -4,7 +4,8 @@ import { findPose, POSES } from '../../../src/core/poses/catalogue/index.ts';
 import type { AsFound } from '../../../src/core/rules/houseRules.ts';
 import { findHeelLines, NOT_MOVED, planMoved } from '../../../src/core/whatIf/planMoved.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
-import type { SetUp, SettingId } from '../../../src/core/setup/setUp.ts';
+import type { SetUp } from '../../../src/core/setup/setUp.ts';
+import type { SettingId } from '../../../src/core/setup/settingKinds.ts';
 import { recordOf, REFERENCE } from '../../support/people.ts';
 
 const SIDES = ['left', 'right'] as const;

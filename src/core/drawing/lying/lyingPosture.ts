@@ -5,7 +5,8 @@ import { otherSide } from '../../measures/protocol.ts';
 import type { LyingFormId } from '../../poses/lying/lyingPose.ts';
 import { getValue } from '../../setup/setUp.ts';
 import { SEATED_HIP_LESS_ANKLE } from '../../setup/seatedForms.ts';
-import type { SetUp, SettingId } from '../../setup/setUp.ts';
+import type { SetUp } from '../../setup/setUp.ts';
+import type { SettingId } from '../../setup/settingKinds.ts';
 import { cmFromMetres } from '../../units/brands.ts';
 
 /** How a lying or seated form is seen: on the floor before a wall, from the side, or from the feet. */

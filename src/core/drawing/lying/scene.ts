@@ -1,7 +1,8 @@
 import type { LengthUnit } from '../../units/readQuantity.ts';
 import type { LyingScene } from './lyingPosture.ts';
 import { type View, toElevation } from '../view.ts';
-import { type LandmarkCm, type SetUp, type SettingId, getValue } from '../../setup/setUp.ts';
+import { type LandmarkCm, type SetUp, getValue } from '../../setup/setUp.ts';
+import type { SettingId } from '../../setup/settingKinds.ts';
 import { type Shape, type Point, line, type Drawing } from '../shapes.ts';
 import { type Box, boxOfPoints, boxOfText, choosePlace } from '../placement.ts';
 import { writeDegrees, writeSettable } from '../units.ts';

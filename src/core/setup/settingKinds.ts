@@ -1,0 +1,278 @@
+import type { PropItem } from '../props/propList.ts';
+import { SERVES } from '../props/stacks.ts';
+import type { AsFound } from '../rules/houseRules.ts';
+
+/** A line of the recipe from the value as it is written, as it is, and from where it is measured. */
+export type SaySetting = (value: string, raw: number, to: string, from: string) => string;
+
+/** What can be dragged on the drawing. */
+export type HandleId = 'front-foot' | 'back-foot' | 'back-toes' | 'hand';
+
+/** How a setting is corrected by hand. */
+interface ByHand {
+  readonly key: Exclude<keyof AsFound, 'depth'>;
+  /** One press of a key, cm or degrees. */
+  readonly step: number;
+  /** As it is asked for. */
+  readonly name: string;
+  readonly handles: readonly HandleId[];
+}
+
+/** One kind of setting: everything that is true of it in every set-up. */
+interface SettingKind {
+  readonly id: string;
+  /** Its line in the recipe; null = the drawing shows it. */
+  readonly say: SaySetting | null;
+  /** Shown large while a pose is set. */
+  readonly isLarge?: true;
+  readonly byHand?: ByHand;
+  /** Props that may give it; the nearest at or above is the easier side. */
+  readonly servedBy?: readonly PropItem['kind'][] | 'strap';
+  readonly needsWall?: true;
+}
+
+/**
+ * How a pelvis rests against square: “short of square”, “past square” where it is turned on over
+ * the front leg, or “square”. The number beside it is written without its sign.
+ *
+ * @param shortDeg the setting `pelvis-short-of-square`
+ */
+export function saySquare(shortDeg: number): string {
+  if (Math.abs(shortDeg) < 0.5) return 'square';
+  return shortDeg > 0 ? 'short of square' : 'past square';
+}
+
+/** A knee as straight, soft or bent. */
+export const sayKnee = (whose: string, value: string, raw: number, to: string): string => {
+  if (raw < 5) return `${whose} straight`;
+  if (raw < 12) return `${whose} soft, ${value}`;
+  return `${whose} bent ${value}${to.endsWith('ankle') ? ', over its ankle' : ''}`;
+};
+
+const kind = <Id extends string>(
+  each: SettingKind & { readonly id: Id },
+): SettingKind & { readonly id: Id } => each;
+
+/** Every kind of setting, in the order in which a teacher sets them. */
+export const SETTING_KINDS = [
+  kind({
+    id: 'front-heel-from-mat-edge',
+    isLarge: true,
+    say: (value) => `front heel ${value} from the mat’s front edge`,
+  }),
+  kind({
+    id: 'stance-length',
+    isLarge: true,
+    byHand: {
+      key: 'stanceCm',
+      step: 0.5,
+      name: 'stance, heel to heel',
+      handles: ['front-foot', 'back-foot'],
+    },
+    say: (value, _raw, to) => `${to} ${value} behind it`,
+  }),
+  kind({ id: 'back-heel-from-mat-edge', say: (value) => `back heel ${value} from the front edge` }),
+  kind({
+    id: 'back-ball-from-mat-edge',
+    say: (value) => `ball of the back foot ${value} from the front edge`,
+  }),
+  kind({ id: 'back-knee-from-mat-edge', say: (value) => `back knee ${value} from the front edge` }),
+  kind({
+    id: 'stance-width',
+    isLarge: true,
+    byHand: {
+      key: 'widthCm',
+      step: 0.5,
+      name: 'back heel to its own side of the front heel’s line (− = across it)',
+      handles: [],
+    },
+    say: (value, raw, to) =>
+      Math.abs(raw) < 0.25
+        ? 'both heels on one line'
+        : `${to} ${value} ${raw > 0 ? 'to its own side of' : 'across'} the front heel’s line`,
+  }),
+  kind({
+    id: 'front-foot-angle',
+    say: (value, raw) => (raw < 0.5 ? 'front toes straight ahead' : `front toes ${value} outward`),
+  }),
+  kind({
+    id: 'back-foot-angle',
+    isLarge: true,
+    byHand: {
+      key: 'backFootDeg',
+      step: 1,
+      name: 'back toes from the mat’s line',
+      handles: ['back-toes'],
+    },
+    say: (value) => `back toes ${value} from the mat’s line`,
+  }),
+  kind({
+    id: 'front-knee-bend',
+    isLarge: true,
+    say: (value, raw, to) => sayKnee('front knee', value, raw, to),
+  }),
+  // Told where neither foot is in front and the knees differ.
+  kind({ id: 'back-knee-bend', say: (value, raw, to) => sayKnee('back knee', value, raw, to) }),
+  kind({
+    id: 'pelvis-short-of-square',
+    say: (value, raw) => {
+      const words = saySquare(raw);
+      if (words === 'square') return 'pelvis square';
+      return raw > 0 ? `let the pelvis rest ${value} ${words}` : `pelvis turned ${value} ${words}`;
+    },
+  }),
+  kind({ id: 'hips-off-wall', needsWall: true, say: (value) => `hips ${value} off the wall` }),
+  kind({ id: 'heel-marks', say: (value) => `heel marks ${value} apart on the wall` }),
+  kind({
+    id: 'knee-support',
+    servedBy: SERVES.lyingLimb,
+    say: (value, raw, to) =>
+      raw < 0.5 ? 'no support under the knee' : `support ${value} high under the ${to}`,
+  }),
+  kind({
+    id: 'back-heel-block',
+    servedBy: SERVES.lyingLimb,
+    say: (value) => `block ${value} high under the back heel`,
+  }),
+  kind({
+    id: 'chest-short-of-target',
+    say: (value, raw, _to, from) =>
+      raw < 2 ? `chest facing the ${from}` : `chest about ${value} short of the ${from}`,
+  }),
+  kind({
+    id: 'back-heel-lift',
+    isLarge: true,
+    say: (value) => `back heel lifted ${value}, toes under`,
+  }),
+  kind({
+    id: 'back-knee-from-wall',
+    needsWall: true,
+    say: (value) => `back knee ${value} from the wall, its foot against it`,
+  }),
+  kind({
+    id: 'lifted-leg',
+    isLarge: true,
+    say: (value) => `back leg lifted ${value} from hanging`,
+  }),
+  kind({ id: 'lifted-ankle-height', say: (value) => `its ankle ${value} above the mat` }),
+  kind({ id: 'sole-height', say: (value) => `toes of the lifted foot ${value} above the mat` }),
+  kind({ id: 'knee-out', say: (value) => `its knee turned out ${value} from straight ahead` }),
+  kind({ id: 'pelvis-tilt', say: (value) => `pelvis tipped forward ${value}` }),
+  kind({ id: 'trunk-lean', say: (value) => `trunk leaning ${value} from upright` }),
+  kind({ id: 'side-bend', say: (value) => `side bend of ${value} toward the back leg` }),
+  kind({ id: 'chest-turned', say: (value) => `chest turned ${value} from facing the floor` }),
+  kind({ id: 'spine-share-of-twist', say: (value) => `${value} of that from the spine` }),
+  kind({
+    id: 'pelvis-short-of-stacked',
+    say: (value) => `let the upper hip rest ${value} short of stacked`,
+  }),
+  kind({
+    id: 'hips-ahead-of-back-knee',
+    say: (value) => `hips ${value} ahead of the back knee`,
+  }),
+  kind({
+    id: 'hand-height',
+    isLarge: true,
+    byHand: { key: 'handCm', step: 0.5, name: 'hand above the mat', handles: ['hand'] },
+    say: (value, raw) => (raw < 0.5 ? 'hand on the floor' : `hand ${value} above the mat`),
+  }),
+  kind({
+    id: 'hand-ahead',
+    say: (value, raw) =>
+      Math.abs(raw) < 0.25
+        ? 'that hand level with the front toe tips'
+        : raw > 0
+          ? `that hand ${value} ahead of the front toes`
+          : `that hand ${value} behind the front toe tips`,
+  }),
+  kind({
+    id: 'hand-beside',
+    say: (value, raw) =>
+      Math.abs(raw) < 0.25
+        ? 'and on the foot’s line'
+        : `and ${value} to the ${raw > 0 ? 'little-toe' : 'big-toe'} side of the foot’s line`,
+  }),
+  kind({ id: 'hand-up-shin', say: (value) => `hand on the shin, ${value} above the ankle` }),
+  kind({
+    id: 'thigh-support',
+    servedBy: SERVES.thigh,
+    say: (value) => `seat ${value} high under the front thigh`,
+  }),
+  kind({
+    id: 'heel-wedge',
+    servedBy: SERVES.heel,
+    say: (value) => `wedge ${value} high under the back heel`,
+  }),
+  kind({
+    id: 'front-ball-block',
+    servedBy: SERVES.ball,
+    say: (value) => `block ${value} high under the ball of the front foot`,
+  }),
+  kind({
+    id: 'knee-pad',
+    servedBy: SERVES.kneeOnMat,
+    say: (value) => `pad ${value} thick under the back knee`,
+  }),
+  kind({
+    id: 'wall-behind',
+    needsWall: true,
+    say: (value, _raw, _to, from) => `wall ${value} behind the ${from}`,
+  }),
+  kind({
+    id: 'wall-ahead',
+    needsWall: true,
+    say: (value) => `wall ${value} ahead of the front heel`,
+  }),
+  kind({
+    id: 'wall-beside',
+    needsWall: true,
+    say: (value) => `wall ${value} to the standing side of the foot’s line`,
+  }),
+  kind({ id: 'loop-length', say: (value) => `strap loop ${value} long in all` }),
+  kind({ id: 'strap-to-own', servedBy: 'strap', say: (value) => `a strap of at least ${value}` }),
+  kind({
+    id: 'pelvis-turn',
+    say: (value) => `pelvis turned ${value} toward the front leg`,
+  }),
+  kind({
+    id: 'bolster-height',
+    servedBy: SERVES.head,
+    say: (value) => `bolster ${value} high along the hip`,
+  }),
+  kind({
+    id: 'head-support',
+    servedBy: SERVES.head,
+    say: (value, raw) =>
+      raw < 0.5 ? 'nothing under the head' : `blanket ${value} high under the head`,
+  }),
+  kind({ id: 'leg-angle', say: (value, _raw, to) => `${to} ${value} from the floor` }),
+  kind({
+    id: 'strap-length',
+    servedBy: 'strap',
+    say: (value, raw) =>
+      raw < 0.5 ? 'no strap: the hand reaches' : `strap of ${value} there and back`,
+  }),
+  kind({ id: 'door-frame-distance', say: (value) => `or hips ${value} off a door frame` }),
+  kind({
+    id: 'foot-height',
+    say: (value, raw) =>
+      raw < 0.5 ? 'crossed foot on the floor' : `crossed foot ${value} above the floor`,
+  }),
+  kind({
+    id: 'seat-height',
+    servedBy: SERVES.lyingLimb,
+    say: (value, raw) => (raw < 0.5 ? 'sitting on the floor' : `seat ${value} high`),
+  }),
+  kind({
+    id: 'bind-strap',
+    servedBy: 'strap',
+    say: (value) => `strap between the hands, ${value} to begin with`,
+  }),
+  kind({ id: 'pelvis-level', say: null }),
+];
+
+export type SettingId = (typeof SETTING_KINDS)[number]['id'];
+
+/** @returns null for an id that this version does not know, as in a file of a newer one */
+export const findSettingKind = (id: string): SettingKind | null =>
+  SETTING_KINDS.find((each) => each.id === id) ?? null;
