@@ -59,12 +59,17 @@ test('pages are answered while set-ups are solved, and too many at once are turn
   expect(solved - before).toBeLessThan(20);
   gone.abort();
   await Promise.allSettled(asked);
-  const next = await fetch(`${baseURL!}/api/set-up`, {
-    method: 'POST',
-    body,
-    headers: { 'content-type': 'application/json' },
-  });
-  expect(next.status).toBe(200);
+  // A busy machine may need a second try, as the 503 says.
+  await expect
+    .poll(async () => {
+      const next = await fetch(`${baseURL!}/api/set-up`, {
+        method: 'POST',
+        body,
+        headers: { 'content-type': 'application/json' },
+      });
+      return next.status;
+    })
+    .toBe(200);
 });
 
 test('at most 64 instruments are open at once, and a closed one makes room', async ({
