@@ -27,7 +27,7 @@ import {
   PERSON_VERSION,
   type PersonFile,
 } from '../../src/core/formats/personFile.ts';
-import { recordOf, REFERENCE } from '../support/people.ts';
+import { fileOf, recordOf, REFERENCE } from '../support/people.ts';
 import { planPlain } from '../support/plan.ts';
 import { plannedHold } from '../support/sessions.ts';
 
@@ -109,15 +109,7 @@ describe('a backup', () => {
     await importFile({ ...file!, format: PERSON_FORMAT, version: PERSON_VERSION });
     await erasePerson(erased);
     // An import that can still be taken back.
-    await importFile({
-      ...recordOf(REFERENCE),
-      format: PERSON_FORMAT,
-      version: PERSON_VERSION,
-      setUps: [],
-      sessions: [],
-      appointments: [],
-      changes: { stamps: {}, removed: {} },
-    });
+    await importFile(fileOf(recordOf(REFERENCE)));
     await setUnit('in');
     const before = await dump();
     // A store that is added later has to be filled here, and comes back only if it is backed up.

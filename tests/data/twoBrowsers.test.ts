@@ -6,7 +6,7 @@ import {
   PERSON_VERSION,
   type PersonFile,
 } from '../../src/core/formats/personFile.ts';
-import { recordOf, REFERENCE } from '../support/people.ts';
+import { fileOf, recordOf, REFERENCE } from '../support/people.ts';
 import { makeRandom } from '../support/random.ts';
 import { plannedHold } from '../support/sessions.ts';
 import { keepSetUp } from '../../src/core/whatIf/keptSetUp.ts';
@@ -150,15 +150,7 @@ describe('two browsers that each work on the same person for a week', () => {
     vi.useFakeTimers({ toFake: ['Date'], now: MONDAY });
     const random = makeRandom(seed);
     const browsers = { tablet: await openBrowser(), laptop: await openBrowser() };
-    await browsers.tablet.importFile({
-      ...recordOf(REFERENCE),
-      format: PERSON_FORMAT,
-      version: PERSON_VERSION,
-      setUps: [],
-      sessions: [],
-      appointments: [],
-      changes: { stamps: {}, removed: {} },
-    });
+    await browsers.tablet.importFile(fileOf(recordOf(REFERENCE)));
     await browsers.laptop.importFile(await browsers.tablet.handOut());
     const done = new Set<string>();
     for (let hour = 0; hour < 7 * 24; hour += 2) {

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { FULL_ROUND } from '../../src/core/measures/rounds.ts';
 import { getProtocol, type MeasureId } from '../../src/core/measures/protocols/index.ts';
-import { answerFirst, expectAccessible, openDemo } from './support.ts';
+import { answerFirst, expectAccessible, openDemo, startPhone, tiltPhone } from './support.ts';
 
 /** A value in the middle of a measure's usual band, as it is typed. */
 function usual(measure: MeasureId): string {
@@ -194,23 +194,9 @@ test('a phone’s own tilt is read along the chosen edge', async ({ page }) => {
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=hip-flexion&by=phone');
   await page.getByLabel(/^Lay the phone along/).selectOption('short');
-  await page.getByRole('button', { name: 'Start reading its tilt' }).click();
-  const live = page.getByRole('region', { name: 'Live reading' });
-  await expect(live.getByText('Waiting for the instrument.')).toBeVisible();
-  // A phone that lies level along its long edge and is led up along its short one.
-  await page.evaluate(() => {
-    const tilt = { beta: 77, gamma: 1 };
-    Object.assign(window, { tilt });
-    setInterval(() => {
-      window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', tilt));
-    }, 50);
-  });
-  await live.focus();
-  await page.keyboard.press('z');
-  await expect(live.getByText('Ready for the left, first reading.')).toBeVisible();
-  await page.evaluate(() => {
-    Object.assign((window as unknown as { tilt: object }).tilt, { gamma: -84 });
-  });
+  // It lies level along its long edge, and is raised along its short one.
+  await startPhone(page, { beta: 77, gamma: 1 });
+  await tiltPhone(page, { gamma: -84 });
   await expect(page.getByLabel('left first')).toHaveValue('85°');
 });
 

@@ -6,7 +6,7 @@ import { withHeldPoses } from '../../src/core/sessions/heldPoses.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../src/core/setup/setUp.ts';
 import { WARRIOR_TWO_PLACES } from '../support/posePlaces.ts';
-import { answerFirst, expectAccessible, openDemo } from './support.ts';
+import { answerFirst, expectAccessible, openDemo, markDrawnPicture } from './support.ts';
 
 type Pixel = readonly [number, number];
 const WIDTH = 1200;
@@ -99,19 +99,8 @@ test('three drawn pictures go through the screen as pixels and give their angle'
 test('marks are placed and moved by keys alone', async ({ page }) => {
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
-  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
-  const picture = page.getByRole('application');
-  await picture.focus();
-  for (const [key, times] of [
-    ['Shift+ArrowRight', 20],
-    ['Shift+ArrowLeft', 3],
-    ['Shift+ArrowUp', 20],
-  ] as const) {
-    for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
-    await page.keyboard.press('Enter');
-  }
+  await markDrawnPicture(page);
   const value = page.locator('.photo .value');
-  await expect(value).toBeVisible();
   const before = await value.textContent();
   await page.keyboard.press('3');
   for (let i = 0; i < 10; i += 1) await page.keyboard.press('Shift+ArrowLeft');

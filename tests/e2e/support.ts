@@ -42,6 +42,48 @@ export async function toLog(page: Page): Promise<void> {
   await expect(page.locator('.run-log')).toBeVisible();
 }
 
+/** Three marks by keys alone on the drawn picture of a leg. */
+export async function markDrawnPicture(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
+  await page.getByRole('application').focus();
+  for (const [key, times] of [
+    ['Shift+ArrowRight', 20],
+    ['Shift+ArrowLeft', 3],
+    ['Shift+ArrowUp', 20],
+  ] as const) {
+    for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.locator('.photo .value')).toBeVisible();
+}
+
+/** A phone that reports its tilt twenty times a second, zeroed; {@link tiltPhone} moves it. */
+export async function startPhone(page: Page, tilt: Tilt): Promise<void> {
+  await page.getByRole('button', { name: 'Start reading its tilt' }).click();
+  const live = page.getByRole('region', { name: 'Live reading' });
+  await expect(live.getByText('Waiting for the instrument.')).toBeVisible();
+  await page.evaluate((from) => {
+    Object.assign(window, { tilt: from });
+    setInterval(() => {
+      window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', from));
+    }, 50);
+  }, tilt);
+  await live.focus();
+  await page.keyboard.press('z');
+  await expect(live.getByText('Ready for the left, first reading.')).toBeVisible();
+}
+
+/** Degrees about the phone's short and long edge. */
+interface Tilt {
+  readonly beta: number;
+  readonly gamma: number;
+}
+
+export const tiltPhone = (page: Page, to: Partial<Tilt>): Promise<void> =>
+  page.evaluate((tilt) => {
+    Object.assign((window as unknown as { tilt: object }).tilt, tilt);
+  }, to);
+
 interface AxeResult {
   readonly violations: readonly {
     readonly id: string;

@@ -1,7 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectRefusal, letAgain, refuse } from './refusing.ts';
-import { beginSession, openDemo, toLog } from './support.ts';
+import {
+  beginSession,
+  markDrawnPicture,
+  openDemo,
+  startPhone,
+  tiltPhone,
+  toLog,
+} from './support.ts';
 
 const PERSON = '/person?id=marit-sollen';
 
@@ -30,21 +37,6 @@ async function setAside(page: Page): Promise<void> {
   await line.getByRole('button', { name: 'set aside' }).click();
   await line.getByLabel('Why').fill('doubtful');
   await line.getByRole('button', { name: 'Set it aside' }).click();
-}
-
-/** Three marks by keys on the drawn picture. */
-async function markPicture(page: Page): Promise<void> {
-  await press('or try it on a drawn one')(page);
-  await page.getByRole('application').focus();
-  for (const [key, times] of [
-    ['Shift+ArrowRight', 20],
-    ['Shift+ArrowLeft', 3],
-    ['Shift+ArrowUp', 20],
-  ] as const) {
-    for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
-    await page.keyboard.press('Enter');
-  }
-  await expect(page.locator('.photo .value')).toBeVisible();
 }
 
 /** Two days of readings whose sides are exchanged. */
@@ -295,24 +287,8 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
     {
       name: 'a tilt of the phone',
       at: '/measure?id=marit-sollen&step=hip-flexion&by=phone',
-      open: async (page) => {
-        await press('Start reading its tilt')(page);
-        await page.evaluate(() => {
-          const tilt = { beta: 1, gamma: 1 };
-          Object.assign(window, { tilt });
-          setInterval(() => {
-            window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', tilt));
-          }, 50);
-        });
-        await page.getByRole('region', { name: 'Live reading' }).focus();
-        await page.keyboard.press('z');
-        await expect(page.getByText('Ready for the left, first reading.')).toBeVisible();
-      },
-      act: async (page) => {
-        await page.evaluate(() => {
-          Object.assign((window as unknown as { tilt: object }).tilt, { beta: 85 });
-        });
-      },
+      open: (page) => startPhone(page, { beta: 1, gamma: 1 }),
+      act: (page) => tiltPhone(page, { beta: 85 }),
     },
     {
       name: 'how a capture is confirmed',
@@ -325,7 +301,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
     {
       name: 'a reading off a picture',
       at: '/measure?id=marit-sollen&step=straight-leg-raise&by=photo',
-      open: markPicture,
+      open: markDrawnPicture,
       act: press(/^Take it/),
     },
     {
@@ -336,7 +312,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await press('They agree to pictures')(page);
         await expect(page.getByRole('button', { name: 'They withdraw it' }).first()).toBeVisible();
         await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
-        await markPicture(page);
+        await markDrawnPicture(page);
         await press(/^Take it/)(page);
         await expect(page.getByText('One picture is kept')).toBeVisible();
       },

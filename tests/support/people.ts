@@ -1,3 +1,8 @@
+import {
+  PERSON_FORMAT,
+  PERSON_VERSION,
+  type PersonFile,
+} from '../../src/core/formats/personFile.ts';
 import { PROTOCOLS, type MeasureId } from '../../src/core/measures/protocols/index.ts';
 import type { Side } from '../../src/core/measures/protocol.ts';
 import type { Reading } from '../../src/core/measures/reading.ts';
@@ -126,3 +131,14 @@ export function mirrorMeasures(measures: Measures): Measures {
   ]);
   return Object.fromEntries(entries) as Measures;
 }
+
+/** Their person file: readings, and nothing that was kept or held yet. */
+export const fileOf = (record: PersonRecord): PersonFile => ({
+  ...record,
+  format: PERSON_FORMAT,
+  version: PERSON_VERSION,
+  setUps: [],
+  sessions: [],
+  appointments: [],
+  changes: { stamps: {}, removed: {} },
+});

@@ -86,7 +86,7 @@ function findEnds(leg: LegLimits, bears: boolean): BlendEnds {
 }
 
 /**
- * What a posture asks of every motion and what the person has, filled anew for every
+ * What a posture asks of every motion and what the person has, refilled for every
  * posture that a solver tries. A limit that depends on another joint comes as two pieces,
  * each straight, of which the smaller holds: the solver keeps each for itself, so that a
  * kink, where answers like to sit, costs it nothing. Radians; NaN = not known, or no limit.

@@ -45,7 +45,7 @@ export type Motion =
   | 'side-bend'
   | 'axial-rotation';
 
-/** The two directions of one motion: only the one with less to spare is told. */
+/** Opposite directions of one motion; a report names the one with the smaller margin. */
 const OPPOSITES: Partial<Record<Motion, Motion>> = {
   extension: 'flexion',
   adduction: 'abduction',

@@ -28,7 +28,7 @@ export const findTrunkObservable = (observable: TrunkObservable): number =>
   TRUNK_AT + TRUNK.indexOf(observable);
 
 /**
- * What a task's conditions are told from, read off a skeleton in one order: joint angles,
+ * The observables of a task's conditions, computed from a skeleton in one order: joint angles,
  * then quantities and the pieces of those that are the least of several, as they were
  * prepared. Radians and metres; NaN = not defined there.
  */

@@ -15,7 +15,7 @@ type DepthReason =
   | { readonly kind: 'held-back' }
   | { readonly kind: 'deepest' };
 
-/** Depths in degrees or centimetres, whichever the depth is told in. */
+/** Depths in the depth's own unit, degrees or centimetres. */
 export interface HeldDepth {
   readonly kind: 'held';
   readonly answer: Answer;

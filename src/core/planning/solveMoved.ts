@@ -13,11 +13,11 @@ import {
 } from './poseRequest.ts';
 import { build, solveOn } from './solvePose.ts';
 
-/** PlanningContext are told in tenths of a degree or centimetre, and held as exactly. */
+/** A moved setting is held to half of the tenth that it is shown in, degrees or centimetres. */
 const HELD_WITHIN = 0.05;
 
 /**
- * Solves a pose anew with some of it held where it was moved, within every limit.
+ * Solves a pose again with the moved parts held in place, within every limit.
  *
  * @param before the answer that was moved
  * @param force parts and quantities that are held, metres and radians

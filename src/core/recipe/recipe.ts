@@ -10,15 +10,15 @@ import {
   type SettingId,
 } from '../setup/settingKinds.ts';
 
-/** Lines that are said in another way; null = told by the drawing or by another line. */
+/** Lines that replace the usual ones; null = left out, because the drawing or another line says it. */
 type OtherLines = Partial<Record<SettingId, SaySetting | null>>;
 
-/** The back knee is told only where neither foot is in front. */
+/** The back knee has a line only where neither foot is in front. */
 const USUAL: OtherLines = { 'back-knee-bend': null };
 
 /**
  * Feet side by side, both straight ahead: neither is in front. Legs of different length bend their
- * knees differently, and then each knee is told.
+ * knees differently, and then each knee has a line.
  */
 function saySideBySide(side: Side, kneesAlike: boolean): OtherLines {
   const knee =

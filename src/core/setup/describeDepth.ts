@@ -32,7 +32,7 @@ export function describeDepth(
   if (depth === null) return null;
   const none = describeNoDepth(depth);
   if (found === null) return none;
-  // Rounded down: a deepest safe depth that is told has to be one that can be held.
+  // Rounded down: the deepest safe depth that is shown has to be one that can be held.
   const deepest = found.deepest === null ? null : Math.floor(found.deepest * 10) / 10;
   if (found.kind === 'cannot' || found.depth === null || found.deepest === null) {
     return { ...none, deepest };

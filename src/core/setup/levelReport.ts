@@ -10,7 +10,7 @@ import type { Request } from '../planning/request.ts';
 import type { LevelNeed, LevelReport, SetUp } from './setUp.ts';
 import type { SolvedRequest } from '../planning/solveRequest.ts';
 
-/** A need smaller than this is not told, degrees or centimetres. */
+/** A need smaller than this is not reported, degrees or centimetres. */
 const TOLD_FROM = 0.5;
 
 /** By how much a condition is broken, degrees or centimetres. */

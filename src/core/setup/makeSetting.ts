@@ -3,7 +3,7 @@ import type { Setting } from './setUp.ts';
 import type { SettingId } from './settingKinds.ts';
 import { closeSum, type WorkingStep } from '../planning/working.ts';
 
-/** A setting whose value is the sum of its terms; limits are told beneath. */
+/** A setting whose value is the sum of its terms; limits are listed beneath. */
 export function makeSetting(
   id: SettingId,
   unit: Setting['unit'],

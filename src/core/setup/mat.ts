@@ -43,7 +43,7 @@ export function layOnMat(canonicalBody: CanonicalBody, skeleton: Skeleton): MatF
 
 /**
  * The same stance moved along the mat by less than half a centimetre, until the front heel's mark
- * is one that a teacher can set: then both marks and the stance between them add up as they are told.
+ * is one that a teacher can set: then both marks and the stance between them add up as they are shown.
  */
 export function onHalfCentimetre(mat: MatFit): MatFit {
   const mark = mat.working.reduce((sum, { value }) => sum + value, 0);

@@ -10,7 +10,7 @@ import type { MatFit } from './mat.ts';
 import type { DepthReport } from './setUp.ts';
 import type { WorkingStep } from '../planning/working.ts';
 
-/** All that settings are told from. */
+/** Inputs to the settings. */
 export interface Solved {
   readonly pose: PoseDefinition;
   readonly rules: HouseRules;
@@ -23,6 +23,6 @@ export interface Solved {
   readonly mat: MatFit;
   /** How the depths came about. */
   readonly depths: readonly (DepthReport | null)[];
-  /** Joints at their limit, told beneath every solved number. */
+  /** Joints at their limit, listed beneath the arithmetic of every solved number. */
   readonly limitSteps: readonly WorkingStep[];
 }

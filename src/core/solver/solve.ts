@@ -11,7 +11,7 @@ export interface Way {
   readonly quantity: QuantityId;
   readonly from: number;
   readonly to: number;
-  /** Where a pull may end sooner; at `to` if not told. */
+  /** Where a pull may end sooner; by default at `to`. */
   readonly enough?: number;
 }
 
@@ -68,7 +68,7 @@ const LAST_STRIDE = 0.0016;
 
 /**
  * A pull can run past the musts into a dead end that no correction leads out of. Then it
- * steps back until every must is kept, or begins anew anywhere on the way where they all
+ * steps back until every must is kept, or starts again anywhere on the way where they all
  * are, and walks on from there, each stride a posture that keeps every must.
  *
  * @param deadEnd where the pull ended; answered when nothing on the way can be held

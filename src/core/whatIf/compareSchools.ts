@@ -40,7 +40,7 @@ function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
 
 /**
  * What each school would set for one person and pose, side by side: every option of every
- * house rule that the pose leaves open, each solved anew.
+ * house rule that the pose leaves open, each solved by itself.
  *
  * @param rules the teacher's own, which the schools depart from
  * @returns the schools, the teacher's own choices first; or the problems of {@link planSetUp}

@@ -9,7 +9,7 @@ export interface ErrorBars {
   readonly influences: readonly Influence[];
 }
 
-/** No bar is told smaller than this. Our modelling choice. */
+/** No error bar is shown smaller than this. Our modelling choice. */
 export const SMALLEST_BAR = { cm: 0.3, deg: 0.5 } as const;
 
 /** Draws for ± where one joint takes over from another within a standard error. Our choice. */

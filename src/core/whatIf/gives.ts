@@ -23,7 +23,7 @@ export const COST = {
   chest: radiansFromDegrees(20),
 } as const;
 
-/** Gives smaller than this share of their cost are not told. */
+/** Compensations below this share of their cost are not reported. */
 const WORTH_TELLING = 0.15;
 
 const BEYOND_LIMIT_DEG = 0.5;

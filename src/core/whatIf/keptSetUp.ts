@@ -95,7 +95,7 @@ function checkOne(record: PersonRecord, kept: KeptSetUp): KeptCheck {
   return { id: kept.id, newer, changes, hasOtherRules, now: hasPosture ? now : null };
 }
 
-/** Solves every kept set-up anew with what is known today, and tells what would be another. */
+/** Solves every kept set-up again with what is known today, and reports what would differ. */
 export const checkKept = (
   record: PersonRecord,
   kept: readonly KeptSetUp[],

@@ -32,7 +32,7 @@ export interface MonteCarlo {
 }
 
 /**
- * Draws every measure anew from its error and solves the pose for each draw. The same
+ * Draws every measure from its error distribution and solves the pose for each draw. The same
  * seed gives the same draws.
  *
  * @param random uniform in [0, 1)

@@ -70,7 +70,7 @@ function withHeelLine(plan: Plan, widthCm: number | null): Plan {
 }
 
 /**
- * What was moved is held and the rest solved anew: first as the pose should be, within
+ * What was moved is held and the rest solved again: first as the pose should be, within
  * every limit; where that cannot be, with slack on what gives in practice. Nothing is
  * clamped.
  *

@@ -28,7 +28,7 @@ const LEAST_GAIN = 0.2;
 
 /**
  * The few readings whose error holds this person's set-ups back most, in order, each gain
- * found by solving anew with one reading more.
+ * found by solving again with one reading more.
  *
  * @param poseIds the poses that count; those that cannot be planned are passed over
  */

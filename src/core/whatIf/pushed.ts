@@ -135,7 +135,7 @@ function pushStepwise(
  * Forces a pose to a depth or to a school's numbers: a real solve, with slack on what
  * gives in practice and none on joint limits, lengths and contacts.
  *
- * @param planned the posture that was planned; what gives is told against it
+ * @param planned the posture that was planned; compensations are measured against it
  */
 export function solvePushed(
   task: PoseTask,

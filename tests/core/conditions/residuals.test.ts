@@ -1,5 +1,5 @@
 /**
- * The derivatives that a run steps by, told from the observables' derivatives, against differences of the
+ * The derivatives by the chain rule over the observables, against differences of the
  * conditions themselves: every pose, at a stiff body's and a supple one's answer and beside it.
  */
 import { describe, expect, it } from 'vitest';

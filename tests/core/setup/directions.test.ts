@@ -139,7 +139,7 @@ describe.each(TABLES)('%s', (pose, rules, table) => {
     ways.forEach((way, i) => {
       const column = COLUMNS[i]!;
       const up = [read(more, column) - read(base, column), read(base, column) - read(less, column)];
-      // PlanningContext are told in tenths: of their differences the rest is rounding.
+      // Settings are rounded to tenths: a smaller difference is rounding.
       const known = up
         .filter((each) => !Number.isNaN(each))
         .map((each) => Math.round(each * 10) / 10);

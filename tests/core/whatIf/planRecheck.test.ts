@@ -25,7 +25,7 @@ describe('what is worth repeating', () => {
       expect(setUps).toBe(4);
     }
     expect(value[0]!.depthGain).toBeGreaterThan(0.2);
-    // The number that gains most is told with its ± before and after.
+    // The number that gains most is reported with its ± before and after.
     for (const { most } of value) {
       expect(most?.then).toBeLessThan(most!.now);
       expect(['pyramid', 'wide-fold']).toContain(most?.pose);
