@@ -8,6 +8,7 @@ import { pathToFileURL } from 'node:url';
 import { readPersonFile } from '../src/core/formats/personFile.ts';
 import { SIDES, type Side } from '../src/core/measures/protocol.ts';
 import type { PersonRecord } from '../src/core/person/person.ts';
+import { PlanningContext } from '../src/core/planning/planningContext.ts';
 import { POSES } from '../src/core/poses/catalogue/index.ts';
 import { FITTING_LEVEL } from '../src/core/poses/level.ts';
 import { LYING_POSES } from '../src/core/poses/lying/index.ts';
@@ -50,10 +51,11 @@ function readDemo(): readonly PersonRecord[] {
 function calcAnswers(): Record<string, Answer> {
   const answers: Record<string, Answer> = {};
   for (const record of readDemo()) {
+    const context = new PlanningContext(record);
     const add = (plan: typeof planSetUp, pose: string, side: Side, level: string | null): void => {
       const kind = plan === planInFull ? 'in full' : 'set-up';
       const key = [record.person.id, pose, side, level ?? 'usual', kind].join(' ');
-      const planned = plan(record, pose, side, {}, level);
+      const planned = plan(context, pose, side, {}, level);
       const lines = planned.ok ? listRecipe(planned.value, 'cm').map((line) => line.words) : [];
       const props = planned.ok ? listProps(planned.value) : [];
       answers[key] = flatten({ planned, lines, props }, '', {});

@@ -1,4 +1,5 @@
 /** Median time of one set-up, in this Node.js; reported, never asserted. */
+import { PlanningContext } from '../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { checkPersonFile } from '../src/core/formats/personFile.ts';
 import { POSES } from '../src/core/poses/catalogue/index.ts';
@@ -12,7 +13,7 @@ import { shareProps } from '../src/core/props/shareProps.ts';
 import { DepthSearch } from '../src/core/planning/depthSearch.ts';
 import { calcErrorBars } from '../src/core/whatIf/errorBars.ts';
 import { planPose, planSetUp, type Plan } from '../src/core/setup/planSetUp.ts';
-import { PLAIN_RULES, recordOf, REFERENCE } from '../tests/support/people.ts';
+import { PLAIN_RULES, contextOf, recordOf, REFERENCE } from '../tests/support/people.ts';
 import { makeRandom } from '../tests/support/random.ts';
 import { planPlain } from '../tests/support/plan.ts';
 import { searchSlowly } from '../tests/support/slowSearch.ts';
@@ -84,7 +85,7 @@ const rows = people.flatMap((person, i) =>
 for (let i = -WARM_UP; i < ROUNDS; i += 1) {
   for (const { person, id, times } of rows) {
     const took = timeNew(person, (anew) => {
-      planSetUp(anew, id, 'right');
+      planSetUp(new PlanningContext(anew), id, 'right');
     });
     if (i >= 0) times.push(took);
   }
@@ -103,13 +104,14 @@ show('one set-up, the middle of all of these', {
 
 const person = people[0]!;
 const round = measureNew(person, (anew) => {
-  for (const pose of POSES) for (const side of SIDES) planSetUp(anew, pose.id, side);
+  const context = new PlanningContext(anew);
+  for (const pose of POSES) for (const side of SIDES) planSetUp(context, pose.id, side);
 });
 show('both sides of all standing poses', round);
 
 /** What else was timed of the high lunge, and how many slow searches would do as much. */
 const work: { readonly name: string; readonly ms: number; readonly searches: number }[] = [];
-const plan = planPose(person, 'high-lunge', 'right');
+const plan = planPose(new PlanningContext(person), 'high-lunge', 'right');
 if (plan.kind === 'planned') {
   const bars = measure(() => {
     calcErrorBars(plan);
@@ -152,7 +154,7 @@ function measureDeepest(id: string): Timed {
 }
 
 function planPlainly(id: string): Plan {
-  const planned = planPose(recordOf(REFERENCE), id, 'right', PLAIN_RULES);
+  const planned = planPose(contextOf(REFERENCE), id, 'right', PLAIN_RULES);
   if (planned.kind !== 'planned') throw new Error(planned.kind);
   return planned;
 }
@@ -161,7 +163,7 @@ const ratios: number[] = [];
 for (const id of SEARCHED_POSES) {
   const task = makeSlowTask(REFERENCE, id);
   const ours = measureNew(recordOf(REFERENCE), (anew) => {
-    planSetUp(anew, id, 'right', PLAIN_RULES);
+    planSetUp(new PlanningContext(anew), id, 'right', PLAIN_RULES);
   });
   const deepest = planPlain(REFERENCE, id).depth!.deepest!;
   const alike = measureDeepest(id);
@@ -237,8 +239,11 @@ for (let i = 0; i < POPULATION; i += 1) {
     'hip-internal-rotation': normal(38, 8),
     'trunk-rotation': normal(45, 8),
   });
-  const free = planSetUp(made, 'warrior-two', 'right', PLAIN_RULES);
-  const square = planSetUp(made, 'warrior-two', 'right', { ...PLAIN_RULES, pelvisOpen: 'square' });
+  const free = planSetUp(new PlanningContext(made), 'warrior-two', 'right', PLAIN_RULES);
+  const square = planSetUp(new PlanningContext(made), 'warrior-two', 'right', {
+    ...PLAIN_RULES,
+    pelvisOpen: 'square',
+  });
   const reaches = (planned: typeof free): boolean =>
     planned.ok && planned.value.status === 'solved' && planned.value.depth!.deepest! > 89;
   if (reaches(free)) deep += 1;
@@ -254,6 +259,7 @@ const heap = (): number => {
   return process.memoryUsage().heapUsed / 2 ** 20;
 };
 const before = heap();
-for (let i = 0; i < SOLVES; i += 1) planSetUp(person, 'high-lunge', i % 2 === 0 ? 'left' : 'right');
+for (let i = 0; i < SOLVES; i += 1)
+  planSetUp(new PlanningContext(person), 'high-lunge', i % 2 === 0 ? 'left' : 'right');
 const grown = heap() - before;
 console.log(`heap after 10,000 more solves: ${grown >= 0 ? '+' : ''}${grown.toFixed(1)} MB`);

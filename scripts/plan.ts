@@ -1,4 +1,5 @@
 /** Prints one set-up as JSON, its drawing as SVG, or the bands of 2,000 repeats. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
+import { PlanningContext } from '../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { drawFromAbove, drawFromFront, drawFromSide } from '../src/core/drawing/sheet.ts';
@@ -77,12 +78,24 @@ const request = checkSetUpRequest(
 if (!request.ok) stopWithProblems(request.problems);
 const { value } = request;
 if (bands === true) {
-  const drawn = planBands(value.person, value.pose, value.side, value.rules, value.level);
+  const drawn = planBands(
+    new PlanningContext(value.person),
+    value.pose,
+    value.side,
+    value.rules,
+    value.level,
+  );
   if (!drawn.ok) stopWithProblems(drawn.problems);
   process.stdout.write(`${JSON.stringify(drawn.value, null, 2)}\n`);
   process.exit(0);
 }
-const planned = planInFull(value.person, value.pose, value.side, value.rules, value.level);
+const planned = planInFull(
+  new PlanningContext(value.person),
+  value.pose,
+  value.side,
+  value.rules,
+  value.level,
+);
 if (!planned.ok) stopWithProblems(planned.problems);
 if (svg === undefined) {
   process.stdout.write(`${JSON.stringify(planned.value, null, 2)}\n`);

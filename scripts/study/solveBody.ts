@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../src/core/planning/planningContext.ts';
 import { POSES } from '../../src/core/poses/catalogue/index.ts';
 import { FITTING_LEVEL, USUAL_LEVEL } from '../../src/core/poses/level.ts';
 import { getValue } from '../../src/core/setup/setUp.ts';
@@ -57,7 +58,7 @@ export function solveBody(body: StudyBody, index: number): readonly Solved[] {
   const record = { ...body.record, held };
   return POSES.flatMap(({ id, levels }) =>
     [FITTING_LEVEL, ...levels.map((level) => level.id)].map((level) => {
-      const planned = planSetUp(record, id, 'right', {}, level);
+      const planned = planSetUp(new PlanningContext(record), id, 'right', {}, level);
       if (!planned.ok) throw new Error(planned.problems[0]?.message);
       return keep(body, index, level, planned.value);
     }),

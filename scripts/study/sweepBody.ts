@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../src/core/planning/planningContext.ts';
 import type { MeasureId } from '../../src/core/measures/protocols/index.ts';
 import type { PersonRecord } from '../../src/core/person/person.ts';
 import { FITTING_LEVEL } from '../../src/core/poses/level.ts';
@@ -37,7 +38,7 @@ export interface Sweep {
   readonly body: number;
   readonly pose: string;
   readonly measure: MeasureId;
-  /** PlanningContext that jump between two neighbours of one level. */
+  /** Numbers that jump between two neighbours of one level. */
   readonly jumps: readonly string[];
   /** Where more range costs depth at the same level, degrees at most. */
   readonly depthLost: number;
@@ -67,7 +68,7 @@ function solvePoint(
 ): Point | null {
   const held = [{ pose, level: 'not chosen' }];
   const moved = { ...moveMeasure(record, measure, by), held };
-  const planned = planSetUp(moved, pose, 'right', {}, FITTING_LEVEL);
+  const planned = planSetUp(new PlanningContext(moved), pose, 'right', {}, FITTING_LEVEL);
   if (!planned.ok || planned.value.status === 'failed') return null;
   const { value: setUp } = planned;
   return {

@@ -110,6 +110,13 @@ function open(): StillwaterDatabase {
       await completePeople(transaction);
       await stampAll(transaction);
     });
+  // The set-ups of lying forms got a posture with version 8. Those without are solved again.
+  database.version(8).upgrade((transaction) =>
+    transaction
+      .table<FrozenSetUpRow>('frozenSetUps')
+      .filter(({ setUp }) => Object.keys(setUp.landmarks).length === 0)
+      .delete(),
+  );
   database.use(stamping);
   // A tab of an older version neither holds up an upgrade nor writes after it.
   database.on('versionchange', () => {

@@ -14,26 +14,24 @@ import { planPose, planSetUp, type Planned } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
 import { planSession } from '../core/sessions/planSession.ts';
 import type { Result } from '../core/problems/problem.ts';
-import type { PersonRecord } from '../core/person/person.ts';
+import type { PlanningContext } from '../core/planning/planningContext.ts';
 import type { AsFound } from '../core/rules/houseRules.ts';
+import type { RevisedRecord } from '../core/person/person.ts';
+import { LatestContext } from './latestContext.ts';
 
-/**
- * The person who was asked about last. Every question brings its own copy; taken for the
- * same one, what was worked out of the readings serves all poses.
- */
-let last: { readonly text: string; readonly record: PersonRecord } | null = null;
-
-function recall(record: PersonRecord): PersonRecord {
-  const text = JSON.stringify(record);
-  if (last?.text !== text) last = { text, record };
-  return last.record;
-}
+const latest = new LatestContext();
 
 /** The plan that is being moved; planned once, moved many times. */
 let open: { readonly key: string; readonly plan: Planned } | null = null;
 
-function openPlan(key: string, ...request: Parameters<typeof planPose>): Result<null> {
-  const plan = planPose(...request);
+type Tail<List extends readonly unknown[]> = List extends [unknown, ...infer Rest] ? Rest : never;
+
+function openPlan(
+  key: string,
+  record: RevisedRecord,
+  ...asked: Tail<Parameters<typeof planPose>>
+): Result<null> {
+  const plan = planPose(latest.of(record), ...asked);
   open = { key, plan };
   return { ok: true, value: null };
 }
@@ -51,17 +49,21 @@ function heelLines(key: string, backFootDeg: number): Result<readonly HeelLineMa
   return { ok: true, value };
 }
 
-type Tail<List extends readonly unknown[]> = List extends [unknown, ...infer Rest] ? Rest : never;
+/** A question about one person, asked with their record in place of a context. */
+const withContext =
+  <Asked extends readonly unknown[], Answer>(
+    ask: (context: PlanningContext, ...asked: Asked) => Answer,
+  ) =>
+  (record: RevisedRecord, ...asked: Asked): Answer =>
+    ask(latest.of(record), ...asked);
 
 const api = {
-  planSetUp: (record: PersonRecord, ...asked: Tail<Parameters<typeof planSetUp>>) =>
-    planSetUp(recall(record), ...asked),
-  planInFull: (record: PersonRecord, ...asked: Tail<Parameters<typeof planInFull>>) =>
-    planInFull(recall(record), ...asked),
-  planBands,
-  planRecheck,
-  compareSchools,
-  checkKept,
+  planSetUp: withContext(planSetUp),
+  planInFull: withContext(planInFull),
+  planBands: withContext(planBands),
+  planRecheck: withContext(planRecheck),
+  compareSchools: withContext(compareSchools),
+  checkKept: withContext(checkKept),
   planSession,
   judgeSession,
   openPlan,

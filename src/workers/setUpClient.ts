@@ -2,7 +2,6 @@ import { wrap, type Remote } from 'comlink';
 import { problem, type Result } from '../core/problems/problem.ts';
 import type { AsFound, HouseRules } from '../core/rules/houseRules.ts';
 import type { Side } from '../core/measures/protocol.ts';
-import type { PersonRecord } from '../core/person/person.ts';
 import type { Bands } from '../core/whatIf/planBands.ts';
 import type { SchoolSetUp } from '../core/whatIf/compareSchools.ts';
 import type { KeptCheck, KeptSetUp } from '../core/whatIf/keptSetUp.ts';
@@ -13,6 +12,7 @@ import type { Judgement } from '../core/sessions/judgeSession.ts';
 import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
 import type { Session } from '../core/sessions/session.ts';
 import type { Today } from '../core/sessions/today.ts';
+import type { RevisedRecord } from '../core/person/person.ts';
 import type { SetUpWorker } from './setUp.worker.ts';
 
 interface Running {
@@ -113,7 +113,7 @@ const drawing = new Lane(180);
  */
 export function planInWorker(
   key: string,
-  record: PersonRecord,
+  record: RevisedRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
@@ -141,7 +141,7 @@ export function planInWorker(
 
 /** Between which values each number would fall if the measuring were repeated; takes seconds. */
 export const planBandsInWorker = (
-  record: PersonRecord,
+  record: RevisedRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
@@ -151,7 +151,7 @@ export const planBandsInWorker = (
 
 /** What each school would set, side by side; takes seconds. */
 export const compareSchoolsInWorker = (
-  record: PersonRecord,
+  record: RevisedRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
@@ -160,7 +160,7 @@ export const compareSchoolsInWorker = (
   drawing.ask((remote) => remote.compareSchools(record, poseId, side, rules, level));
 
 export const checkKeptInWorker = (
-  record: PersonRecord,
+  record: RevisedRecord,
   kept: readonly KeptSetUp[],
 ): Promise<Result<readonly KeptCheck[]>> =>
   planning.ask((remote) => remote.checkKept(record, kept));
@@ -170,7 +170,7 @@ const moving = new Lane(20);
 
 export const openPlanInWorker = (
   key: string,
-  record: PersonRecord,
+  record: RevisedRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
@@ -189,14 +189,14 @@ export const heelLinesInWorker = (
 
 /** The few readings that are most worth repeating; takes seconds. */
 export const planRecheckInWorker = (
-  record: PersonRecord,
+  record: RevisedRecord,
   poseIds: readonly string[],
 ): Promise<Result<readonly Recheck[]>> =>
   drawing.ask((remote) => remote.planRecheck(record, poseIds));
 
 /** Every set-up of a session, solved with what is told of today. */
 export const planSessionInWorker = (
-  record: PersonRecord,
+  record: RevisedRecord,
   sessions: readonly Session[],
   today: Today | null,
   asked: SessionAsked,
@@ -207,7 +207,7 @@ export const planSessionInWorker = (
 
 /** The next step for every pose and side that a session held. */
 export const judgeSessionInWorker = (
-  record: PersonRecord,
+  record: RevisedRecord,
   sessions: readonly Session[],
   session: Session,
 ): Promise<Result<readonly Judgement[]>> =>

@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { drawFromFront, drawSheet } from '../../src/core/drawing/sheet.ts';
@@ -182,7 +183,7 @@ test('every set-up of every demo person draws rightly, and every other one says 
       for (const side of ['left', 'right'] as const) {
         // The wall kneel at the wall asks a knee to bend by about 165°: its easier level is drawn.
         const level = pose.id === 'wall-kneel' ? 'knee-off-wall' : null;
-        const planned = planSetUp(record, pose.id, side, {}, level);
+        const planned = planSetUp(new PlanningContext(record), pose.id, side, {}, level);
         if (planned.ok && planned.value.status !== 'failed') {
           drawn.push({ record, pose: withLevel(pose, level), setUp: planned.value });
           continue;
@@ -251,7 +252,7 @@ test('the app draws the same: joints where they are, and no two texts of its own
   let drawn = 0;
   for (const pose of POSES) {
     // As the page opens it: at the level that fits.
-    const planned = planSetUp(record, pose.id, 'left', {}, FITTING_LEVEL);
+    const planned = planSetUp(new PlanningContext(record), pose.id, 'left', {}, FITTING_LEVEL);
     // The name, then what the shelf says of it: “Warrior I” is not “Warrior II”.
     await shelf
       .getByRole('button', { name: new RegExp(`^${pose.name}(?! ?I)\\b`) })

@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { PerspectiveCamera, Vector3 } from 'three';
@@ -252,7 +253,12 @@ function planDrawnWarriorTwo(): SetUp {
   if (!read.ok) throw new Error('not read');
   const { file } = read.value;
   const rules = { depth: 'deepest', limitMarginSem: 0 } as const;
-  const planned = planSetUp(withHeldPoses(file, file.sessions), 'warrior-two', 'right', rules);
+  const planned = planSetUp(
+    new PlanningContext(withHeldPoses(file, file.sessions)),
+    'warrior-two',
+    'right',
+    rules,
+  );
   if (!planned.ok) throw new Error('not planned');
   return planned.value;
 }

@@ -36,7 +36,7 @@ const CHANGES: readonly (readonly [path: string, from: string, to: string])[] = 
   [
     'src/data/database.ts',
     'database.use(stamping);',
-    "database.version(8).stores({ next: 'id' });\n  database.use(stamping);",
+    "database.version(9).stores({ next: 'id' });\n  database.use(stamping);",
   ],
 ];
 

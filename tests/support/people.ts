@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../src/core/planning/planningContext.ts';
 import {
   PERSON_FORMAT,
   PERSON_VERSION,
@@ -122,6 +123,10 @@ export function recordOf(measures: Measures, person: Partial<Person> = {}): Pers
   });
   return { person: { ...PERSON, ...person }, readings };
 }
+
+/** The context of a person with one reading for each value. */
+export const contextOf = (measures: Measures, person: Partial<Person> = {}): PlanningContext =>
+  new PlanningContext(recordOf(measures, person));
 
 /** The same person seen in a mirror: left and right change places. */
 export function mirrorMeasures(measures: Measures): Measures {

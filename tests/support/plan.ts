@@ -2,9 +2,10 @@ import type { Side } from '../../src/core/measures/protocol.ts';
 import type { Person } from '../../src/core/person/person.ts';
 import type { HouseRules } from '../../src/core/rules/houseRules.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
-import type { DepthReport, LandmarkCm, SetUp } from '../../src/core/setup/setUp.ts';
+import type { LandmarkCm } from '../../src/core/skeleton/landmark.ts';
+import type { DepthReport, SetUp } from '../../src/core/setup/setUp.ts';
 import type { SettingId } from '../../src/core/setup/settingKinds.ts';
-import { PLAIN_RULES, recordOf, type Measures } from './people.ts';
+import { PLAIN_RULES, contextOf, type Measures } from './people.ts';
 
 /** Plans with plain limits; a problem is the test's failure. */
 export function planPlain(
@@ -16,7 +17,7 @@ export function planPlain(
   person: Partial<Person> = {},
 ): SetUp {
   const planned = planSetUp(
-    recordOf(measures, person),
+    contextOf(measures, person),
     pose,
     side,
     { ...PLAIN_RULES, ...rules },

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { PERSON } from '../support/people.ts';
 
-const RECORD = { person: PERSON, readings: [] };
+const RECORD = { person: PERSON, readings: [], revision: '1' };
 
 /** What the page's side of a worker can see; each test decides how it behaves. */
 class FakeWorker extends EventTarget {

@@ -40,7 +40,7 @@ function circlePoints(view: View, { at, radius }: Ball): Point[] {
 const hangsDown = (shoulder: Vec3, hand: Vec3): boolean =>
   shoulder[2] - hand[2] > Math.abs(shoulder[0] - hand[0]);
 
-function buildParts(setUp: Drawn): Part[] {
+function buildParts(setUp: Drawn, soleUp: Vec3): Part[] {
   const mark = (name: string): Vec3 => setUp.landmarks[name]!;
   const pelvis = mark('pelvisCentre');
   const chest = mark('chestCentre');
@@ -63,7 +63,7 @@ function buildParts(setUp: Drawn): Part[] {
     const [heel, arch, toe] = [mark(`heel${side}`), mark(`ball${side}`), mark(`toe${side}`)];
     const [shoulder, elbow] = [mark(`shoulder${side}`), mark(`elbow${side}`)];
     const [wrist, hand] = [mark(`wrist${side}`), mark(`hand${side}`)];
-    const lift = (point: Vec3, cm: number): Vec3 => add(point, [0, 0, cm]);
+    const lift = (point: Vec3, cm: number): Vec3 => add(point, scale(soleUp, cm));
     return [
       {
         name: `leg${side}`,
@@ -169,9 +169,15 @@ const LAYERS = ['far-leg', 'far-arm', 'middle', 'near-arm'] as const;
  * flesh, so that its hulls melt into one shape.
  *
  * @param isOpen whether the view looks at the chest, so that both legs lie side by side
+ * @param soleUp unit vector from the soles into the feet
  */
-export function drawFigure(view: View, setUp: Drawn, isOpen: boolean): Shape[] {
-  const parts = buildParts(setUp);
+export function drawFigure(
+  view: View,
+  setUp: Drawn,
+  isOpen: boolean,
+  soleUp: Vec3 = [0, 0, 1],
+): Shape[] {
+  const parts = buildParts(setUp, soleUp);
   return LAYERS.flatMap((layer) => {
     const hulls = parts
       .filter((part) => findLayer(view, setUp, part, isOpen) === layer)

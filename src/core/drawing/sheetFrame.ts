@@ -1,5 +1,6 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import type { LandmarkCm, SetUp } from '../setup/setUp.ts';
+import type { LandmarkCm } from '../skeleton/landmark.ts';
+import type { SetUp } from '../setup/setUp.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
 import { getValue } from '../setup/setUp.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';

@@ -1,5 +1,5 @@
 import { lerp } from '../geometry/vector.ts';
-import type { LandmarkCm } from '../setup/setUp.ts';
+import type { LandmarkCm } from '../skeleton/landmark.ts';
 import { LOOP_SHARE, SEAT_SHARE } from '../setup/supportSettings.ts';
 import { line, type Point, type Shape } from './shapes.ts';
 import { getValue } from '../setup/setUp.ts';

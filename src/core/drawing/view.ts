@@ -1,5 +1,6 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import type { LandmarkCm, SetUp } from '../setup/setUp.ts';
+import type { LandmarkCm } from '../skeleton/landmark.ts';
+import type { SetUp } from '../setup/setUp.ts';
 import type { Point } from './shapes.ts';
 
 /**
@@ -9,7 +10,7 @@ import type { Point } from './shapes.ts';
  */
 export interface View {
   readonly axis: 'side' | 'front' | 'above';
-  /** +1 = from the mat's left edge, −1 = from its right edge. */
+  /** +1 = from the mat's left edge, or from above with +x up the page; −1 = the other way. */
   readonly from: 1 | -1;
   readonly words: string;
 }
@@ -40,10 +41,10 @@ export const FRONT_VIEW: View = {
 
 /**
  * A point of the body as seen from the side or the front, the floor at y = 0, or from
- * above, forward up the page.
+ * above.
  */
 export const toElevation = ({ axis, from }: View, [x, y, z]: LandmarkCm): Point =>
-  axis === 'front' ? [y, -z] : axis === 'above' ? [-y, -x] : [-x * from, -z];
+  axis === 'front' ? [y, -z] : axis === 'above' ? [-y * from, -x * from] : [-x * from, -z];
 
 /** Distance toward the viewer, for what covers what. */
 export const depthOf = ({ axis, from }: View, [x, y, z]: LandmarkCm): number =>

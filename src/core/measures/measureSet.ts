@@ -14,17 +14,8 @@ export const measureKey = (measure: MeasureId, side: Side | null): string =>
 /** The sides a measure is taken on: left and right, or none. */
 export const sidesOf = (sided: boolean): readonly (Side | null)[] => (sided ? SIDES : [null]);
 
-/** Sets made before, as long as their readings are kept: one person has many poses. */
-const known = new WeakMap<readonly Reading[], MeasureSet>();
-
 /** Every measure that has at least one reading, as a value with its error. */
 export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
-  const set = known.get(readings) ?? makeMeasureSet(readings);
-  known.set(readings, set);
-  return set;
-}
-
-function makeMeasureSet(readings: readonly Reading[]): MeasureSet {
   const sittings = splitByMeasure(readings);
   const own = poolWithin([...sittings.values()].flat());
   const set = new Map<string, MeasureValue>();

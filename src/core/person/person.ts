@@ -163,3 +163,9 @@ export interface PersonRecord {
   /** Left out = no session was logged. */
   readonly held?: readonly HeldPose[];
 }
+
+/** A person as loaded, with a revision that changes exactly when anything of them does. */
+export interface RevisedRecord extends PersonRecord {
+  /** Unique while the page is open. */
+  readonly revision: string;
+}

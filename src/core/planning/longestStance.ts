@@ -19,7 +19,7 @@ const SHORTEST_SHARE = 0.5;
 
 /** Some stances are as long as can be, up to a rule: found once, then held. */
 export function findHeldStance(
-  { pose, context: { body, ranges }, side, rules }: PoseRequest,
+  { pose, limited: { body, ranges }, side, rules }: PoseRequest,
   warmStart: WarmStart | null,
 ): { readonly held: Partial<Parts>; readonly longest: WarmStart | null } {
   const { definition, metres } = findStance(pose, body, side, rules);

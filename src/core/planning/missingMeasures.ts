@@ -13,28 +13,38 @@ const PROVISIONAL_NEEDS: readonly MeasureId[] = [
   'straight-leg-raise',
 ];
 
-/** Measures a pose needs and this person lacks, each as a problem that names the poses it holds up. */
-export function findMissingMeasures(
+/**
+ * Measures that are needed and were never taken, one problem a measure and side.
+ *
+ * @param namePoses the names of the poses that a measure holds up
+ */
+export const findMissing = (
   set: MeasureSet,
-  rules: HouseRules,
-  pose: PoseDefinition,
-  allPoses: readonly PoseDefinition[],
-): Problem[] {
-  const needs = rules.provisional ? PROVISIONAL_NEEDS : pose.needs;
-  return needs.flatMap((measure) => {
+  needs: readonly MeasureId[],
+  namePoses: (measure: MeasureId) => readonly string[],
+): Problem[] =>
+  needs.flatMap((measure) => {
     const protocol = getProtocol(measure);
-    const namePoses = (): readonly string[] =>
-      allPoses
-        .filter((each) => each === pose || each.needs.includes(measure))
-        .map((each) => each.name);
     return (protocol.sided ? SIDES : [null])
       .filter((side) => findValue(set, measure, side) === null)
       .map((side) =>
         problem('missing-measure', side === null ? measure : `${measure} ${side}`, {
           measure: protocol.name,
           side: side === null ? '' : `, ${side},`,
-          poses: namePoses(),
+          poses: namePoses(measure),
         }),
       );
   });
-}
+
+/** Measures a pose needs and this person lacks, each as a problem that names the poses it holds up. */
+export const findMissingMeasures = (
+  set: MeasureSet,
+  rules: HouseRules,
+  pose: PoseDefinition,
+  allPoses: readonly PoseDefinition[],
+): Problem[] =>
+  findMissing(set, rules.provisional ? PROVISIONAL_NEEDS : pose.needs, (measure) =>
+    allPoses
+      .filter((each) => each === pose || each.needs.includes(measure))
+      .map((each) => each.name),
+  );

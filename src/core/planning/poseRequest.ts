@@ -6,12 +6,12 @@ import type { WarmStart } from '../solver/run.ts';
 import type { BuiltTask } from './buildTask.ts';
 import type { DepthWarmStarts } from './depthSearch.ts';
 import type { DepthAnswer, DepthRequest, HeldDepth } from './findDepth.ts';
-import type { PlanningContext } from './planningContext.ts';
+import type { LimitedBody } from './limitedBody.ts';
 
 /** All that a solve needs to know of a person and of the teacher's choices. */
 export interface PoseRequest extends DepthRequest {
   readonly pose: PoseDefinition;
-  readonly context: PlanningContext;
+  readonly limited: LimitedBody;
   readonly side: Side;
   /** The feet of the pose that this one stands on, which stay where they are; null = its own. */
   readonly feet: Feet | null;

@@ -9,7 +9,7 @@ import type { HouseRules } from '../rules/houseRules.ts';
  * Limits that may always stand in for a missing measure, degrees. They take no margin
  * and no reserve. Our modelling choice, listed in docs/numbers.md.
  */
-const STATED_DEFAULTS: Partial<Record<MeasureId, number>> = {
+export const STATED_DEFAULTS: Partial<Record<MeasureId, number>> = {
   'hip-adduction': 20,
   'knee-flexion': 130,
   'thigh-foot-angle': 10,

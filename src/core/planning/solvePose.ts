@@ -24,7 +24,7 @@ export function solvePose(
 
 /** The task of a request with some parts held, started near a posture. */
 export const build = (
-  { pose, context: { body, ranges }, side, rules }: PoseRequest,
+  { pose, limited: { body, ranges }, side, rules }: PoseRequest,
   held: Partial<Parts>,
   near: Posture | null,
 ): BuiltTask => buildTask(pose, body, ranges, side, rules, held, near);

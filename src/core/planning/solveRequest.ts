@@ -1,9 +1,8 @@
-import type { MeasureSet } from '../measures/measureSet.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { Result } from '../problems/problem.ts';
-import { makePlanningContext, type PlanningContext } from './planningContext.ts';
-import { Remembered } from './remembered.ts';
+import type { LimitedBody } from './limitedBody.ts';
+import type { PlanningContext } from './planningContext.ts';
 import type { Request } from './request.ts';
 import { toWarmStarts, holdFeet, type PoseAnswer, type PoseRequest } from './poseRequest.ts';
 import { solvePose } from './solvePose.ts';
@@ -11,6 +10,7 @@ import { solvePose } from './solvePose.ts';
 /** A request as it was solved. */
 export interface SolvedRequest {
   readonly context: PlanningContext;
+  readonly limited: LimitedBody;
   readonly poseRequest: PoseRequest;
   readonly answer: PoseAnswer;
   /** The pose whose feet it stands on; null = it has feet of its own. */
@@ -26,10 +26,8 @@ const LEG_GIVERS: ReadonlySet<string> = new Set(
   ),
 );
 
-const answersBefore = new Remembered<PlanningContext, PoseAnswer>();
-
 /**
- * Solves a request with the measures of a person: first the pose whose feet it stands on,
+ * Solves a request for the person of a context: first the pose whose feet it stands on,
  * as that is recommended, then the pose itself.
  *
  * @param like the same request as it was solved with other measures: from there it is solved sooner
@@ -37,13 +35,13 @@ const answersBefore = new Remembered<PlanningContext, PoseAnswer>();
  */
 export function solveRequest(
   request: Request,
-  set: MeasureSet,
+  context: PlanningContext,
   like: SolvedRequest | null = null,
 ): Result<SolvedRequest> {
   const { pose, side, rules, legs, isHeldBefore, record } = request;
-  const context = makePlanningContext(set, request);
-  if (!context.ok) return context;
-  const standing = legs === null ? null : solveRequest(legs, set, like?.legs ?? null);
+  const limited = context.limitBody(request);
+  if (!limited.ok) return limited;
+  const standing = legs === null ? null : solveRequest(legs, context, like?.legs ?? null);
   if (standing?.ok === false) return standing;
   const below = standing?.value ?? null;
   if (below !== null && (below.failedLegs !== null || below.answer.found.kind === 'cannot')) {
@@ -54,7 +52,7 @@ export function solveRequest(
   }
   const poseRequest: PoseRequest = {
     pose,
-    context: context.value,
+    limited: limited.value,
     side,
     rules,
     experience: record.person.experience,
@@ -64,16 +62,16 @@ export function solveRequest(
   const solve = (): PoseAnswer =>
     solvePose(poseRequest, like === null ? null : toWarmStarts(like.answer));
   const answer =
-    LEG_GIVERS.has(pose.id) && like === null
-      ? answersBefore.find(context.value, keyOf(request), solve)
-      : solve();
-  const solved = { context: context.value, poseRequest, answer, legs: below, failedLegs: null };
-  return { ok: true, value: solved };
+    LEG_GIVERS.has(pose.id) && like === null ? context.solveOnce(request, solve) : solve();
+  return {
+    ok: true,
+    value: {
+      context,
+      limited: limited.value,
+      poseRequest,
+      answer,
+      legs: below,
+      failedLegs: null,
+    },
+  };
 }
-
-/** What an answer depends on besides the context. */
-const keyOf = ({ pose, level, side, rules, isHeldBefore, record, adapted }: Request): string =>
-  JSON.stringify([
-    ...[pose.id, level, side, rules, isHeldBefore, record.person.experience],
-    adapted.told.map((each) => each.caution),
-  ]);

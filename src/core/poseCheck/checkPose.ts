@@ -10,7 +10,8 @@ import {
   type Pixel,
 } from '../photo/photoReading.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import type { LandmarkCm, SetUp } from '../setup/setUp.ts';
+import type { LandmarkCm } from '../skeleton/landmark.ts';
+import type { SetUp } from '../setup/setUp.ts';
 
 /** From the mat's long edge, square to it, or from its front edge. */
 export type PhotoView = 'side' | 'front';

@@ -6,6 +6,7 @@ import { isMeasureId } from '../measures/protocols/index.ts';
 import type { Result } from '../problems/problem.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import { NOT_MOVED } from '../whatIf/planMoved.ts';
+import { PlanningContext } from '../planning/planningContext.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import { ENOUGH_TO_SPARE, judge, type Verdict } from './ladder.ts';
 import type { Hold } from './log.ts';
@@ -35,14 +36,14 @@ export interface Judgement {
 }
 
 /** Whether any measure that the pose rests on is due again. */
-function restsOnStale(record: PersonRecord, pose: string, side: Side, now: string): boolean {
-  const plan = planPose(record, pose, side);
+function restsOnStale(context: PlanningContext, pose: string, side: Side, now: string): boolean {
+  const plan = planPose(context, pose, side);
   if (plan.kind !== 'planned') return false;
   return plan.setUp.provenance.measures.some(
     ({ measure, takenAt }) =>
       takenAt !== null &&
       isMeasureId(measure) &&
-      isStale(measure, takenAt, now, record.person.birthYear),
+      isStale(measure, takenAt, now, context.record.person.birthYear),
   );
 }
 
@@ -51,7 +52,7 @@ const toOffer = (step: Step | null): OfferedStep | null =>
 
 /** The log with what the latest holds of a pose and side really had to spare. */
 function withRoom(
-  record: PersonRecord,
+  context: PlanningContext,
   log: readonly Hold[],
   { plan, notes }: LoggedHold,
 ): readonly Hold[] {
@@ -59,10 +60,10 @@ function withRoom(
   const isSame = ({ pose, side }: Hold): boolean => pose === plan.pose && side === plan.side;
   const isShort = (each: Hold): boolean => isSame(each) && (each.toSpareDeg ?? 0) < ENOUGH_TO_SPARE;
   if (!log.some(isShort)) return log;
-  if (isBelowRecommended(record, plan, depth)) {
+  if (isBelowRecommended(context, plan, depth)) {
     return log.map((each) => (isSame(each) ? { ...each, isBelowRecommended: true } : each));
   }
-  if (!hasRoom(record, plan, depth, ENOUGH_TO_SPARE)) return log;
+  if (!hasRoom(context, plan, depth, ENOUGH_TO_SPARE)) return log;
   return log.map((each) => (isShort(each) ? { ...each, toSpareDeg: ENOUGH_TO_SPARE } : each));
 }
 
@@ -73,12 +74,12 @@ function withRoom(
  * @param now ISO date; the core has no clock
  */
 export function judgeSession(
-  person: PersonRecord,
+  record: PersonRecord,
   sessions: readonly Session[],
   session: Session,
   now: string,
 ): Result<readonly Judgement[]> {
-  const record = withHeldPoses(person, sessions);
+  const context = new PlanningContext(withHeldPoses(record, sessions));
   const log = toHolds(sessions);
   const seen = new Map<string, { pose: string; side: Side }>();
   for (const { plan, at } of readSession(session).holds) {
@@ -88,12 +89,12 @@ export function judgeSession(
     const last = findLastHeld(sessions, pose, side)?.hold ?? null;
     const used = last === null ? null : (last.notes.used ?? last.plan.moved);
     const isStandingPose = findPose(pose) !== null;
-    const stale = isStandingPose && restsOnStale(record, pose, side, now);
-    const roomy = isStandingPose && last !== null ? withRoom(record, log, last) : log;
+    const stale = isStandingPose && restsOnStale(context, pose, side, now);
+    const roomy = isStandingPose && last !== null ? withRoom(context, log, last) : log;
     const verdict = judge(roomy, { pose, side, isStale: stale });
     const plan =
       isStandingPose && last !== null
-        ? planPose(record, pose, side, last.plan.rules, last.plan.level)
+        ? planPose(context, pose, side, last.plan.rules, last.plan.level)
         : null;
     const step = (direction: 'easier' | 'further'): OfferedStep | null =>
       plan?.kind === 'planned' ? toOffer(takeStep(plan, used ?? NOT_MOVED, direction)) : null;

@@ -1,4 +1,3 @@
-import { calcMeasureSet } from '../measures/measureSet.ts';
 import { SIDES, type Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { findPose } from '../poses/catalogue/index.ts';
@@ -8,6 +7,7 @@ import type { Problem, Result } from '../problems/problem.ts';
 import { RULES_VERSION, type AsFound, type HouseRules } from '../rules/houseRules.ts';
 import { keepSetUp } from '../whatIf/keptSetUp.ts';
 import { isMoved, NOT_MOVED, planMoved } from '../whatIf/planMoved.ts';
+import { PlanningContext } from '../planning/planningContext.ts';
 import { planPose, planSetUp } from '../setup/planSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { withHeldPoses } from './heldPoses.ts';
@@ -109,7 +109,8 @@ function findHeld(
 }
 
 function planSide(
-  { record, rules, holdsBack, why: reasons }: AdaptedToday,
+  context: PlanningContext,
+  { rules, holdsBack, why: reasons }: AdaptedToday,
   sessions: readonly Session[],
   pose: string,
   level: string | null,
@@ -118,7 +119,7 @@ function planSide(
   const { moved, why } = findHeld(sessions, pose, side, holdsBack);
   const plan =
     moved !== null && isMoved(moved) && findPose(pose) !== null
-      ? planPose(record, pose, side, rules, level)
+      ? planPose(context, pose, side, rules, level)
       : null;
   if (moved !== null && plan?.kind === 'planned') {
     const recommended = plan.setUp.depth?.value ?? null;
@@ -138,10 +139,10 @@ function planSide(
       return { ok: true, value: { setUp: plan.setUp, moved: null, why: [gone] } };
     }
   }
-  const planned = planSetUp(record, pose, side, rules, level);
+  const planned = planSetUp(context, pose, side, rules, level);
   if (!planned.ok) return planned;
   if (planned.value.status === 'failed') return { ok: false, problems: planned.value.problems };
-  const stepped = keepLastDepth(record, sessions, rules, planned.value);
+  const stepped = keepLastDepth(context, sessions, rules, planned.value);
   return { ok: true, value: stepped ?? { setUp: planned.value, moved: null, why: [] } };
 }
 
@@ -164,7 +165,7 @@ function sayOtherDepth(recommended: SetUp['depth'], held: number | null): readon
  * first step has ended, but only the ladder goes further. null = there is nothing to keep.
  */
 function keepLastDepth(
-  record: PersonRecord,
+  context: PlanningContext,
   sessions: readonly Session[],
   rules: Partial<HouseRules>,
   { pose, side, level, depth }: SetUp,
@@ -175,7 +176,7 @@ function keepLastDepth(
   const held = notes.used?.depth ?? plan.depth;
   const isAlike = plan.level === level && plan.rulesVersion === RULES_VERSION;
   if (!isAlike || held === null || depth.value <= held + SAME_DEPTH) return null;
-  const planned = planPose(record, pose, side, rules, level);
+  const planned = planPose(context, pose, side, rules, level);
   const moved = { ...NOT_MOVED, depth: held };
   const answer = planned.kind === 'planned' ? planMoved(planned, moved) : null;
   if (answer === null || answer.gives !== null || answer.setUp.status === 'failed') return null;
@@ -231,7 +232,7 @@ export function planSession(
   now: string,
 ): Result<SessionPlan> {
   const adapted = adaptToday(withHeldPoses(record, sessions), today);
-  const set = calcMeasureSet(record.readings);
+  const context = new PlanningContext(adapted.record);
   const leftOut: LeftOut[] = [];
   const found = new Map<string, Readonly<Record<Side, Found>>>();
   const harder: { pose: string; side: Side; why: string }[] = [];
@@ -244,8 +245,8 @@ export function planSession(
       leave(paused, true);
       continue;
     }
-    const left = planSide(adapted, sessions, pose, level, 'left');
-    const right = planSide(adapted, sessions, pose, level, 'right');
+    const left = planSide(context, adapted, sessions, pose, level, 'left');
+    const right = planSide(context, adapted, sessions, pose, level, 'right');
     if (!left.ok || !right.ok) {
       const problems = [...(left.ok ? [] : left.problems), ...(right.ok ? [] : right.problems)];
       leave(sayProblems(problems), false);
@@ -253,7 +254,11 @@ export function planSession(
     }
     const both = { left: left.value, right: right.value };
     found.set(pose, both);
-    const side = findHarderSide({ left: both.left.setUp, right: both.right.setUp }, set, sessions);
+    const side = findHarderSide(
+      { left: both.left.setUp, right: both.right.setUp },
+      context.set,
+      sessions,
+    );
     if (side !== null) harder.push({ pose, ...side });
   }
   const poses = [...found.keys()].map((id) => ({

@@ -1,7 +1,7 @@
 import { toTenths } from '../units/rounding.ts';
 import type { Side } from '../measures/protocol.ts';
-import type { PersonRecord } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
 import { findDepthToSpare } from '../planning/findDepth.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
@@ -37,11 +37,11 @@ interface Planned {
 
 /** Whether what was held is shallower than what is recommended, which leaves all that is held back. */
 export function isBelowRecommended(
-  record: PersonRecord,
+  context: PlanningContext,
   { pose, side, level, rules }: Planned,
   depth: number | null,
 ): boolean {
-  const planned = planPose(record, pose, side, rules, level);
+  const planned = planPose(context, pose, side, rules, level);
   const recommended = planned.kind === 'planned' ? planned.setUp.depth?.recommended : null;
   return depth !== null && recommended != null && depth < recommended - AT_BOUND;
 }
@@ -55,12 +55,12 @@ export function isBelowRecommended(
  * @param depth what was held; null = the pose has no degrees of depth
  */
 export function hasRoom(
-  record: PersonRecord,
+  context: PlanningContext,
   { pose, side, level, rules }: Planned,
   depth: number | null,
   spareDeg: number,
 ): boolean {
-  const planned = planPose(record, pose, side, rules, level);
+  const planned = planPose(context, pose, side, rules, level);
   if (planned.kind !== 'planned' || planned.setUp.status === 'failed') return false;
   const { answer, request } = planned;
   if (depth === null || request.pose.depth === null) return true;

@@ -1,7 +1,7 @@
 import type { Request } from '../planning/request.ts';
-import { type SetUp, SET_UP_FORMAT, SET_UP_VERSION, type JointReport } from './setUp.ts';
+import { makeEmptySetUp } from './emptySetUp.ts';
+import type { JointReport, SetUp } from './setUp.ts';
 import { describeNoDepth } from './describeDepth.ts';
-import { findActiveCautions } from '../cautions/stopSigns.ts';
 import type { Problem } from '../problems/problem.ts';
 import type { SolvedRequest } from '../planning/solveRequest.ts';
 import {
@@ -41,44 +41,14 @@ export function describeUnsolved({
   adapted,
   legs,
 }: Request): SetUp {
+  const { person } = record;
+  const kept = Math.max(reserve, adapted.reserve);
   return {
-    format: SET_UP_FORMAT,
-    version: SET_UP_VERSION,
-    pose: pose.id,
-    level,
-    levels: [],
+    ...makeEmptySetUp({ pose: pose.id, level, side, rules, reserve: kept, person }),
     standsOn: legs === null ? null : { pose: legs.pose.id, level: legs.level },
-    side,
-    status: 'failed',
-    provisional: rules.provisional,
     depth: pose.depth === null ? null : describeNoDepth(pose.depth),
     firstDepth: pose.firstDepth === null ? null : describeNoDepth(pose.firstDepth),
-    settings: [],
-    pelvis: null,
-    landmarks: {},
-    joints: [],
-    limiting: null,
-    balance: null,
-    mat: null,
-    footprints: null,
-    cautions: findActiveCautions(record.person).map(({ entry, kind }) => ({
-      id: entry.id,
-      name: kind?.name ?? entry.id,
-      advice: kind?.advice ?? entry.note,
-    })),
     adaptations: adapted.told,
-    loads: [],
-    bounds: null,
-    ifPushed: null,
-    asFound: null,
-    handProp: null,
-    supportProps: [],
-    problems: [],
-    provenance: {
-      measures: [],
-      rules,
-      reserve: Math.max(reserve, adapted.reserve),
-    },
   };
 }
 
@@ -90,13 +60,13 @@ export const describeStopped = (request: Request, problems: readonly Problem[]):
 /** The limits that an answer is reported against. */
 export const reportLimitsOf = ({
   answer: { built },
-  context,
+  limited,
   poseRequest,
 }: SolvedRequest): ReportLimits => ({
   measured: built.limits.measured,
   safe: built.limits.safe,
   used: built.limits[built.usable],
-  findReason: makeHeldBackFinder(context.ranges, built.usable, poseRequest.pose),
+  findReason: makeHeldBackFinder(limited.ranges, built.usable, poseRequest.pose),
 });
 
 function describeLimits(joints: readonly JointReport[], of: PoseSide): WorkingStep[] {
@@ -114,7 +84,7 @@ export function describeSolved(
 ): SetUp {
   const { pose, side, rules } = request;
   const { built } = solved.answer;
-  const { body } = solved.context;
+  const { body } = solved.limited;
   const { body: canonicalBody } = built.task;
   const { skeleton } = found.answer;
   const joints = calcJointReports(skeleton, reportLimitsOf(solved), side);

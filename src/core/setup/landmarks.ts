@@ -5,7 +5,7 @@ import { sideOfPlace, type CanonicalBody } from '../skeleton/canonicalBody.ts';
 import { findBonyPoints } from '../skeleton/bonyPoints.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
-import type { LandmarkCm } from './setUp.ts';
+import type { LandmarkCm } from '../skeleton/landmark.ts';
 
 /** Files keep a hundredth of a millimetre, so that lengths and angles can be rebuilt from them. */
 const toFile = (metres: number): number => Math.round(cmFromMetres(metres) * 1000) / 1000;

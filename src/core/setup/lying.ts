@@ -12,7 +12,8 @@ import {
   kneeSupport,
   readNumbers,
 } from './lyingNumbers.ts';
-import type { Setting } from './setUp.ts';
+import { calcLyingLandmarks } from './lyingPosture.ts';
+import type { Setting, SetUp } from './setUp.ts';
 import { bentKneeForm, straightForm, handToFoot, pyramidLoop, crossedTwist } from './lyingForms.ts';
 import { otherSide, type Side } from '../measures/protocol.ts';
 import { seat } from './seatedForms.ts';
@@ -71,15 +72,28 @@ const FORMS: Readonly<Record<LyingFormId, (n: LyingNumbers) => Setting[]>> = {
   'bound-angle': (n) => [kneeSupport(n)],
 };
 
+/** What a lying or seated form sets, and the posture that it leads to. */
+export interface LyingAnswer {
+  /** Every number with its contact points (`from`, `to`) and the sum behind it. */
+  readonly settings: readonly Setting[];
+  /** See {@link calcLyingLandmarks}. */
+  readonly landmarks: SetUp['landmarks'];
+}
+
 /**
- * Wall distances, marks, supports and straps of a lying or seated form.
+ * Wall distances, marks, supports and straps of a lying or seated form, with its posture.
  *
  * @param side the front, raised or crossed leg
- * @returns every number with its contact points (`from`, `to`) and the sum behind it
  */
-export const calcLyingSettings = (
+export function calcLying(
   form: LyingFormId,
   body: Body,
   ranges: PlanningRanges,
   side: Side,
-): Setting[] => FORMS[form](readNumbers(body, ranges, side));
+): LyingAnswer {
+  const numbers = readNumbers(body, ranges, side);
+  return {
+    settings: FORMS[form](numbers),
+    landmarks: calcLyingLandmarks(form, numbers, body, side),
+  };
+}

@@ -117,11 +117,14 @@ export function handToFoot(n: LyingNumbers): Setting[] {
   ];
 }
 
+/** Between the legs of the person's own pyramid, which is one leg length long; degrees. */
+export const calcLegsBetween = ({ legLength, leg }: LyingNumbers): number =>
+  (2 * Math.asin(Math.min(1, Math.max(0, legLength / (2 * leg))))) / DEG;
+
 /** Both legs hang from one square pelvis: the hip line takes no share of the stance. */
 export function pyramidLoop(n: LyingNumbers): Setting[] {
   const angle = n.range('straight-leg-raise');
-  const half = Math.min(1, Math.max(0, n.legLength / (2 * n.leg)));
-  const between = (2 * Math.asin(half)) / DEG;
+  const between = calcLegsBetween(n);
   const thigh = n.thigh - ABOVE_KNEE;
   const bottom = n.otherLeg + n.ankle;
   const straight = Math.sqrt(
@@ -142,10 +145,15 @@ export function pyramidLoop(n: LyingNumbers): Setting[] {
   ];
 }
 
-export function crossedTwist(n: LyingNumbers): Setting[] {
+/** What adduction, the pelvis' roll and the trunk's turn lack to bring the leg to the floor, degrees. */
+export function calcTwistLacking(n: LyingNumbers): number {
   const reach =
     n.range('hip-adduction') + PELVIS_ROLL + n.range('trunk-rotation', otherSide(n.side));
-  const left = Math.max(0, 90 - reach);
+  return Math.max(0, 90 - reach);
+}
+
+export function crossedTwist(n: LyingNumbers): Setting[] {
+  const left = calcTwistLacking(n);
   return [
     cm(
       'foot-height',

@@ -1,98 +1,55 @@
 import { calcBody } from '../body/body.ts';
-import { findActiveCautions, findStopSigns } from '../cautions/stopSigns.ts';
-import { calcMeasureSet, findValue } from '../measures/measureSet.ts';
-import { getProtocol } from '../measures/protocols/index.ts';
-import { SIDES, type Side } from '../measures/protocol.ts';
-import type { PersonRecord } from '../person/person.ts';
+import { findStopSigns } from '../cautions/stopSigns.ts';
+import type { Side } from '../measures/protocol.ts';
+import { findMissing } from '../planning/missingMeasures.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
+import { calcPlanningRanges, STATED_DEFAULTS } from '../planning/ranges.ts';
+import { getReserve } from '../planning/reserve.ts';
 import type { LyingPose } from '../poses/lying/lyingPose.ts';
-import { problem, type Problem, type Result } from '../problems/problem.ts';
+import { problem, type Result } from '../problems/problem.ts';
 import { resolveRules } from '../rules/chosenSchools.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import { calcLyingSettings } from './lying.ts';
-import { calcPlanningRanges } from '../planning/ranges.ts';
-import { getReserve } from '../planning/reserve.ts';
-import { SET_UP_FORMAT, SET_UP_VERSION, type SetUp } from './setUp.ts';
+import { makeEmptySetUp } from './emptySetUp.ts';
+import { calcLying } from './lying.ts';
+import type { SetUp } from './setUp.ts';
 
 /** Long flat lying is left out late in pregnancy. Common practice, no source. */
 const NOT_LYING_WITH = 'pregnancy';
 
 /**
- * A lying or seated form as a set-up: marks, supports and straps, without a posture.
+ * A lying or seated form as a set-up: marks, supports and straps, and the posture that they
+ * lead to. No solver is needed: everything follows from the measures.
  *
  * @param side the front, raised or crossed leg
  * @returns problems as planSetUp.ts
  */
 export function planLying(
-  record: PersonRecord,
+  { record, set }: PlanningContext,
   pose: LyingPose,
   side: Side,
   given: Partial<HouseRules>,
 ): Result<SetUp> {
-  const rules = resolveRules(record.person, pose.id, given);
-  const reserve = getReserve(rules, record.person.experience);
-  const set = calcMeasureSet(record.readings);
-  const stops = findStopSigns(record.person);
-  const missing = pose.needs.flatMap((measure): Problem[] => {
-    const protocol = getProtocol(measure);
-    const stated = measure === 'hip-adduction';
-    return (protocol.sided ? SIDES : [null])
-      .filter((each) => !stated && findValue(set, measure, each) === null)
-      .map((each) =>
-        problem('missing-measure', each === null ? measure : `${measure} ${each}`, {
-          measure: protocol.name,
-          side: each === null ? '' : `, ${each},`,
-          poses: [pose.name],
-        }),
-      );
-  });
+  const { person } = record;
+  const rules = resolveRules(person, pose.id, given);
+  const reserve = getReserve(rules, person.experience);
+  const stops = findStopSigns(person);
+  const needs = pose.needs.filter((measure) => STATED_DEFAULTS[measure] === undefined);
+  const missing = findMissing(set, needs, () => [pose.name]);
   if (stops.length === 0 && missing.length > 0) return { ok: false, problems: missing };
   const body = calcBody(set);
   if (!body.ok) return body;
   const ranges = calcPlanningRanges(set, rules, reserve, { reserve: 0, cuts: [] });
-  const cautions = findActiveCautions(record.person).map(({ entry, kind }) => ({
-    id: entry.id,
-    name: kind?.name ?? entry.id,
-    advice: kind?.advice ?? entry.note,
-  }));
-  const notes = cautions
+  const empty = makeEmptySetUp({ pose: pose.id, level: null, side, rules, reserve, person });
+  const notes = empty.cautions
     .filter((each) => each.id === NOT_LYING_WITH)
     .map((each) => problem('not-lying-flat', 'pose', { caution: each.name }));
-  return {
-    ok: true,
-    value: {
-      format: SET_UP_FORMAT,
-      version: SET_UP_VERSION,
-      pose: pose.id,
-      level: null,
-      levels: [],
-      standsOn: null,
-      side,
-      status: stops.length > 0 ? 'failed' : 'solved',
-      provisional: rules.provisional,
-      depth: null,
-      firstDepth: null,
-      settings: stops.length > 0 ? [] : calcLyingSettings(pose.id, body.value, ranges, side),
-      pelvis: null,
-      landmarks: {},
-      joints: [],
-      limiting: null,
-      balance: null,
-      loads: [],
-      bounds: null,
-      ifPushed: null,
-      asFound: null,
-      handProp: null,
-      supportProps: [],
-      mat: null,
-      footprints: null,
-      cautions,
-      adaptations: [],
-      problems: [...stops, ...notes],
-      provenance: {
-        measures: [...body.value.uses, ...[...ranges.values()].map((range) => range.use)],
-        rules,
-        reserve,
-      },
-    },
+  const measures = [...body.value.uses, ...[...ranges.values()].map((range) => range.use)];
+  const known: SetUp = {
+    ...empty,
+    problems: [...stops, ...notes],
+    provenance: { ...empty.provenance, measures },
   };
+  if (stops.length > 0) return { ok: true, value: known };
+  const solved = calcLying(pose.id, body.value, ranges, side);
+  return { ok: true, value: { ...known, status: 'solved', ...solved } };
 }

@@ -1,7 +1,5 @@
 import { findStopSigns } from '../cautions/stopSigns.ts';
-import { calcMeasureSet } from '../measures/measureSet.ts';
 import type { Side } from '../measures/protocol.ts';
-import type { PersonRecord } from '../person/person.ts';
 import { findPose, POSES } from '../poses/catalogue/index.ts';
 import { FITTING_LEVEL, findLevel, USUAL_LEVEL, withLevel } from '../poses/level.ts';
 import { findLyingPose, LYING_POSES } from '../poses/lying/index.ts';
@@ -15,6 +13,7 @@ import { getValue } from './setUp.ts';
 import { describeLevel } from './levelReport.ts';
 import { findMissingMeasures } from '../planning/missingMeasures.ts';
 import { planLying } from './planLying.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
 import { makeRequest, type Request } from '../planning/request.ts';
 import type { LevelReport, SetUp } from './setUp.ts';
 import { solveRequest, type SolvedRequest } from '../planning/solveRequest.ts';
@@ -39,7 +38,7 @@ const refuse = (...problems: readonly Problem[]): Planned => ({ kind: 'problems'
  * @returns its `levels` tell of those that were tried
  */
 export function planPose(
-  record: PersonRecord,
+  context: PlanningContext,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules> = {},
@@ -50,17 +49,17 @@ export function planPose(
     const known = [...POSES, ...LYING_POSES].map((each) => each.id);
     return refuse(problem('unknown-pose', 'pose', { text: poseId, known }));
   }
-  if (level === FITTING_LEVEL) return planFittingLevel(record, pose, side, rules);
+  if (level === FITTING_LEVEL) return planFittingLevel(context, pose, side, rules);
   if (level !== null && level !== USUAL_LEVEL && findLevel(pose, level) === null) {
     const known = [FITTING_LEVEL, USUAL_LEVEL, ...pose.levels.map((each) => each.id)];
     return refuse(problem('unknown-level', 'level', { text: level, known: [...new Set(known)] }));
   }
-  return planLevel(record, pose, side, rules, level);
+  return planLevel(context, pose, side, rules, level);
 }
 
 /** One level of a pose, on the feet of the pose it stands on. */
 function planLevel(
-  record: PersonRecord,
+  context: PlanningContext,
   pose: PoseDefinition,
   side: Side,
   rules: Partial<HouseRules>,
@@ -70,21 +69,26 @@ function planLevel(
   let legs: Request | null = null;
   if (restsOn !== undefined) {
     const ownRules = { ...rules, depth: 'recommended' } as const;
-    const standing = planPose(record, restsOn.pose, side, ownRules, restsOn.level ?? FITTING_LEVEL);
+    const standing = planPose(
+      context,
+      restsOn.pose,
+      side,
+      ownRules,
+      restsOn.level ?? FITTING_LEVEL,
+    );
     if (standing.kind === 'problems') return standing;
     legs = standing.request;
   }
-  const request = makeRequest(record, pose, side, rules, level, legs);
-  const stopSigns = findStopSigns(record.person);
+  const request = makeRequest(context.record, pose, side, rules, level, legs);
+  const stopSigns = findStopSigns(context.record.person);
   const excluded = [...(legs?.adapted.excluded ?? []), ...request.adapted.excluded];
   if (stopSigns.length + excluded.length > 0) {
     const setUp = describeStopped(request, [...stopSigns, ...excluded]);
     return { kind: 'stopped', request, setUp };
   }
-  const set = calcMeasureSet(record.readings);
-  const missing = findMissingMeasures(set, request.rules, request.pose, POSES);
+  const missing = findMissingMeasures(context.set, request.rules, request.pose, POSES);
   if (missing.length > 0) return refuse(...missing);
-  const solved = solveRequest(request, set);
+  const solved = solveRequest(request, context);
   if (!solved.ok) return refuse(...solved.problems);
   return { kind: 'planned', request, ...solved.value, setUp: describe(request, solved.value) };
 }
@@ -92,7 +96,7 @@ function planLevel(
 function describe(request: Request, solved: SolvedRequest): SetUp {
   const { pose, rules } = request;
   const { found, first } = solved.answer;
-  const { body, ranges } = solved.context;
+  const { body, ranges } = solved.limited;
   const unsolved = describeUnsolved(request);
   const measures = [...body.uses, ...[...ranges.values()].map((range) => range.use)];
   const provenance = { ...unsolved.provenance, measures };
@@ -134,13 +138,13 @@ interface Tried {
  * report names the joint that prevents it.
  */
 function planFittingLevel(
-  record: PersonRecord,
+  context: PlanningContext,
   pose: PoseDefinition,
   side: Side,
   rules: Partial<HouseRules>,
 ): Planned {
-  const plan = (level: string): Planned => planLevel(record, pose, side, rules, level);
-  const logged = record.held?.find((each) => each.pose === pose.id);
+  const plan = (level: string): Planned => planLevel(context, pose, side, rules, level);
+  const logged = context.record.held?.find((each) => each.pose === pose.id);
   if (logged !== undefined && (logged.level === null || findLevel(pose, logged.level) !== null)) {
     const before = plan(logged.level ?? USUAL_LEVEL);
     if (before.kind !== 'planned' || before.setUp.status !== 'failed') return before;
@@ -189,14 +193,14 @@ function withTried(planned: Planned, pose: PoseDefinition, tried: readonly Tried
 
 /** Every level of a pose from easier to harder: ready, or what it still needs. */
 export function describeLevels(
-  record: PersonRecord,
+  context: PlanningContext,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
 ): readonly LevelReport[] {
   const pose = findPose(poseId);
   return (pose?.levels ?? []).flatMap((level): LevelReport[] => {
-    const planned = planLevel(record, pose!, side, rules, level.id);
+    const planned = planLevel(context, pose!, side, rules, level.id);
     return planned.kind === 'planned' ? [describeLevel(level, planned.request, planned)] : [];
   });
 }
@@ -205,7 +209,7 @@ export function describeLevels(
  * The set-up of one pose for one person: feet, knee, pelvis, hand and prop, with what
  * each joint is asked and has, and the sum behind every number.
  *
- * @param record the person with all readings, as in a person file
+ * @param context the person, see {@link PlanningContext}
  * @param poseId one of poses/catalogue
  * @param side the front (or standing) leg
  * @param rules house rules that differ from the defaults
@@ -214,15 +218,15 @@ export function describeLevels(
  *   `unknown-pose`, `unknown-level`, `missing-measure`, and those of the body
  */
 export function planSetUp(
-  record: PersonRecord,
+  context: PlanningContext,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules> = {},
   level: string | null = null,
 ): Result<SetUp> {
   const lying = findLyingPose(poseId);
-  if (lying !== null) return planLying(record, lying, side, rules);
-  const planned = planPose(record, poseId, side, rules, level);
+  if (lying !== null) return planLying(context, lying, side, rules);
+  const planned = planPose(context, poseId, side, rules, level);
   return planned.kind === 'problems'
     ? { ok: false, problems: planned.problems }
     : { ok: true, value: planned.setUp };

@@ -8,10 +8,20 @@ export const SEATED_HIP_LESS_ANKLE = 3.5;
 /** Above this seat the knees are bent over a roll instead, cm. */
 const HIGHEST_SEAT = 25;
 
+const calcLacking = (n: LyingNumbers): number => Math.max(0, 90 - n.range('straight-leg-raise'));
+
+/** The seat that its leg raise asks for, before it is judged to be safe, cm; below 0 = none. */
+const calcWantedHeight = (n: LyingNumbers): number =>
+  n.leg * Math.sin(calcLacking(n) * DEG) - SEATED_HIP_LESS_ANKLE;
+
+/** Height of the seat, cm; 0 = the floor. */
+export const calcSeatHeight = (n: LyingNumbers): number =>
+  Math.min(HIGHEST_SEAT, Math.max(0, calcWantedHeight(n)));
+
 /** A seat that lets the low back be long: what the leg raise lacks to a right angle. */
 export function seat(n: LyingNumbers): Setting[] {
-  const lacking = Math.max(0, 90 - n.range('straight-leg-raise'));
-  const height = n.leg * Math.sin(lacking * DEG) - SEATED_HIP_LESS_ANKLE;
+  const lacking = calcLacking(n);
+  const height = calcWantedHeight(n);
   if (height > HIGHEST_SEAT) {
     return [
       cm(

@@ -1,3 +1,4 @@
+import type { LandmarkCm } from '../skeleton/landmark.ts';
 import type { MeasureUse } from '../body/body.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { Stack } from '../props/stacks.ts';
@@ -63,9 +64,6 @@ export interface LevelReport {
   /** What would make it ready; empty when it is. */
   readonly needs: readonly LevelNeed[];
 }
-
-/** [x, y, z] in cm, world frame: x along the mat to its front, y to its left, z up. */
-export type LandmarkCm = readonly [number, number, number];
 
 /** How far the weight point lies inside the base, cm: nearest edge, along the mat and across it. */
 export interface BalanceMargins {

@@ -1,5 +1,8 @@
 /** To one decimal, and never −0. */
 export const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
 
+/** To three decimals, and never −0. */
+export const toThousandths = (value: number): number => Math.round(value * 1000) / 1000 + 0;
+
 /** To two decimals, and never −0. */
 export const toHundredths = (value: number): number => Math.round(value * 100) / 100 + 0;

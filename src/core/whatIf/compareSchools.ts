@@ -1,5 +1,5 @@
 import type { Side } from '../measures/protocol.ts';
-import type { PersonRecord } from '../person/person.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { withLevel } from '../poses/level.ts';
 import { findPose } from '../poses/catalogue/index.ts';
@@ -46,13 +46,13 @@ function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
  * @returns the schools, the teacher's own choices first; or the problems of {@link planSetUp}
  */
 export function compareSchools(
-  record: PersonRecord,
+  context: PlanningContext,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules> = {},
   level: string | null = null,
 ): Result<readonly SchoolSetUp[]> {
-  const own = planSetUp(record, poseId, side, rules, level);
+  const own = planSetUp(context, poseId, side, rules, level);
   if (!own.ok) return own;
   const pose = findPose(poseId);
   if (pose === null) return { ok: true, value: [] };
@@ -64,7 +64,7 @@ export function compareSchools(
       const book =
         option === 'fixed' ? { fixedStanceCm: rules.fixedStanceCm ?? BOOK_STANCE_CM } : {};
       const changed = { ...rules, ...book, [rule]: option };
-      const planned = planSetUp(record, poseId, side, changed, level);
+      const planned = planSetUp(context, poseId, side, changed, level);
       if (!planned.ok) return planned;
       const setUp = planned.value;
       const isOwn = option === chosen;
@@ -72,7 +72,7 @@ export function compareSchools(
         rule,
         option,
         setUp,
-        atPlannedDepth: isOwn ? null : judge(record, own.value, setUp, rules, changed),
+        atPlannedDepth: isOwn ? null : judge(context, own.value, setUp, rules, changed),
       });
     }
   }
@@ -81,7 +81,7 @@ export function compareSchools(
 
 /** The school's stance and back foot, forced to the depth of the teacher's own plan. */
 function judge(
-  record: PersonRecord,
+  context: PlanningContext,
   own: SetUp,
   school: SetUp,
   rules: Partial<HouseRules>,
@@ -89,23 +89,23 @@ function judge(
 ): PushedReport | null {
   if (own.status === 'failed') return null;
   const asFound = {
-    stanceCm: getValue(school, 'stance-length') ?? findRuledStance(record, own, changed),
+    stanceCm: getValue(school, 'stance-length') ?? findRuledStance(context, own, changed),
     widthCm: getValue(school, 'stance-width'),
     backFootDeg: getValue(school, 'back-foot-angle'),
     depth: own.depth?.value ?? null,
     handCm: null,
   };
-  const judged = planPose(record, own.pose, own.side, { ...rules, asFound }, own.level);
+  const judged = planPose(context, own.pose, own.side, { ...rules, asFound }, own.level);
   return judged.kind === 'planned' ? calcDetails(judged).asFound : null;
 }
 
 /** The stance that a school sets by its rule, even where nobody could stand in it. */
 function findRuledStance(
-  record: PersonRecord,
+  context: PlanningContext,
   own: SetUp,
   changed: Partial<HouseRules>,
 ): number | null {
-  const plan = planPose(record, own.pose, own.side, changed, own.level);
+  const plan = planPose(context, own.pose, own.side, changed, own.level);
   const metres = plan.kind === 'planned' ? plan.answer.built.stance.metres : null;
   return metres === null ? null : cmFromMetres(metres);
 }

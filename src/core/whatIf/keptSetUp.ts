@@ -1,6 +1,6 @@
 import type { MeasureUse } from '../body/body.ts';
 import type { Side } from '../measures/protocol.ts';
-import type { PersonRecord } from '../person/person.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
 import type { Result } from '../problems/problem.ts';
 import { RULES_VERSION, type AsFound, type HouseRules } from '../rules/houseRules.ts';
 import { isMoved, planMoved } from './planMoved.ts';
@@ -57,7 +57,7 @@ export interface KeptCheck {
   readonly id: string;
   /** Measures it rests on that were taken after it was kept. */
   readonly newer: readonly MeasureUse[];
-  /** PlanningContext that differ by what a tape or an eye would see; empty = it still holds. */
+  /** Numbers that differ by what a tape or an eye would see; empty = it still holds. */
   readonly changes: readonly KeptChange[];
   /** Its numbers were made by other rules than today's, which may be all that changed. */
   readonly hasOtherRules: boolean;
@@ -68,18 +68,18 @@ export interface KeptCheck {
 /** Half a centimetre or a degree: less is not set. Our choice. */
 const SEEN = { cm: 0.5, deg: 1 } as const;
 
-function planNow(record: PersonRecord, kept: KeptSetUp): SetUp | null {
+function planNow(context: PlanningContext, kept: KeptSetUp): SetUp | null {
   const { pose, side, rules, level, moved } = kept;
   if (moved === null || !isMoved(moved)) {
-    const planned = planSetUp(record, pose, side, rules, level);
+    const planned = planSetUp(context, pose, side, rules, level);
     return planned.ok ? planned.value : null;
   }
-  const plan = planPose(record, pose, side, rules, level);
+  const plan = planPose(context, pose, side, rules, level);
   return plan.kind === 'planned' ? (planMoved(plan, moved)?.setUp ?? null) : null;
 }
 
-function checkOne(record: PersonRecord, kept: KeptSetUp): KeptCheck {
-  const now = planNow(record, kept);
+function checkOne(context: PlanningContext, kept: KeptSetUp): KeptCheck {
+  const now = planNow(context, kept);
   const changes = kept.settings.flatMap((was): KeptChange[] => {
     const found = now?.settings.find((each) => each.id === was.id);
     const differs = found === undefined || Math.abs(found.value - was.value) >= SEEN[was.unit];
@@ -97,9 +97,9 @@ function checkOne(record: PersonRecord, kept: KeptSetUp): KeptCheck {
 
 /** Solves every kept set-up again with what is known today, and reports what would differ. */
 export const checkKept = (
-  record: PersonRecord,
+  context: PlanningContext,
   kept: readonly KeptSetUp[],
 ): Result<readonly KeptCheck[]> => ({
   ok: true,
-  value: kept.map((each) => checkOne(record, each)),
+  value: kept.map((each) => checkOne(context, each)),
 });

@@ -1,6 +1,6 @@
 import { toTenths } from '../units/rounding.ts';
 import type { Side } from '../measures/protocol.ts';
-import type { PersonRecord } from '../person/person.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
 import type { Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcMonteCarlo, makeSeeded } from './monteCarlo.ts';
@@ -36,14 +36,14 @@ export interface Bands {
  * @returns null when nothing was solved, which the set-up itself explains
  */
 export function planBands(
-  record: PersonRecord,
+  context: PlanningContext,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules> = {},
   level: string | null = null,
   draws = DRAWS,
 ): Result<Bands | null> {
-  const planned = planPose(record, poseId, side, rules, level);
+  const planned = planPose(context, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
   if (planned.kind === 'stopped' || planned.setUp.status === 'failed') {
     return { ok: true, value: null };

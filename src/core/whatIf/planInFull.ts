@@ -1,6 +1,6 @@
 import { toHundredths } from '../units/rounding.ts';
 import type { Side } from '../measures/protocol.ts';
-import type { PersonRecord } from '../person/person.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
 import type { Result } from '../problems/problem.ts';
 import { findLyingPose } from '../poses/lying/index.ts';
 import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
@@ -44,7 +44,7 @@ const withProps = (setUp: SetUp, props: readonly PropItem[]): SetUp => ({
  * @param props what the studio has
  */
 export function planInFull(
-  record: PersonRecord,
+  context: PlanningContext,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules> = {},
@@ -53,13 +53,13 @@ export function planInFull(
 ): Result<SetUp> {
   const lying = findLyingPose(poseId);
   if (lying !== null) {
-    const laid = planLying(record, lying, side, rules);
+    const laid = planLying(context, lying, side, rules);
     return laid.ok ? { ok: true, value: withProps(laid.value, props) } : laid;
   }
-  const planned = planPose(record, poseId, side, rules, level);
+  const planned = planPose(context, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
   if (planned.kind === 'stopped') return { ok: true, value: planned.setUp };
-  const levels = describeLevels(record, poseId, side, rules);
+  const levels = describeLevels(context, poseId, side, rules);
   const move = findSmallestMove(planned.request, planned);
   const problems = [...planned.setUp.problems, ...(move === null ? [] : [move])];
   const setUp = { ...planned.setUp, levels, problems };

@@ -107,13 +107,13 @@ export interface HeelLineMark {
 
 /** The heel lines of a plan at a turn of the back foot. */
 export function findHeelLines(
-  { request, context }: Plan,
+  { request, limited }: Plan,
   backFootDeg: number,
 ): readonly HeelLineMark[] {
   return (['heel-to-arch', 'heel-to-heel', 'hip-width', 'two-fists'] as const).map((rule) => ({
     rule,
     widthCm: cmFromMetres(
-      findHeelLine(request.pose, context.body, { ...request.rules, heelLine: rule }).width(
+      findHeelLine(request.pose, limited.body, { ...request.rules, heelLine: rule }).width(
         radiansFromDegrees(backFootDeg),
       ),
     ),

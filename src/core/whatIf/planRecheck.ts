@@ -1,8 +1,7 @@
 import { toHundredths } from '../units/rounding.ts';
 import { SIDES, type Side } from '../measures/protocol.ts';
-import { calcMeasureSet } from '../measures/measureSet.ts';
 import type { MeasureId } from '../measures/protocols/index.ts';
-import type { PersonRecord } from '../person/person.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
 import { rankRepeats, type RepeatGain, type SharperSetting } from './rankRepeats.ts';
@@ -33,18 +32,18 @@ const LEAST_GAIN = 0.2;
  * @param poseIds the poses that count; those that cannot be planned are passed over
  */
 export function planRecheck(
-  record: PersonRecord,
+  context: PlanningContext,
   poseIds: readonly string[] = POSES.map((pose) => pose.id),
 ): Result<readonly Recheck[]> {
   const plans: Plan[] = [];
   for (const poseId of poseIds) {
     for (const side of SIDES) {
-      const planned = planPose(record, poseId, side);
+      const planned = planPose(context, poseId, side);
       if (planned.kind === 'planned' && planned.answer.found.kind === 'held') plans.push(planned);
     }
   }
   if (plans.length === 0) return { ok: true, value: [] };
-  const ranked = rankRepeats(plans, calcMeasureSet(record.readings)).filter(
+  const ranked = rankRepeats(plans, context.set).filter(
     ({ depthGain, doubtGain }) => depthGain + doubtGain >= LEAST_GAIN,
   );
   return {

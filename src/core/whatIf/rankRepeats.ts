@@ -67,7 +67,7 @@ export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain
       // A smaller error gives range back only where it is what is held back for; a first step
       // counts from the safe limits.
       const { usable } = plan.answer.built;
-      const range = findRange(plan.context.ranges, measure, side);
+      const range = findRange(plan.limited.ranges, measure, side);
       const solved =
         range?.[usable].reason === 'measuring' || range?.safe.reason === 'measuring'
           ? solveWith(plan, replaceValue(plan.context.set, use, use.value, errorThen), true)

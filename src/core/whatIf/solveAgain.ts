@@ -46,7 +46,7 @@ export function replaceValue(
  */
 export function solveWith(plan: Plan, set: MeasureSet, isNear = false): Outcome | null {
   const { request } = plan;
-  const solved = solveRequest(request, set, isNear ? plan : null);
+  const solved = solveRequest(request, plan.context.withSet(set), isNear ? plan : null);
   if (!solved.ok || solved.value.failedLegs !== null) return null;
   const { built, found } = solved.value.answer;
   if (found.kind === 'cannot') return null;
@@ -56,7 +56,7 @@ export function solveWith(plan: Plan, set: MeasureSet, isNear = false): Outcome 
     ...built,
     pose: request.pose,
     rules: request.rules,
-    body: solved.value.context.body,
+    body: solved.value.limited.body,
     frontSide: request.side,
     canonicalBody,
     skeleton,

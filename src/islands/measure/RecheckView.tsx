@@ -2,7 +2,7 @@ import { toTenths } from '../../core/units/rounding.ts';
 import { useState } from 'react';
 import { sortByPosture } from '../../core/measures/rounds.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import type { SharperSetting } from '../../core/whatIf/rankRepeats.ts';
@@ -15,7 +15,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/words.ts';
 
 interface RecheckViewProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   poseIds: readonly string[];
 }
 

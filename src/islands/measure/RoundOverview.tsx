@@ -4,7 +4,12 @@ import { calcMeasureSet, measureKey, sidesOf } from '../../core/measures/measure
 import { getProtocol, type MeasureId } from '../../core/measures/protocols/index.ts';
 import { SIDES } from '../../core/measures/protocol.ts';
 import { findNotDone } from '../../core/person/notDone.ts';
-import { isMinor, type Person, type PersonRecord } from '../../core/person/person.ts';
+import {
+  isMinor,
+  type Person,
+  type PersonRecord,
+  type RevisedRecord,
+} from '../../core/person/person.ts';
 import { findShortRound, POSES } from '../../core/poses/catalogue/index.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { BodyView } from './BodyView.tsx';
@@ -40,7 +45,7 @@ const TITLES: Readonly<Record<RoundKind, string>> = {
 };
 
 interface OverviewProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   kind: RoundKind;
   round: readonly MeasureId[];
   onGo: (measure: MeasureId) => void;

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { Page } from '../../core/paper/page.ts';
 import { writePageSvg } from '../../core/paper/pageSvg.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { Missing } from '../shared/Missing.tsx';
@@ -120,7 +120,7 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
 
 interface PagesProps {
   request: PaperRequest;
-  record: PersonRecord;
+  record: RevisedRecord;
 }
 
 /** The printed page is as large as what is drawn for it, mm. */
@@ -138,7 +138,9 @@ function PageSize({ width, height }: { width: number; height: number }) {
 }
 
 function Pages({ request, record }: PagesProps) {
-  const answer = useAnswer(JSON.stringify(request), () => makePages(request));
+  const answer = useAnswer(JSON.stringify({ ...request, record: request.record.revision }), () =>
+    makePages(request),
+  );
   if (answer === null) return <p className="quiet">Laying it out…</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const { pages, problems } = answer.value;

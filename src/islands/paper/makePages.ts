@@ -1,8 +1,7 @@
 import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { SIDES, type Side } from '../../core/measures/protocol.ts';
-import { findDrawnBody } from '../../core/drawing/demonstration/drawnBody.ts';
 import { drawLying } from '../../core/drawing/lying/drawLying.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { drawFootTemplate } from '../../core/paper/footTemplate.ts';
 import { drawCard, layCards } from '../../core/paper/matCard.ts';
 import type { Page } from '../../core/paper/page.ts';
@@ -28,7 +27,7 @@ const CARD_LABEL = 8;
 
 /** What is to be printed. */
 export interface PaperRequest {
-  readonly record: PersonRecord;
+  readonly record: RevisedRecord;
   readonly poseIds: readonly string[];
   readonly kind: Kind;
   readonly paper: 'a4' | 'letter';
@@ -43,7 +42,7 @@ interface Made {
   readonly problems: readonly Problem[];
 }
 
-async function plan(record: PersonRecord, poseId: string, side: Side): Promise<Result<SetUp>> {
+async function plan(record: RevisedRecord, poseId: string, side: Side): Promise<Result<SetUp>> {
   const request = { record, poseId, side, rules: {}, level: FITTING_LEVEL };
   return planInWorker(keyOf(request), record, poseId, side, {});
 }
@@ -80,7 +79,7 @@ export async function makePages(request: PaperRequest): Promise<Result<Made>> {
       const lying =
         shown === null || 'starts' in pose
           ? null
-          : drawLying(pose, shown, findDrawnBody(record.readings), { unit, labelMm: CARD_LABEL });
+          : drawLying(pose, shown, { unit, labelMm: CARD_LABEL });
       pages.push(drawCard({ name: record.person.name, pose, sides, lying, unit, date }, kind));
     }
   }

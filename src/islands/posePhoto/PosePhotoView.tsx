@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { findPose, POSES } from '../../core/poses/catalogue/index.ts';
 import { FITTING_LEVEL, withLevel } from '../../core/poses/level.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
@@ -76,7 +76,7 @@ export function PosePhotoView() {
 }
 
 interface CheckedProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   pose: PoseDefinition;
   side: Side;
   level: string | null;
@@ -87,7 +87,7 @@ interface CheckedProps {
 
 function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
   const unit = useUnit();
-  const key = JSON.stringify([record, pose.id, side, level]);
+  const key = JSON.stringify([record.revision, pose.id, side, level]);
   const planned = useAnswer(frozen === null ? key : null, () =>
     planInWorker(key, record, pose.id, side, {}, level),
   );

@@ -1,6 +1,6 @@
 import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { useState } from 'react';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { readSession } from '../../core/sessions/readSession.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { NOT_ASKED, type Today } from '../../core/sessions/today.ts';
@@ -17,7 +17,7 @@ import { TodayForm } from './TodayForm.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 
 interface BeforeViewProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   sessions: readonly Session[];
   onOpen: (id: string) => void;
 }
@@ -53,7 +53,12 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
   }));
   const [heldAt, setHeldAt] = useState<string | null>(null);
   const [isBeginning, setIsBeginning] = useState(false);
-  const key = JSON.stringify([record, past.map(({ entries }) => entries.length), today, asked]);
+  const key = JSON.stringify([
+    record.revision,
+    past.map(({ entries }) => entries.length),
+    today,
+    asked,
+  ]);
   const told: Today = { ...today, askedAt: new Date().toISOString() };
   const result = useAnswer(asked.poses.length === 0 ? null : key, () =>
     planSessionInWorker(record, past, told, asked),

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { decide, findOffer } from '../../core/sessions/decide.ts';
 import type { Judgement } from '../../core/sessions/judgeSession.ts';
 import type { SessionState } from '../../core/sessions/readSession.ts';
@@ -18,7 +18,7 @@ import { SelectField } from '../shared/SelectField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 
 interface JudgeViewProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   sessions: readonly Session[];
   session: Session;
   state: SessionState;
@@ -27,7 +27,7 @@ interface JudgeViewProps {
 /** What comes of a session: one verdict a pose and side, to accept or to overrule with a reason. */
 export function JudgeView({ record, sessions, session, state }: JudgeViewProps) {
   const personId = record.person.id;
-  const key = JSON.stringify([personId, record.readings.length, session.id, sessions.length]);
+  const key = JSON.stringify([record.revision, session.id, sessions.length]);
   const result = useAnswer(key, () => judgeSessionInWorker(record, sessions, session));
   const { write, told } = useWrite();
   const put = (decisions: readonly Decision[]): void => {

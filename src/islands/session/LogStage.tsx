@@ -1,4 +1,4 @@
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { Response } from '../../core/sessions/respond.ts';
@@ -12,7 +12,7 @@ import { SwappedFor } from './SwappedFor.tsx';
 import { Used } from './Used.tsx';
 
 interface LogStageProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   session: Session;
   hold: LoggedHold;
   holds: readonly LoggedHold[];

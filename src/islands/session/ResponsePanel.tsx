@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { findCautionKind } from '../../core/cautions/catalogue.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { planInPlace } from '../../core/sessions/planInPlace.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
@@ -12,7 +12,7 @@ import { planInWorker } from '../../workers/setUpClient.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 
 interface ResponsePanelProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   session: Session;
   hold: LoggedHold;
   holds: readonly LoggedHold[];
@@ -46,7 +46,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
   };
   const swap = async (pose: string): Promise<void> => {
     const now = new Date().toISOString();
-    const key = JSON.stringify(['in place', session.id, record, pose, plan.side]);
+    const key = JSON.stringify(['in place', session.id, record.revision, pose, plan.side]);
     const planned = await planInWorker(key, record, pose, plan.side, {});
     if (!planned.ok || planned.value.status === 'failed') {
       const problems = planned.ok ? planned.value.problems : planned.problems;
@@ -124,7 +124,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
 }
 
 /** A sign that needs help today stands in the record, and holds every set-up back until it is cleared. */
-async function standInRecord({ person }: PersonRecord, sign: string): Promise<void> {
+async function standInRecord({ person }: RevisedRecord, sign: string): Promise<void> {
   await changePerson(person.id, ({ cautions }) =>
     cautions.some(({ id, clearedBy }) => id === sign && clearedBy === null)
       ? {}

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef } from 'react';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { respond, type Response } from '../../core/sessions/respond.ts';
 import {
   findRunning,
@@ -25,7 +25,7 @@ import { useWakeLock } from './useWakeLock.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 
 interface RunViewProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   /** All of this person, this one among them. */
   sessions: readonly Session[];
   session: Session;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { RULES_VERSION } from '../../core/rules/houseRules.ts';
 import type { SessionState } from '../../core/sessions/readSession.ts';
 import { findStaleHolds } from '../../core/sessions/staleHolds.ts';
@@ -11,7 +11,7 @@ import { writeDate } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 
 interface StaleNoticeProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   sessions: readonly Session[];
   session: Session;
   state: SessionState;

@@ -33,7 +33,8 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
   const [removed, setRemoved] = useState<KeptSetUp | null>(null);
   const { write, told } = useWrite();
   const kept = (all ?? []).filter((each) => each.pose === poseId);
-  const key = kept.length === 0 ? null : JSON.stringify(['kept', record, kept]);
+  const key =
+    kept.length === 0 ? null : JSON.stringify(['kept', record.revision, kept.map(({ id }) => id)]);
   const checks = useAnswer(key, () => checkKeptInWorker(record, kept));
   const keep = (reason: string): void => {
     const asked = {

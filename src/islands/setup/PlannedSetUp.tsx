@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo } from 'react';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
@@ -18,7 +18,7 @@ import { useMoved } from './useMoved.ts';
 import { keyOf, usePlanned } from './usePlanned.ts';
 
 interface PlannedSetUpProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   pose: PoseDefinition | LyingPose;
   side: Side;
   rules: Partial<HouseRules>;

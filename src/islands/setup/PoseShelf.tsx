@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { Side } from '../../core/measures/protocol.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -10,7 +10,7 @@ import { useIsNarrow } from './useIsNarrow.ts';
 import { useShelf } from './useShelf.ts';
 
 interface ShelfProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   poseId: string;
   side: Side;
   rules: Partial<HouseRules>;

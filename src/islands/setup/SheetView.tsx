@@ -1,6 +1,5 @@
-import { findDrawnBody } from '../../core/drawing/demonstration/drawnBody.ts';
 import { drawLying } from '../../core/drawing/lying/drawLying.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -16,7 +15,7 @@ export const LABEL = 5.3;
 const LABEL_NARROW = 8.5;
 
 interface SheetViewProps {
-  record: PersonRecord;
+  record: RevisedRecord;
   pose: PoseDefinition | LyingPose;
   setUp: SetUp;
   ghost: SetUp | null;
@@ -59,7 +58,7 @@ export function SheetView({
   }
   const labelMm = narrow ? LABEL_NARROW : LABEL;
   if (!('starts' in pose)) {
-    const drawing = drawLying(pose, setUp, findDrawnBody(record.readings), { unit, labelMm });
+    const drawing = drawLying(pose, setUp, { unit, labelMm });
     return drawing === null ? null : <SheetDrawing drawing={drawing} className="sheet" />;
   }
   return (

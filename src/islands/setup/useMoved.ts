@@ -1,28 +1,28 @@
 import { useEffect, useRef, useState } from 'react';
 import type { AsFound } from '../../core/rules/houseRules.ts';
-import { isMoved, NOT_MOVED, type HeelLineMark, type Moved } from '../../core/whatIf/planMoved.ts';
+import { isMoved, type HeelLineMark, type Moved } from '../../core/whatIf/planMoved.ts';
 import { LatestOnly } from '../../workers/latestOnly.ts';
 import {
   heelLinesInWorker,
   movePlanInWorker,
   openPlanInWorker,
 } from '../../workers/setUpClient.ts';
+import {
+  beginHeld,
+  beginHistory,
+  letGo,
+  moveOn,
+  redoMove,
+  undoMove,
+  type Change,
+  type MoveHistory,
+} from './moveHistory.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
-
-interface History {
-  readonly key: string;
-  readonly past: readonly AsFound[];
-  readonly now: AsFound;
-  readonly future: readonly AsFound[];
-}
 
 interface Landed {
   readonly key: string;
   readonly moved: Moved;
 }
-
-/** What is to be held, or what it is to be, from what is held now. */
-type Change = Partial<AsFound> | ((now: AsFound) => Partial<AsFound>);
 
 export interface MovedSetUp {
   /** What was moved; every field null = nothing. */
@@ -42,8 +42,6 @@ export interface MovedSetUp {
   readonly beginAt: (key: string, held: AsFound) => void;
 }
 
-const begin = (key: string): History => ({ key, past: [], now: NOT_MOVED, future: [] });
-
 /** A set-up that is moved by hand: what is held, with its answers from a worker in their order. */
 export function useMoved(
   request: PlanRequest,
@@ -51,10 +49,10 @@ export function useMoved(
   backFootDeg: number,
 ): MovedSetUp {
   const key = keyOf(request);
-  const [kept, setHistory] = useState<History>(() => begin(key));
+  const [kept, setHistory] = useState<MoveHistory>(() => beginHistory(key));
   const [landed, setLanded] = useState<Landed | null>(null);
   const [lines, setLines] = useState<readonly HeelLineMark[]>([]);
-  const history = kept.key === key ? kept : begin(key);
+  const history = kept.key === key ? kept : beginHistory(key);
   const asking = useRef<LatestOnly<AsFound, Moved | null> | null>(null);
 
   useEffect(() => {
@@ -92,8 +90,8 @@ export function useMoved(
     // Whoever is asked anew is told anew.
   }, [now, key, backFootDeg]);
 
-  const change = (step: (from: History) => History): void => {
-    setHistory((from) => step(from.key === key ? from : begin(key)));
+  const change = (step: (from: MoveHistory) => MoveHistory): void => {
+    setHistory((from) => step(from.key === key ? from : beginHistory(key)));
   };
   return {
     now,
@@ -102,36 +100,21 @@ export function useMoved(
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
     move: (held, isNew) => {
-      change((from) => ({
-        key,
-        past: isNew ? [...from.past, from.now] : from.past,
-        now: { ...from.now, ...(typeof held === 'function' ? held(from.now) : held) },
-        future: [],
-      }));
+      change((from) => moveOn(from, held, isNew));
     },
     undo: () => {
-      change((from) => {
-        const before = from.past.at(-1);
-        return before === undefined
-          ? from
-          : { key, past: from.past.slice(0, -1), now: before, future: [from.now, ...from.future] };
-      });
+      change(undoMove);
     },
     redo: () => {
-      change((from) => {
-        const [next, ...future] = from.future;
-        return next === undefined
-          ? from
-          : { key, past: [...from.past, from.now], now: next, future };
-      });
+      change(redoMove);
     },
     beginAt: (otherKey, held) => {
-      setHistory({ key: otherKey, past: [NOT_MOVED], now: held, future: [] });
+      setHistory(beginHeld(otherKey, held));
     },
     reset: () => {
       // What is moved after this begins from the recommended one, not from the last answer.
       setLanded(null);
-      change((from) => ({ key, past: [...from.past, from.now], now: NOT_MOVED, future: [] }));
+      change(letGo);
     },
   };
 }

@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 
 export interface PlanRequest {
-  readonly record: PersonRecord;
+  readonly record: RevisedRecord;
   readonly poseId: string;
   readonly side: Side;
   readonly rules: Partial<HouseRules>;
@@ -22,7 +22,7 @@ interface Planned {
 
 /** What an answer depends on, so that a stale one is known. */
 export const keyOf = ({ record, poseId, side, rules, level }: PlanRequest): string =>
-  JSON.stringify([record, poseId, side, rules, level]);
+  JSON.stringify([record.revision, poseId, side, rules, level]);
 
 /**
  * The set-up of a request from the worker. While a new one is worked on the last one

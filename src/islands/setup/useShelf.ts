@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
-import type { PersonRecord } from '../../core/person/person.ts';
+import type { RevisedRecord } from '../../core/person/person.ts';
 import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
@@ -18,7 +18,7 @@ const EMPTY: Shelf = new Map();
  */
 export function useShelf(
   poseIds: readonly string[],
-  record: PersonRecord,
+  record: RevisedRecord,
   side: Side,
   rules: Partial<HouseRules>,
 ): Shelf {

@@ -4,6 +4,7 @@ import type { SetUpRequest } from '../../core/formats/setUpRequest.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { readSolution } from '../../core/props/readSolution.ts';
 import { shareProps, type SharedProps, type SolveProgram } from '../../core/props/shareProps.ts';
+import { PlanningContext } from '../../core/planning/planningContext.ts';
 import { planInFull } from '../../core/whatIf/planInFull.ts';
 import { planSetUp } from '../../core/setup/planSetUp.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -21,10 +22,12 @@ const solve: SolveProgram = async (program) => {
 
 /** What is computed for a request, here or in a worker thread. */
 export const tasks = {
-  setUp: ({ person, pose, side, rules, level, props, detail }: SetUpRequest): Result<SetUp> =>
-    detail === 'quick'
-      ? planSetUp(person, pose, side, rules, level)
-      : planInFull(person, pose, side, rules, level, props),
+  setUp: ({ person, pose, side, rules, level, props, detail }: SetUpRequest): Result<SetUp> => {
+    const context = new PlanningContext(person);
+    return detail === 'quick'
+      ? planSetUp(context, pose, side, rules, level)
+      : planInFull(context, pose, side, rules, level, props);
+  },
   classProps: ({ needs, props }: PropsFile): Promise<SharedProps | null> =>
     shareProps(needs, props, solve),
 };

@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import { ADAPTATIONS } from '../../../src/core/cautions/adaptations.ts';
 import { findCautionKind } from '../../../src/core/cautions/catalogue.ts';
@@ -27,7 +28,7 @@ function planWith(
     note: '',
   };
   const record = recordOf(measures, { cautions: caution === null ? [] : [entry] });
-  const planned = planSetUp(record, pose, 'right', rules);
+  const planned = planSetUp(new PlanningContext(record), pose, 'right', rules);
   if (!planned.ok) throw new Error(planned.problems[0]?.message);
   return planned.value;
 }

@@ -2,6 +2,7 @@
  * The derivatives by the chain rule over the observables, against differences of the
  * conditions themselves: every pose, at a stiff body's and a supple one's answer and beside it.
  */
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
@@ -82,7 +83,7 @@ describe('the derivatives of conditions', () => {
     let kinks = 0;
     for (const measures of [STIFF, SUPPLE]) {
       const record = recordOf({ ...measures, 'knee-flexion': 150 });
-      const plan = planPose(record, id, 'right', PLAIN_RULES);
+      const plan = planPose(new PlanningContext(record), id, 'right', PLAIN_RULES);
       if (plan.kind !== 'planned') throw new Error(plan.kind);
       const { task } = plan.answer.built;
       for (const size of [0, 0.05, 0.1]) {

@@ -1,8 +1,7 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import { findDrawnBody } from '../../../src/core/drawing/demonstration/drawnBody.ts';
-import { poseDemonstration } from '../../../src/core/drawing/demonstration/poseDemonstration.ts';
 import { drawLying } from '../../../src/core/drawing/lying/drawLying.ts';
-import { findLyingPosture } from '../../../src/core/drawing/lying/lyingPosture.ts';
 import { boxOfText, calcOverlap } from '../../../src/core/drawing/placement.ts';
 import type { Drawing, Shape } from '../../../src/core/drawing/shapes.ts';
 import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
@@ -31,10 +30,9 @@ function draw(
 ): { drawing: Drawing; setUp: SetUp } {
   const record = recordOf(measures);
   const pose = LYING_POSES.find((each) => each.id === poseId)!;
-  const planned = planSetUp(record, poseId, side);
+  const planned = planSetUp(new PlanningContext(record), poseId, side);
   if (!planned.ok) throw new Error(planned.problems[0]?.message);
-  const body = findDrawnBody(record.readings);
-  const drawing = drawLying(pose, planned.value, body, { unit, labelMm: 5.3 });
+  const drawing = drawLying(pose, planned.value, { unit, labelMm: 5.3 });
   if (drawing === null) throw new Error('nothing drawn');
   return { drawing, setUp: planned.value };
 }
@@ -73,12 +71,10 @@ describe.each(LYING_POSES.map((each) => each.id))('the sheet of %s', (poseId) =>
   it('has nothing under the floor or the seat', () => {
     for (const measures of [REFERENCE, STIFF, { ...SUPPLE, 'arm-reach': 70 }]) {
       const { setUp } = draw(measures, poseId, 'right');
-      const body = findDrawnBody(recordOf(measures).readings);
-      const form = LYING_POSES.find((each) => each.id === poseId)!;
-      const { demo, raisedCm } = findLyingPosture(form.id, setUp, body);
-      for (const [name, [, , z]] of Object.entries(poseDemonstration(body, demo).landmarks)) {
+      const seat = has(setUp, 'seat-height') ? settingOf(setUp, 'seat-height') : 0;
+      for (const [name, [, , z]] of Object.entries(setUp.landmarks)) {
         // The legs come down from a seat to the floor, all else stays above it.
-        const least = /knee|ankle|heel|ball|toe/.test(name) ? -raisedCm : 0;
+        const least = /knee|ankle|heel|ball|toe/.test(name) ? 0 : seat;
         expect(z, name).toBeGreaterThan(least - 0.1);
       }
     }
@@ -163,10 +159,9 @@ describe('before a wall', () => {
         },
       ],
     });
-    const planned = planSetUp(record, 'lying-warrior-two', 'right');
+    const planned = planSetUp(new PlanningContext(record), 'lying-warrior-two', 'right');
     if (!planned.ok) throw new Error('no plan');
     const [pose] = LYING_POSES.filter((each) => each.id === 'lying-warrior-two');
-    const body = findDrawnBody(record.readings);
-    expect(drawLying(pose!, planned.value, body, { unit: 'cm', labelMm: 5 })).toBeNull();
+    expect(drawLying(pose!, planned.value, { unit: 'cm', labelMm: 5 })).toBeNull();
   });
 });

@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import Ajv2020 from 'ajv/dist/2020.js';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
@@ -15,7 +16,7 @@ describe('the set-up format', () => {
     const asFound = { stanceCm: 90, widthCm: null, backFootDeg: 80, depth: null, handCm: null };
     let judged = 0;
     for (const { id } of [...POSES, ...LYING_POSES]) {
-      const planned = planInFull(record, id, 'left', { asFound });
+      const planned = planInFull(new PlanningContext(record), id, 'left', { asFound });
       if (!planned.ok) throw new Error(planned.problems[0]?.message);
       // As a file holds it: no undefined, no NaN.
       const text = JSON.stringify(planned.value);

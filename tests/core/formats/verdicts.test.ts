@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import Ajv2020 from 'ajv/dist/2020.js';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
@@ -7,7 +8,7 @@ import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { writePersonFile } from '../../../src/core/formats/personFile.ts';
 import { mutate } from '../../support/mutate.ts';
 import { makeRandom } from '../../support/random.ts';
-import { recordOf, REFERENCE, STIFF } from '../../support/people.ts';
+import { contextOf, recordOf, REFERENCE, STIFF } from '../../support/people.ts';
 
 const readSchema = (name: string): FormatSchema =>
   JSON.parse(readFileSync(`docs/formats/${name}.schema.json`, 'utf8')) as FormatSchema;
@@ -15,8 +16,8 @@ const readSchema = (name: string): FormatSchema =>
 function makeFiles(): { name: string; good: unknown }[] {
   const record = recordOf(REFERENCE);
   const planned = [
-    planSetUp(record, 'triangle', 'left'),
-    planSetUp(recordOf(STIFF), 'warrior-two', 'right', { backFootDeg: 90, depth: 'deepest' }),
+    planSetUp(new PlanningContext(record), 'triangle', 'left'),
+    planSetUp(contextOf(STIFF), 'warrior-two', 'right', { backFootDeg: 90, depth: 'deepest' }),
   ];
   const short = { ...record, readings: record.readings.slice(0, 4) };
   return [

@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import { drawFootTemplate } from '../../../src/core/paper/footTemplate.ts';
 import { layDrawing } from '../../../src/core/paper/drawingPage.ts';
@@ -8,11 +9,11 @@ import { writePdf } from '../../../src/core/paper/pdf.ts';
 import { tile } from '../../../src/core/paper/tiles.ts';
 import { drawSheet } from '../../../src/core/drawing/sheet.ts';
 import { findPose, POSES } from '../../../src/core/poses/catalogue/index.ts';
-import { findDrawnBody } from '../../../src/core/drawing/demonstration/drawnBody.ts';
 import { drawLying } from '../../../src/core/drawing/lying/drawLying.ts';
 import { findLyingPose, LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
-import type { LandmarkCm, SetUp } from '../../../src/core/setup/setUp.ts';
+import type { LandmarkCm } from '../../../src/core/skeleton/landmark.ts';
+import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { recordOf, REFERENCE, SUPPLE, type Measures } from '../../support/people.ts';
 import { markOf, planPlain, settingOf } from '../../support/plan.ts';
 import { readPdf, readSvg, type Point, type ReadPage } from '../../support/readPaper.ts';
@@ -182,7 +183,7 @@ const NOTES = 'a private note about her divorce';
 const contentOf = (poseId: string, changes: Partial<CardContent> = {}): CardContent => {
   const record = recordOf(FULL, { name: 'Ada Márš', notes: NOTES });
   const plan = (side: 'left' | 'right'): SetUp | null => {
-    const planned = planSetUp(record, poseId, side);
+    const planned = planSetUp(new PlanningContext(record), poseId, side);
     return planned.ok && planned.value.status !== 'failed' ? planned.value : null;
   };
   return {
@@ -253,9 +254,8 @@ describe('mat cards', () => {
     expect(all(drawCard(contentOf('lying-warrior-two'), 'a5'))).toContain('off the wall');
     // With its drawing the wall, the marks and the supports are on it too, at the scale that is told.
     const held = contentOf('lying-warrior-two');
-    const body = findDrawnBody(recordOf(FULL).readings);
     const pose = LYING_POSES.find((each) => each.id === 'lying-warrior-two')!;
-    const lying = drawLying(pose, held.sides.right!, body, { unit: 'cm', labelMm: 8 });
+    const lying = drawLying(pose, held.sides.right!, { unit: 'cm', labelMm: 8 });
     const page = readSvg(writePageSvg(drawCard({ ...held, lying }, 'a5')));
     const k = 10 / Number(/1:(\d+)/.exec(page.texts.map((each) => each.text).join(' '))?.[1]);
     const marks = settingOf(held.sides.right!, 'heel-marks') * k;

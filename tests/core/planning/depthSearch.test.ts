@@ -8,14 +8,14 @@ import { toWarmStart } from '../../../src/core/solver/run.ts';
 import { pullFarthest, settleAt } from '../../../src/core/solver/solve.ts';
 import { radiansFromDegrees } from '../../../src/core/units/brands.ts';
 import { anyBody } from '../../support/anyBody.ts';
-import { PLAIN_RULES, recordOf } from '../../support/people.ts';
+import { PLAIN_RULES, contextOf } from '../../support/people.ts';
 import { settingOf } from '../../support/plan.ts';
 
 describe('a depth that cannot be taken as shallow as wanted', () => {
   it('is the shallowest that leaves free what is held back, where a straighter knee asks for more rotation', () => {
     let tried = 0;
     for (const measures of fc.sample(anyBody, { numRuns: 60, seed: 9 })) {
-      const plan = planPose(recordOf(measures), 'warrior-two', 'right', { firstStepDeg: 40 });
+      const plan = planPose(contextOf(measures), 'warrior-two', 'right', { firstStepDeg: 40 });
       if (plan.kind !== 'planned' || plan.answer.found.kind !== 'held') continue;
       const { built, found } = plan.answer;
       if (found.reason.kind !== 'held-back' || found.deepest! - found.depth! < 8) continue;
@@ -36,7 +36,7 @@ describe('wishes that cost too much depth', () => {
   it('stretch together, just enough to give six tenths of it back', () => {
     let tried = 0;
     for (const measures of fc.sample(anyBody, { numRuns: 120, seed: 31 })) {
-      const plan = planPose(recordOf(measures), 'warrior-two', 'right', {
+      const plan = planPose(contextOf(measures), 'warrior-two', 'right', {
         ...PLAIN_RULES,
         pelvisOpen: 'square',
       });
@@ -73,8 +73,8 @@ describe('a pose on the feet of another', () => {
     for (const measures of fc.sample(anyBody, { numRuns: 30, seed: 4 })) {
       for (const depth of ['recommended', 'deepest'] as const) {
         const [on, own] = [
-          planSetUp(recordOf(measures), pose, 'left', { depth }, 'auto'),
-          planSetUp(recordOf(measures), legs, 'left', {}, 'auto'),
+          planSetUp(contextOf(measures), pose, 'left', { depth }, 'auto'),
+          planSetUp(contextOf(measures), legs, 'left', {}, 'auto'),
         ];
         if (!on.ok || !own.ok) throw new Error('not planned');
         if (on.value.status === 'failed') continue;

@@ -5,7 +5,7 @@ import type { PoseDefinition } from '../../../src/core/poses/poseDefinition.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import { solvePose } from '../../../src/core/planning/solvePose.ts';
 import { calcWeightInside } from '../../../src/core/conditions/quantities.ts';
-import { PLAIN_RULES, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { PLAIN_RULES, contextOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 
 /** The pose that docs/model.md adds as its example, read from the document itself. */
 function readExample(): PoseDefinition {
@@ -27,7 +27,7 @@ describe('the worked example of docs/model.md', () => {
   ] as const)(
     'is solved for the %s body by its data alone: both knees alike, upright',
     (_, body) => {
-      const plan = planPose(recordOf(body), 'mountain', 'right', PLAIN_RULES);
+      const plan = planPose(contextOf(body), 'mountain', 'right', PLAIN_RULES);
       if (plan.kind !== 'planned') throw new Error(plan.kind);
       const { found } = solvePose({ ...plan.poseRequest, pose });
       if (found.kind !== 'held') throw new Error('not held');
@@ -42,7 +42,7 @@ describe('the worked example of docs/model.md', () => {
   );
 
   it('is refused to the stiff body, whose thighs turn out too little for its feet', () => {
-    const plan = planPose(recordOf(STIFF), 'mountain', 'right', PLAIN_RULES);
+    const plan = planPose(contextOf(STIFF), 'mountain', 'right', PLAIN_RULES);
     if (plan.kind !== 'planned') throw new Error(plan.kind);
     const { found } = solvePose({ ...plan.poseRequest, pose });
     expect(found).toMatchObject({ kind: 'cannot', because: 'musts' });

@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import { liftPause } from '../../../src/core/sessions/liftPause.ts';
 import { decide } from '../../../src/core/sessions/decide.ts';
@@ -81,7 +82,7 @@ describe('a planned session', () => {
 
   it('freezes the numbers of the set-up of that day', () => {
     const [first] = plan().holds;
-    const setUp = planSetUp(RECORD, 'warrior-one', 'right');
+    const setUp = planSetUp(new PlanningContext(RECORD), 'warrior-one', 'right');
     expect(setUp.ok && setUp.value.settings.map(({ id, value }) => [id, value])).toEqual(
       first!.plan.settings.map(({ id, value }) => [id, value]),
     );
@@ -182,7 +183,7 @@ describe('from one session to the next', () => {
   /** Of warrior I once it was held. */
   function recommendedDepth(): number {
     const held = [{ pose: 'warrior-one', level: null }];
-    const recommended = planSetUp({ ...RECORD, held }, 'warrior-one', 'right');
+    const recommended = planSetUp(new PlanningContext({ ...RECORD, held }), 'warrior-one', 'right');
     return recommended.ok ? recommended.value.depth!.recommended! : NaN;
   }
 

@@ -4,10 +4,10 @@ import { takeStep } from '../../../src/core/sessions/step.ts';
 import { NOT_MOVED } from '../../../src/core/whatIf/planMoved.ts';
 import { planPose, type Plan } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
-import { recordOf, REFERENCE, STIFF, SUPPLE, type Measures } from '../../support/people.ts';
+import { contextOf, REFERENCE, STIFF, SUPPLE, type Measures } from '../../support/people.ts';
 
 function plan(measures: Measures, poseId: string): Plan | null {
-  const planned = planPose(recordOf({ ...measures, 'knee-flexion': 165 }), poseId, 'right');
+  const planned = planPose(contextOf({ ...measures, 'knee-flexion': 165 }), poseId, 'right');
   return planned.kind === 'planned' && planned.setUp.status !== 'failed' ? planned : null;
 }
 

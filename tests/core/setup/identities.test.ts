@@ -1,7 +1,8 @@
 import { Matrix4, Vector3, Euler } from 'three';
 import { describe, expect, it } from 'vitest';
 import type { Side } from '../../../src/core/measures/protocol.ts';
-import type { LandmarkCm, SetUp } from '../../../src/core/setup/setUp.ts';
+import type { LandmarkCm } from '../../../src/core/skeleton/landmark.ts';
+import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { mirrorMeasures, REFERENCE, SUPPLE, type Measures } from '../../support/people.ts';
 import { distanceCm, markOf, planPlain } from '../../support/plan.ts';
 

@@ -4,12 +4,22 @@ import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import fc from 'fast-check';
 import { anyBody } from '../../support/anyBody.ts';
-import { mirrorMeasures, recordOf, REFERENCE, type Measures } from '../../support/people.ts';
+import { mirrorMeasures, contextOf, REFERENCE, type Measures } from '../../support/people.ts';
 import { depthOf, distanceCm, markOf, planPlain, settingOf } from '../../support/plan.ts';
 
 const BALANCES = ['half-moon', 'tree', 'warrior-three', 'revolved-half-moon'];
-/** Demanding enough that fewer than half of ordinary people can stand in them. */
-const DEMANDING = ['wall-kneel'];
+/**
+ * How many of the 48 set-ups under plain rules, and of the 8 recommended ones, cannot be
+ * held; none in the poses that are not named.
+ */
+const FAILED: Readonly<Record<string, readonly [plain: number, recommended: number]>> = {
+  'warrior-two': [0, 1],
+  'side-angle': [0, 1],
+  'reverse-warrior': [0, 1],
+  'reverse-triangle': [9, 4],
+  'wall-kneel': [28, 5],
+};
+const countFailed = (pose: string): readonly [number, number] => FAILED[pose] ?? [0, 0];
 
 const BODIES = fc.sample(anyBody, { numRuns: 24, seed: 414 });
 
@@ -39,31 +49,34 @@ function expectSound(setUp: SetUp, measures: Measures): void {
 
 describe.each(POSES.map((pose) => pose.id))('%s, 24 made-up bodies on both sides', (pose) => {
   it('keeps every limit, length and the floor wherever it answers', () => {
-    let answered = 0;
+    let failed = 0;
     for (const measures of BODIES) {
       for (const side of ['left', 'right'] as const) {
         const setUp = planPlain(measures, pose, side);
         if (setUp.status === 'failed') {
+          failed += 1;
           expect(setUp.problems[0]?.message.length).toBeGreaterThan(20);
           continue;
         }
-        answered += 1;
         expectSound(setUp, measures);
         if (setUp.depth === null) continue;
         expect(setUp.depth.value!).toBeLessThanOrEqual(setUp.depth.textbook + 0.05);
         expect(setUp.depth.value!).toBeLessThanOrEqual(setUp.depth.deepest! + 0.1);
       }
     }
-    // The bands are those of ordinary people: most of them can stand in most poses.
-    expect(answered).toBeGreaterThan(DEMANDING.includes(pose) ? 2 : BODIES.length);
+    expect(failed).toBe(countFailed(pose)[0]);
   });
 
   it('recommends a depth that leaves free what is held back everywhere, inside the deepest', () => {
+    let failed = 0;
     for (const measures of BODIES.slice(0, 8)) {
-      const planned = planSetUp(recordOf(measures), pose, 'right');
+      const planned = planSetUp(contextOf(measures), pose, 'right');
       if (!planned.ok) throw new Error(planned.problems[0]?.message);
       const { status, joints, depth } = planned.value;
-      if (status === 'failed') continue;
+      if (status === 'failed') {
+        failed += 1;
+        continue;
+      }
       for (const { askedDeg, measuredDeg, heldBackDeg, toSpareDeg } of joints) {
         if (askedDeg === null || measuredDeg === null || heldBackDeg === null) continue;
         expect(toSpareDeg).toBeGreaterThanOrEqual(-0.05);
@@ -74,6 +87,7 @@ describe.each(POSES.map((pose) => pose.id))('%s, 24 made-up bodies on both sides
       if (depth === null) continue;
       expect(depth.value!).toBeLessThanOrEqual(depth.deepest! + 0.05);
     }
+    expect(failed).toBe(countFailed(pose)[1]);
   });
 });
 

@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { USUAL_LEVEL } from '../../../src/core/poses/level.ts';
@@ -6,7 +7,14 @@ import { planInFull } from '../../../src/core/whatIf/planInFull.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { makeStudyBodies } from '../../../scripts/study/bodies.ts';
-import { recordOf, REFERENCE, STIFF, SUPPLE, type Measures } from '../../support/people.ts';
+import {
+  contextOf,
+  recordOf,
+  REFERENCE,
+  STIFF,
+  SUPPLE,
+  type Measures,
+} from '../../support/people.ts';
 import { settingOf } from '../../support/plan.ts';
 
 /** The study's own people, of whom some are too stiff for a stacked knee. */
@@ -18,7 +26,13 @@ function open(
   held: readonly HeldPose[] = [],
   level: string | null = 'auto',
 ): SetUp {
-  const planned = planSetUp({ ...recordOf(measures), held }, pose, 'right', {}, level);
+  const planned = planSetUp(
+    new PlanningContext({ ...recordOf(measures), held }),
+    pose,
+    'right',
+    {},
+    level,
+  );
   if (!planned.ok) throw new Error(planned.problems[0]?.message);
   return planned.value;
 }
@@ -37,7 +51,7 @@ describe('the level that fits', () => {
     for (const { record } of makeStudyBodies(60, SEED).filter(({ group }) => group === 'stiff')) {
       const after = { ...record, held: [{ pose: 'warrior-two', level: 'not chosen' }] };
       const [fitting, stacked] = ['auto', null].map((level) => {
-        const planned = planSetUp(after, 'warrior-two', 'right', {}, level);
+        const planned = planSetUp(new PlanningContext(after), 'warrior-two', 'right', {}, level);
         if (!planned.ok) throw new Error(planned.problems[0]?.message);
         return planned.value;
       });
@@ -73,7 +87,7 @@ describe('the level that fits', () => {
   });
 
   it('says what the harder ones need: that much more of each makes them ready', () => {
-    const full = planInFull(recordOf(REFERENCE), 'tree', 'right', {}, 'auto');
+    const full = planInFull(contextOf(REFERENCE), 'tree', 'right', {}, 'auto');
     if (!full.ok) throw new Error('not planned');
     const thigh = full.value.levels.find(({ id }) => id === 'thigh')!;
     expect(full.value.levels.map(({ id }) => id)).toEqual([

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { calcExpression } from '../../support/expression.ts';
-import { recordOf, REFERENCE, STIFF } from '../../support/people.ts';
+import { contextOf, REFERENCE, STIFF } from '../../support/people.ts';
 import { planPlain, settingOf } from '../../support/plan.ts';
 
 describe('lying and seated forms', () => {
@@ -67,7 +67,7 @@ describe('lying and seated forms', () => {
   );
 
   it('names a missing measure, and stops at a stop sign', () => {
-    const missing = planSetUp(recordOf({ stature: 170 }), 'staff', 'left');
+    const missing = planSetUp(contextOf({ stature: 170 }), 'staff', 'left');
     expect(missing).toMatchObject({ ok: false });
     expect(!missing.ok && missing.problems.map((each) => each.path)).toEqual([
       'straight-leg-raise left',

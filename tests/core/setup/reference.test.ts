@@ -1,6 +1,7 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
-import { PERSON, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { PERSON, contextOf, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 import { depthOf, markOf, planPlain, settingOf } from '../../support/plan.ts';
 import type { PersonRecord } from '../../../src/core/person/person.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
@@ -14,9 +15,14 @@ function expectSafe(setUp: SetUp): void {
     if (toSpareDeg !== null) expect(toSpareDeg).toBeGreaterThanOrEqual(-0.5);
   }
   expect(setUp.balance?.nearestEdgeCm).toBeGreaterThanOrEqual(2 - 0.05);
-  expect(
-    Math.abs(setUp.settings.find((each) => each.id === 'pelvis-level')!.value),
-  ).toBeLessThanOrEqual(setUp.pose === 'triangle' ? 90 : 5.5);
+  // The pelvis of a triangle tips over the front leg; every other stays level within 5°.
+  const level = Math.abs(settingOf(setUp, 'pelvis-level'));
+  if (setUp.pose === 'triangle') {
+    expect(level).toBeGreaterThanOrEqual(10);
+    expect(level).toBeLessThanOrEqual(45);
+  } else {
+    expect(level).toBeLessThanOrEqual(5.05);
+  }
 }
 
 function expectStacked(setUp: SetUp): void {
@@ -128,9 +134,9 @@ describe('closed lunges', () => {
     (_, measures) => {
       const setUp = planPlain(measures, 'warrior-one');
       expect(setUp.status).toBe('solved');
-      // About 30–45° is ordinary (common practice, no source); at the deepest a little more.
-      expect(settingOf(setUp, 'pelvis-short-of-square')).toBeGreaterThanOrEqual(28);
-      expect(settingOf(setUp, 'pelvis-short-of-square')).toBeLessThanOrEqual(52);
+      // 30–45° is ordinary (common practice, no source).
+      expect(settingOf(setUp, 'pelvis-short-of-square')).toBeGreaterThanOrEqual(30);
+      expect(settingOf(setUp, 'pelvis-short-of-square')).toBeLessThanOrEqual(45);
       expectStacked(setUp);
       expectSafe(setUp);
     },
@@ -171,7 +177,7 @@ describe('the recommended depth', () => {
         ['steady', 1 / 9],
         ['seasoned', 1 / 18],
       ] as const) {
-        const planned = planSetUp(recordOf(REFERENCE, { ...PERSON, experience }), pose, 'right');
+        const planned = planSetUp(contextOf(REFERENCE, { ...PERSON, experience }), pose, 'right');
         if (!planned.ok) throw new Error(planned.problems[0]?.message);
         const { joints, status } = planned.value;
         const depth = depthOf(planned.value);
@@ -188,7 +194,11 @@ describe('the recommended depth', () => {
 
   it('holds back the larger of the error and the reserve, and the first step only the first time', () => {
     const plan = (pose: string, held: PersonRecord['held'] = []): SetUp => {
-      const planned = planSetUp({ ...recordOf(REFERENCE), held }, pose, 'right');
+      const planned = planSetUp(
+        new PlanningContext({ ...recordOf(REFERENCE), held }),
+        pose,
+        'right',
+      );
       if (!planned.ok) throw new Error(planned.problems[0]?.message);
       return planned.value;
     };
@@ -209,7 +219,7 @@ describe('what is missing is never invented', () => {
   it('names the measure, the side and the poses it holds up', () => {
     const record = recordOf(REFERENCE);
     const readings = record.readings.filter((each) => each.id !== 'hip-opening left');
-    const planned = planSetUp({ ...record, readings }, 'warrior-two', 'right');
+    const planned = planSetUp(new PlanningContext({ ...record, readings }), 'warrior-two', 'right');
     expect(planned.ok).toBe(false);
     const problems = planned.ok ? [] : planned.problems;
     expect(problems).toHaveLength(1);
@@ -236,15 +246,15 @@ describe('what is missing is never invented', () => {
       'hip-opening': 55,
       'straight-leg-raise': 85,
     };
-    expect(planSetUp(recordOf(short), 'triangle', 'right').ok).toBe(false);
-    const planned = planSetUp(recordOf(short), 'triangle', 'right', { provisional: true });
+    expect(planSetUp(contextOf(short), 'triangle', 'right').ok).toBe(false);
+    const planned = planSetUp(contextOf(short), 'triangle', 'right', { provisional: true });
     if (!planned.ok) throw new Error(planned.problems[0]?.message);
     expect(planned.value.provisional).toBe(true);
     expect(planned.value.status).toBe('solved');
     const sources = new Set(planned.value.provenance.measures.map((each) => each.source));
     expect(sources).toEqual(new Set(['measured', 'estimated', 'default', 'provisional']));
     const { stature: _, ...less } = short;
-    expect(planSetUp(recordOf(less), 'triangle', 'right', { provisional: true }).ok).toBe(false);
+    expect(planSetUp(contextOf(less), 'triangle', 'right', { provisional: true }).ok).toBe(false);
   });
 });
 
@@ -260,12 +270,12 @@ describe('stop signs', () => {
       clearedAt: null,
       note: '',
     } as const;
-    const stopped = planSetUp(recordOf(REFERENCE, { cautions: [sign] }), 'warrior-two', 'left');
+    const stopped = planSetUp(contextOf(REFERENCE, { cautions: [sign] }), 'warrior-two', 'left');
     expect(stopped).toMatchObject({ ok: true, value: { status: 'failed', settings: [] } });
     const [problem] = (stopped as { value: SetUp }).value.problems;
     expect(problem?.hint).toContain('doctor or physiotherapist');
     const cleared = { ...sign, clearedBy: 'a physiotherapist', clearedAt: '2026-11-01' };
-    const again = planSetUp(recordOf(REFERENCE, { cautions: [cleared] }), 'warrior-two', 'left');
+    const again = planSetUp(contextOf(REFERENCE, { cautions: [cleared] }), 'warrior-two', 'left');
     expect(again).toMatchObject({ ok: true, value: { status: 'solved' } });
   });
 });

@@ -5,7 +5,7 @@ import { planInFull } from '../../../src/core/whatIf/planInFull.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import { findSupportProps } from '../../../src/core/setup/supportProps.ts';
 import { calcExpression } from '../../support/expression.ts';
-import { recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { contextOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 import { depthOf, distanceCm, markOf, planPlain, settingOf } from '../../support/plan.ts';
 
 /** Supple enough for the most demanding levels. */
@@ -148,7 +148,7 @@ describe('what a pose is leant on', () => {
 
 describe('what of the cupboard serves it', () => {
   const full = (pose: string, level: string | null): SetUp => {
-    const planned = planInFull(recordOf(REFERENCE), pose, 'right', {}, level);
+    const planned = planInFull(contextOf(REFERENCE), pose, 'right', {}, level);
     if (!planned.ok) throw new Error(planned.problems[0]!.message);
     return planned.value;
   };

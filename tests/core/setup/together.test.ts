@@ -4,7 +4,7 @@ import { SIDES } from '../../../src/core/measures/protocol.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
-import { recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { contextOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 
 const BODIES = { REFERENCE, STIFF, SUPPLE };
 
@@ -14,13 +14,13 @@ function planAll(
   rules: Partial<HouseRules>,
   isAlone: boolean,
 ): ReadonlyMap<string, string> {
-  const together = recordOf(measures);
+  const together = contextOf(measures);
   const asked = POSES.flatMap(({ id }) => SIDES.map((side) => ({ id, side })));
   if (isAlone) asked.reverse();
   return new Map(
     asked.map(({ id, side }) => {
-      const record = isAlone ? recordOf(measures) : together;
-      return [`${id} ${side}`, JSON.stringify(planSetUp(record, id, side, rules))];
+      const context = isAlone ? contextOf(measures) : together;
+      return [`${id} ${side}`, JSON.stringify(planSetUp(context, id, side, rules))];
     }),
   );
 }
@@ -37,14 +37,14 @@ describe('poses planned one after the other', () => {
   );
 
   it('take no legs from other house rules', () => {
-    const record = recordOf(SUPPLE);
+    const context = contextOf(SUPPLE);
     const plan = (rules: Partial<HouseRules>): string =>
-      JSON.stringify(planSetUp(record, 'reverse-warrior', 'right', rules));
+      JSON.stringify(planSetUp(context, 'reverse-warrior', 'right', rules));
     const rules = { stance: 'leg-length' } as const;
     const usual = plan({});
     const other = plan(rules);
     expect(other).not.toBe(usual);
-    const alone = planSetUp(recordOf(SUPPLE), 'reverse-warrior', 'right', rules);
+    const alone = planSetUp(contextOf(SUPPLE), 'reverse-warrior', 'right', rules);
     expect(other).toBe(JSON.stringify(alone));
     expect(plan({})).toBe(usual);
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { WorkingStep } from '../../../src/core/planning/working.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
-import { recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { contextOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { planPlain } from '../../support/plan.ts';
 import { calcExpression } from '../../support/expression.ts';
@@ -66,7 +66,7 @@ describe('workings', () => {
   });
 
   it('says that a rule’s number is the rule’s', () => {
-    const planned = planSetUp(recordOf(REFERENCE), 'triangle', 'left');
+    const planned = planSetUp(contextOf(REFERENCE), 'triangle', 'left');
     const stance = planned.ok ? planned.value.settings[0] : undefined;
     expect(stance?.working[0]).toMatchObject({
       text: 'front leg length × the rule’s factor',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
-import { PLAIN_RULES, recordOf, REFERENCE, type Measures } from '../../support/people.ts';
+import { PLAIN_RULES, contextOf, REFERENCE, type Measures } from '../../support/people.ts';
 import { planPlain } from '../../support/plan.ts';
 import { makeRandom } from '../../support/random.ts';
 import { searchBalanceSlowly } from '../../support/slowBalance.ts';
@@ -58,12 +58,12 @@ describe('the depth found, against a slow search that shares only body and pose 
       const random = makeRandom(2025);
       let came = 0;
       for (const measures of makeBodies().slice(0, 30)) {
-        const plan = planPose(recordOf(measures), id, 'right', PLAIN_RULES);
+        const plan = planPose(contextOf(measures), id, 'right', PLAIN_RULES);
         if (plan.kind !== 'planned' || plan.answer.found.kind !== 'held') continue;
         const { pose } = plan.request;
         const { found, first, keptShare } = plan.answer;
         const held = first === null ? null : keptShare * first.depth!;
-        const { body } = plan.context;
+        const { body } = plan.limited;
         const slow = searchBalanceSlowly({ pose, body, ranges: measures, held }, random);
         if (slow === null) continue;
         expect(slow, JSON.stringify(measures)).toBeLessThanOrEqual(found.deepest! + 2);

@@ -10,7 +10,7 @@ import { calcWishOff, toScaled } from '../../../src/core/conditions/residuals.ts
 import type { Skeleton } from '../../../src/core/skeleton/skeleton.ts';
 import { pullFarthest, settleFreely } from '../../../src/core/solver/solve.ts';
 import { anyBody } from '../../support/anyBody.ts';
-import { recordOf } from '../../support/people.ts';
+import { contextOf } from '../../support/people.ts';
 
 const BODIES = fc.sample(anyBody, { numRuns: 50, seed: 77 });
 /** No first step: all that keeps a pose shallow is what is held back. */
@@ -30,7 +30,7 @@ const calcCost = ({ wishes, eases }: PoseTask, skeleton: Skeleton): number =>
 
 /** One pose of one body, against the best that each of its own starts comes to alone; null when it has no edge. */
 function tryEveryStart(body: number, id: string): Better | null {
-  const plan = planPose(recordOf(BODIES[body]!), id, 'right', RULES);
+  const plan = planPose(contextOf(BODIES[body]!), id, 'right', RULES);
   if (plan.kind !== 'planned') throw new Error(plan.kind);
   const { found, built } = plan.answer;
   const { depth } = plan.poseRequest.pose;

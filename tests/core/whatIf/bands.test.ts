@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { planBands, type Bands } from '../../../src/core/whatIf/planBands.ts';
-import { recordOf, REFERENCE, STIFF } from '../../support/people.ts';
+import { contextOf, REFERENCE, STIFF } from '../../support/people.ts';
 import { planPlain } from '../../support/plan.ts';
 
 const drawn = (pose: string, draws: number): Bands => {
-  const bands = planBands(recordOf(REFERENCE), pose, 'right', {}, null, draws);
+  const bands = planBands(contextOf(REFERENCE), pose, 'right', {}, null, draws);
   if (!bands.ok || bands.value === null) throw new Error('no bands');
   return bands.value;
 };
@@ -40,13 +40,13 @@ describe('the bands of made-up repeats', () => {
   it('are not drawn where nothing is solved, and name what is wrong', () => {
     const failing = { depth: 'recommended', reserveByExperience: true } as const;
     const stiff = planBands(
-      recordOf({ ...STIFF, 'knee-flexion': 140 }),
+      contextOf({ ...STIFF, 'knee-flexion': 140 }),
       'wall-kneel',
       'right',
       failing,
     );
     expect(stiff).toEqual({ ok: true, value: null });
-    expect(planBands(recordOf(STIFF), 'no-such-pose', 'right')).toMatchObject({
+    expect(planBands(contextOf(STIFF), 'no-such-pose', 'right')).toMatchObject({
       ok: false,
       problems: [{ code: 'unknown-pose' }],
     });

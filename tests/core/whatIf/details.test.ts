@@ -5,7 +5,7 @@ import type { HouseRules } from '../../../src/core/rules/houseRules.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import {
   PLAIN_RULES,
-  recordOf,
+  contextOf,
   REFERENCE,
   STIFF,
   SUPPLE,
@@ -14,7 +14,7 @@ import {
 import { planPlain, settingOf } from '../../support/plan.ts';
 
 const full = (measures: Measures, pose: string, rules: Partial<HouseRules> = {}): SetUp => {
-  const planned = planInFull(recordOf(measures), pose, 'right', rules);
+  const planned = planInFull(contextOf(measures), pose, 'right', rules);
   if (!planned.ok) throw new Error(planned.problems[0]?.message);
   return planned.value;
 };
@@ -108,7 +108,7 @@ describe('as found', () => {
 });
 
 describe('schools side by side', () => {
-  const compared = compareSchools(recordOf(REFERENCE), 'warrior-two', 'right');
+  const compared = compareSchools(contextOf(REFERENCE), 'warrior-two', 'right');
   if (!compared.ok) throw new Error('no schools');
   const schools = compared.value;
   const find = (rule: string, option: string) =>

@@ -6,11 +6,11 @@ import { calcErrorBars } from '../../../src/core/whatIf/errorBars.ts';
 import { calcMonteCarlo } from '../../../src/core/whatIf/monteCarlo.ts';
 import { rankRepeats } from '../../../src/core/whatIf/rankRepeats.ts';
 import { planPose, type Plan } from '../../../src/core/setup/planSetUp.ts';
-import { recordOf, REFERENCE } from '../../support/people.ts';
+import { contextOf, REFERENCE } from '../../support/people.ts';
 import { makeRandom } from '../../support/random.ts';
 
 function planOf(pose: string): Plan {
-  const planned = planPose(recordOf(REFERENCE), pose, 'right');
+  const planned = planPose(contextOf(REFERENCE), pose, 'right');
   if (planned.kind !== 'planned') throw new Error(planned.kind);
   return planned;
 }

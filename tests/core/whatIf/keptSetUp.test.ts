@@ -1,3 +1,4 @@
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import type { PersonRecord } from '../../../src/core/person/person.ts';
 import { compareSides } from '../../../src/core/whatIf/compareSides.ts';
@@ -9,13 +10,13 @@ import { findUsesBehind } from '../../../src/core/conditions/motionMeasures.ts';
 import { reportLimitsOf } from '../../../src/core/setup/describeSetUp.ts';
 import { calcJointReports } from '../../../src/core/setup/jointReport.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
-import { recordOf, REFERENCE, STIFF, type Measures } from '../../support/people.ts';
+import { contextOf, recordOf, REFERENCE, STIFF, type Measures } from '../../support/people.ts';
 
 const KEPT_AT = '2026-11-20T10:00:00Z';
 const record = recordOf(REFERENCE);
 
 function plan(of: PersonRecord, pose: string): SetUp {
-  const planned = planSetUp(of, pose, 'right');
+  const planned = planSetUp(new PlanningContext(of), pose, 'right');
   if (!planned.ok) throw new Error(planned.problems[0]?.message);
   return planned.value;
 }
@@ -26,7 +27,7 @@ const keep = (setUp: SetUp, changes: Partial<KeptSetUp> = {}): KeptSetUp => ({
 });
 
 function check(of: PersonRecord, kept: KeptSetUp) {
-  const result = checkKept(of, [kept]);
+  const result = checkKept(new PlanningContext(of), [kept]);
   if (!result.ok) throw new Error('not checked');
   return result.value[0]!;
 }
@@ -64,7 +65,7 @@ describe('a kept set-up', () => {
   });
 
   it('that was moved by hand is solved with the same thing held', () => {
-    const planned = planPose(record, 'warrior-two', 'right');
+    const planned = planPose(new PlanningContext(record), 'warrior-two', 'right');
     if (planned.kind !== 'planned') throw new Error('not planned');
     const moved = { ...NOT_MOVED, stanceCm: 90 };
     const there = planMoved(planned, moved)!.setUp;
@@ -106,7 +107,7 @@ describe('left against right', () => {
       'hip-external-rotation': { left: 20, right: 50 },
     };
     const planned = (side: 'left' | 'right', measures: Measures): SetUp => {
-      const full = planInFull(recordOf(measures), 'warrior-two', side);
+      const full = planInFull(contextOf(measures), 'warrior-two', side);
       if (!full.ok) throw new Error('no plan');
       return full.value;
     };
@@ -131,7 +132,7 @@ describe('left against right', () => {
 describe('where a limit comes from', () => {
   it('names a measure of the joint’s own side for every limit that is measured', () => {
     for (const measures of [REFERENCE, STIFF]) {
-      const planned = planPose(recordOf(measures), 'warrior-two', 'right');
+      const planned = planPose(contextOf(measures), 'warrior-two', 'right');
       if (planned.kind !== 'planned' || planned.answer.found.kind === 'cannot') {
         throw new Error('not planned');
       }

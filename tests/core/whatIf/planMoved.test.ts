@@ -6,13 +6,13 @@ import { findHeelLines, NOT_MOVED, planMoved } from '../../../src/core/whatIf/pl
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
 import type { SettingId } from '../../../src/core/setup/settingKinds.ts';
-import { recordOf, REFERENCE } from '../../support/people.ts';
+import { contextOf, REFERENCE } from '../../support/people.ts';
 
 const SIDES = ['left', 'right'] as const;
 const BEYOND_DEG = 0.6;
 
 function planOf(pose: string, side: 'left' | 'right' = 'right') {
-  const plan = planPose(recordOf({ ...REFERENCE, 'knee-flexion': 140 }), pose, side);
+  const plan = planPose(contextOf({ ...REFERENCE, 'knee-flexion': 140 }), pose, side);
   if (plan.kind !== 'planned') throw new Error(plan.kind);
   return plan;
 }

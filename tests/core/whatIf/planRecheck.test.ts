@@ -4,11 +4,11 @@ import { getProtocol, PROTOCOLS } from '../../../src/core/measures/protocols/ind
 import { POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { findShortRound } from '../../../src/core/poses/catalogue/index.ts';
 import { planRecheck } from '../../../src/core/whatIf/planRecheck.ts';
-import { recordOf, REFERENCE } from '../../support/people.ts';
+import { contextOf, REFERENCE } from '../../support/people.ts';
 
 describe('what is worth repeating', () => {
   it('names the readings that hold the chosen poses back, the most first, a few only', () => {
-    const checked = planRecheck(recordOf(REFERENCE), ['pyramid', 'wide-fold']);
+    const checked = planRecheck(contextOf(REFERENCE), ['pyramid', 'wide-fold']);
     if (!checked.ok) throw new Error('problems');
     const { value } = checked;
     expect(value.length).toBeGreaterThan(1);
@@ -33,7 +33,7 @@ describe('what is worth repeating', () => {
   });
 
   it('is nothing while nothing can be planned', () => {
-    expect(planRecheck(recordOf({ stature: 170 }), ['pyramid'])).toEqual({ ok: true, value: [] });
+    expect(planRecheck(contextOf({ stature: 170 }), ['pyramid'])).toEqual({ ok: true, value: [] });
   });
 });
 

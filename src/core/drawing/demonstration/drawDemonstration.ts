@@ -2,12 +2,16 @@ import type { Body } from '../../body/body.ts';
 import { scale, type Vec3 } from '../../geometry/vector.ts';
 import type { BodyPoint, Demonstration } from '../../measures/demonstration.ts';
 import type { Protocol } from '../../measures/protocol.ts';
-import type { LandmarkCm } from '../../setup/setUp.ts';
+import type { LandmarkCm } from '../../skeleton/landmark.ts';
 import { drawFigure } from '../figure.ts';
 import { boxOfPoints } from '../placement.ts';
 import { line, type Drawing, type Point, type Shape } from '../shapes.ts';
 import { toElevation, type View } from '../view.ts';
-import { measuredPlace, poseDemonstration, type Demonstrated } from './poseDemonstration.ts';
+import {
+  measuredPlace,
+  poseDemonstration,
+  type Demonstrated,
+} from '../../skeleton/poseDemonstration.ts';
 
 /** Millimetres of paper, at 1:10: paper round the body, and round a part that is seen near. */
 const MARGIN = 9;

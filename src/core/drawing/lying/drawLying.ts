@@ -1,13 +1,10 @@
-import { Scene, box, type LyingOptions, mirror, VIEWS } from './scene.ts';
+import { box, Scene, SCENES, VIEWS, type LyingOptions, type LyingScene } from './scene.ts';
 import { MAT_WIDTH_CM, MAT_LENGTH_CM } from '../../setup/mat.ts';
 import { toElevation } from '../view.ts';
 import type { Point, Drawing } from '../shapes.ts';
 import { lerp } from '../../geometry/vector.ts';
-import { type LyingScene, findLyingPosture } from './lyingPosture.ts';
 import type { LyingPose } from '../../poses/lying/lyingPose.ts';
 import type { SetUp } from '../../setup/setUp.ts';
-import type { Body } from '../../body/body.ts';
-import { poseDemonstration } from '../demonstration/poseDemonstration.ts';
 import { writeDegrees, writeSettable } from '../units.ts';
 
 /** A loop sits this far above the knee, as a share of the thigh. Our drawing choice. */
@@ -103,7 +100,7 @@ function drawCrossed(scene: Scene): void {
 function drawFromSide(scene: Scene): void {
   const hips = scene.at('pelvisCentre');
   const seat = scene.value('seat-height');
-  const xs = Object.values(scene.landmarks).map((each) => toElevation(scene.view, each)[0]);
+  const xs = Object.values(scene.setUp.landmarks).map((each) => toElevation(scene.view, each)[0]);
   scene.putLine('floor', [Math.min(...xs) - 14, 0], [Math.max(...xs) + 14, 0]);
   if (seat !== null && seat > 0) {
     const [back, front] = [hips[0] - SEAT_DEPTH.behind, hips[0] + SEAT_DEPTH.ahead];
@@ -183,23 +180,12 @@ const DRAW: Readonly<Record<LyingScene, (scene: Scene) => void>> = {
  * A lying or seated form to scale: the person's own body on the floor, with the wall, marks,
  * supports and straps of its set-up where they go.
  *
- * @param body the same that the set-up was computed from
  * @returns null when the set-up has no numbers (it was stopped)
  */
-export function drawLying(
-  pose: LyingPose,
-  setUp: SetUp,
-  body: Body,
-  options: LyingOptions,
-): Drawing | null {
+export function drawLying(pose: LyingPose, setUp: SetUp, options: LyingOptions): Drawing | null {
   if (setUp.settings.length === 0) return null;
-  const { scene: kind, demo, raisedCm } = findLyingPosture(pose.id, setUp, body);
-  const posed = poseDemonstration(body, demo).landmarks;
-  const own = setUp.side === 'right' ? posed : mirror(posed);
-  const landmarks = Object.fromEntries(
-    Object.entries(own).map(([name, [x, y, z]]) => [name, [x, y, z + raisedCm] as const]),
-  );
-  const scene = new Scene(setUp, options, kind, landmarks);
+  const kind = SCENES[pose.id];
+  const scene = new Scene(setUp, options, kind);
   DRAW[kind](scene);
   const told = setUp.settings.map(({ id, value, unit }) => {
     const number =

@@ -1,7 +1,9 @@
 import type { LengthUnit } from '../../units/readQuantity.ts';
-import type { LyingScene } from './lyingPosture.ts';
+import type { LyingFormId } from '../../poses/lying/lyingPose.ts';
 import { type View, toElevation } from '../view.ts';
-import { type LandmarkCm, type SetUp, getValue } from '../../setup/setUp.ts';
+import type { Vec3 } from '../../geometry/vector.ts';
+import type { LandmarkCm } from '../../skeleton/landmark.ts';
+import { type SetUp, getValue } from '../../setup/setUp.ts';
 import type { SettingId } from '../../setup/settingKinds.ts';
 import { type Shape, type Point, line, type Drawing } from '../shapes.ts';
 import { type Box, boxOfPoints, boxOfText, choosePlace } from '../placement.ts';
@@ -16,24 +18,37 @@ export interface LyingOptions {
 
 const MARGIN = 10;
 
+/** How a lying or seated form is seen: on the floor before a wall, from the side, or from the feet. */
+export type LyingScene = 'before-a-wall' | 'beside-a-wall' | 'from-the-side' | 'from-the-feet';
+
+export const SCENES: Readonly<Record<LyingFormId, LyingScene>> = {
+  'lying-warrior-two': 'before-a-wall',
+  'lying-side-angle': 'before-a-wall',
+  'lying-warrior-one': 'before-a-wall',
+  'lying-revolved-side-angle': 'before-a-wall',
+  'lying-triangle': 'before-a-wall',
+  'lying-crossed-twist': 'beside-a-wall',
+  'lying-hand-to-foot': 'from-the-side',
+  'lying-pyramid': 'from-the-side',
+  staff: 'from-the-side',
+  'seated-straddle': 'from-the-side',
+  'bound-angle': 'from-the-feet',
+};
+
 export const VIEWS: Readonly<Record<LyingScene, View>> = {
-  // A body on its back seen from above is drawn as one that stands, seen from the front.
-  'before-a-wall': { axis: 'front', from: 1, words: 'seen from above' },
-  'beside-a-wall': { axis: 'front', from: 1, words: 'seen from above' },
+  // The head is up the page, the wall at the feet below.
+  'before-a-wall': { axis: 'above', from: -1, words: 'seen from above' },
+  'beside-a-wall': { axis: 'above', from: -1, words: 'seen from above' },
   'from-the-side': { axis: 'side', from: -1, words: 'seen from the side' },
   'from-the-feet': { axis: 'front', from: 1, words: 'seen from the feet' },
 };
 
-/** Left and right change places, where the left leg is the one in front. */
-export function mirror(
-  landmarks: Readonly<Record<string, LandmarkCm>>,
-): Record<string, LandmarkCm> {
-  const swapped = (name: string): string =>
-    name.endsWith('Left') ? name.replace(/Left$/, 'Right') : name.replace(/Right$/, 'Left');
-  return Object.fromEntries(
-    Object.entries(landmarks).map(([name, [x, y, z]]) => [swapped(name), [x, -y, z] as const]),
-  );
-}
+/** Which way the soles look away from, so that the flesh of a foot stays off the wall or the floor. */
+const SOLE_UP: Readonly<Record<View['axis'], Vec3>> = {
+  above: [-1, 0, 0],
+  side: [0, 0, 1],
+  front: [0, 0, 1],
+};
 
 /** Draws in one scene; labels are placed last, where they meet nothing. */
 export class Scene {
@@ -41,16 +56,13 @@ export class Scene {
   private readonly taken: Box[] = [];
   private readonly labels: (() => void)[] = [];
   readonly view: View;
-  readonly landmarks: Readonly<Record<string, LandmarkCm>>;
 
   constructor(
     readonly setUp: SetUp,
     readonly options: LyingOptions,
     readonly scene: LyingScene,
-    landmarks: Readonly<Record<string, LandmarkCm>>,
   ) {
     this.view = VIEWS[scene];
-    this.landmarks = landmarks;
   }
 
   /** A landmark of the front or the back leg, or of the middle, on the page. */
@@ -61,7 +73,7 @@ export class Scene {
   mark(name: string, place: 'front' | 'back' | null = null): LandmarkCm {
     const right = (this.setUp.side === 'right') === (place === 'front');
     const suffix = place === null ? '' : right ? 'Right' : 'Left';
-    return this.landmarks[`${name}${suffix}`]!;
+    return this.setUp.landmarks[`${name}${suffix}`]!;
   }
 
   value(id: SettingId): number | null {
@@ -161,7 +173,7 @@ export class Scene {
   }
 
   drawBody(): void {
-    this.shapes.push(...drawFigure(this.view, { ...this.setUp, landmarks: this.landmarks }, true));
+    this.shapes.push(...drawFigure(this.view, this.setUp, true, SOLE_UP[this.view.axis]));
     const joints = ['hip', 'knee', 'ankle'].flatMap((name) => [
       this.at(name, 'front'),
       this.at(name, 'back'),

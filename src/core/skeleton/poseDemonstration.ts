@@ -1,8 +1,8 @@
-import type { Body } from '../../body/body.ts';
+import type { Body } from '../body/body.ts';
 import {
   EAR_ABOVE_SHOULDER_PER_STATURE,
   NECK_ABOVE_SHOULDER_PER_STATURE,
-} from '../../body/proportions.ts';
+} from '../body/proportions.ts';
 import {
   aboutForward,
   aboutLeft,
@@ -10,7 +10,7 @@ import {
   compose,
   NO_ROTATION,
   type Rotation,
-} from '../../geometry/rotation.ts';
+} from '../geometry/rotation.ts';
 import {
   add,
   addScaled,
@@ -19,16 +19,16 @@ import {
   subtract,
   turnAbout,
   type Vec3,
-} from '../../geometry/vector.ts';
-import type { BodyPoint, Demonstration, LegDemonstration } from '../../measures/demonstration.ts';
-import type { Place } from '../../poses/poseDefinition.ts';
-import type { LandmarkCm } from '../../setup/setUp.ts';
-import { poseArm } from '../../skeleton/arm.ts';
-import { toCanonicalBody, type CanonicalBody } from '../../skeleton/canonicalBody.ts';
-import { hangFoot, placeFlatFoot } from '../../skeleton/foot.ts';
-import { poseLeg, poseLiftedLeg, type LegPose } from '../../skeleton/leg.ts';
-import { findBonyPoints } from '../../skeleton/bonyPoints.ts';
-import { CM_PER_METRE, radiansFromDegrees } from '../../units/brands.ts';
+} from '../geometry/vector.ts';
+import type { BodyPoint, Demonstration, LegDemonstration } from '../measures/demonstration.ts';
+import type { Place } from '../poses/poseDefinition.ts';
+import type { LandmarkCm } from './landmark.ts';
+import { poseArm } from './arm.ts';
+import { toCanonicalBody, type CanonicalBody } from './canonicalBody.ts';
+import { hangFoot, placeFlatFoot } from './foot.ts';
+import { poseLeg, poseLiftedLeg, type LegPose } from './leg.ts';
+import { findBonyPoints } from './bonyPoints.ts';
+import { CM_PER_METRE, radiansFromDegrees } from '../units/brands.ts';
 
 /** A body in the posture of a measure, cm. */
 export interface Demonstrated {
