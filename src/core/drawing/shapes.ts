@@ -1,7 +1,7 @@
 /**
  * A drawing as plain shapes in millimetres at 1:10, so that one centimetre of the mat is
- * one millimetre of paper. x to the right, y down. `role` says what a shape is; the
- * style sheet says how that looks.
+ * one millimetre of paper. x to the right, y down. `role` says what a shape is;
+ * `styles.ts` says how that looks.
  */
 export type Point = readonly [number, number];
 
@@ -38,6 +38,8 @@ export interface Drawing {
   readonly shapes: readonly Shape[];
   /** The same facts in words, for those who do not see it. */
   readonly caption: string;
+  /** A demonstration has lines that are as thick at every scale; by default it is a sheet. */
+  readonly look?: 'sheet' | 'demonstration';
 }
 
 export const line = (role: string, ...points: readonly Point[]): Shape => ({

@@ -1,4 +1,4 @@
-import { INK_CSS } from './inkStyles.ts';
+import { findStyle, PAPER, toSvgAttributes } from './styles.ts';
 import type { Drawing, Point, Shape } from './shapes.ts';
 
 /** Drawings hold a centimetre of the body in a millimetre of paper. */
@@ -32,23 +32,29 @@ export function arcPath({
   return `M ${at(fromDeg)} A ${size} ${size} 0 0 ${turn > 0 ? '1' : '0'} ${at(fromDeg + turn)}`;
 }
 
+const toKebab = (name: string): string =>
+  name.replace(/[A-Z]/g, (each) => `-${each.toLowerCase()}`);
+
 function writeShape(shape: Shape): string {
   const name = `class="${escapeText(shape.role)}"`;
+  const look = Object.entries(toSvgAttributes(findStyle(shape), PAPER))
+    .map(([attribute, value]) => ` ${toKebab(attribute)}="${String(value)}"`)
+    .join('');
   switch (shape.kind) {
     case 'polygon':
-      return `<polygon ${name} points="${writePoints(shape.points)}"/>`;
+      return `<polygon ${name} points="${writePoints(shape.points)}"${look}/>`;
     case 'line':
-      return `<polyline ${name} points="${writePoints(shape.points)}"/>`;
+      return `<polyline ${name} points="${writePoints(shape.points)}"${look}/>`;
     case 'circle': {
       const [x, y] = shape.centre;
-      return `<circle ${name} cx="${write(x)}" cy="${write(y)}" r="${write(shape.radius)}"/>`;
+      return `<circle ${name} cx="${write(x)}" cy="${write(y)}" r="${write(shape.radius)}"${look}/>`;
     }
     case 'arc':
-      return `<path ${name} d="${arcPath(shape)}"/>`;
+      return `<path ${name} d="${arcPath(shape)}"${look}/>`;
     case 'text': {
       const [x, y] = shape.at;
       const told = shape.setting === undefined ? '' : ` data-setting="${shape.setting}"`;
-      return `<text ${name}${told} x="${write(x)}" y="${write(y)}" font-size="${write(shape.size)}" text-anchor="${shape.anchor}">${escapeText(shape.text)}</text>`;
+      return `<text ${name}${told} x="${write(x)}" y="${write(y)}" font-size="${write(shape.size)}" text-anchor="${shape.anchor}"${look}>${escapeText(shape.text)}</text>`;
     }
   }
 }
@@ -63,9 +69,8 @@ export function writeSvg({ box, shapes, caption }: Drawing, scale = DRAWN_SCALE)
   const [left, top, width, height] = box;
   const paper = (mm: number): string => `${write((mm * DRAWN_SCALE) / scale)}mm`;
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${paper(width)}" height="${paper(height)}" viewBox="${[left, top, width, height].map(write).join(' ')}" role="img">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${paper(width)}" height="${paper(height)}" viewBox="${[left, top, width, height].map(write).join(' ')}" role="img" font-family="sans-serif">`,
     `<title>${escapeText(caption)}</title>`,
-    `<style>${INK_CSS}</style>`,
     ...shapes.map(writeShape),
     '</svg>',
     '',

@@ -1,12 +1,11 @@
 import { PDFDocument, rgb, StandardFonts, type Color, type PDFFont, type PDFPage } from 'pdf-lib';
-import { findInk } from '../drawing/inkStyles.ts';
+import { findStyle, PAPER, type ShapeStyle } from '../drawing/styles.ts';
 import type { Point, Shape } from '../drawing/shapes.ts';
 import { arcPoints } from './clip.ts';
 import type { Page } from './page.ts';
 
 /** A PDF counts in points: 72 an inch. */
 const POINTS_PER_MM = 72 / 25.4;
-const INK = rgb(0.12, 0.18, 0.2);
 
 const toColor = (hex: string): Color =>
   rgb(
@@ -42,16 +41,20 @@ interface Fonts {
   readonly bold: PDFFont;
 }
 
-function drawPath(page: PDFPage, points: readonly Point[], isClosed: boolean, role: string): void {
-  const { fill, stroke, width, dash } = findInk(role);
+function drawPath(
+  page: PDFPage,
+  points: readonly Point[],
+  isClosed: boolean,
+  { fill, stroke, width, dash }: ShapeStyle,
+): void {
   const write = ([x, y]: Point): string => `${x.toFixed(4)} ${y.toFixed(4)}`;
   const path = `M ${points.map(write).join(' L ')}${isClosed ? ' Z' : ''}`;
   page.drawSvgPath(path, {
     x: 0,
     y: page.getHeight(),
     scale: POINTS_PER_MM,
-    ...(fill === null || !isClosed ? {} : { color: toColor(fill) }),
-    ...(stroke === null ? {} : { borderColor: toColor(stroke), borderWidth: width }),
+    ...(fill === null || !isClosed ? {} : { color: toColor(PAPER.colours[fill]) }),
+    ...(stroke === null ? {} : { borderColor: toColor(PAPER.colours[stroke]), borderWidth: width }),
     ...(dash.length === 0 ? {} : { borderDashArray: [...dash] }),
   });
 }
@@ -59,20 +62,20 @@ function drawPath(page: PDFPage, points: readonly Point[], isClosed: boolean, ro
 function drawShape(page: PDFPage, shape: Shape, fonts: Fonts): void {
   switch (shape.kind) {
     case 'polygon':
-      drawPath(page, shape.points, true, shape.role);
+      drawPath(page, shape.points, true, findStyle(shape));
       return;
     case 'line':
-      drawPath(page, shape.points, false, shape.role);
+      drawPath(page, shape.points, false, findStyle(shape));
       return;
     case 'circle':
-      drawPath(page, arcPoints(shape), true, shape.role);
+      drawPath(page, arcPoints(shape), true, findStyle(shape));
       return;
     case 'arc':
-      drawPath(page, arcPoints(shape), false, shape.role);
+      drawPath(page, arcPoints(shape), false, findStyle(shape));
       return;
     case 'text': {
-      const { fill, bold } = findInk(shape.role);
-      const font = bold ? fonts.bold : fonts.plain;
+      const { fill, isBold } = findStyle(shape);
+      const font = isBold ? fonts.bold : fonts.plain;
       const size = shape.size * POINTS_PER_MM;
       const text = spell(shape.text, font);
       const width = font.widthOfTextAtSize(text, size);
@@ -82,7 +85,7 @@ function drawShape(page: PDFPage, shape: Shape, fonts: Fonts): void {
         y: page.getHeight() - shape.at[1] * POINTS_PER_MM,
         size,
         font,
-        color: fill === null ? INK : toColor(fill),
+        color: toColor(PAPER.colours[fill ?? 'ink']),
       });
     }
   }

@@ -1,3 +1,4 @@
+import { findStyle, SCREEN, toSvgAttributes } from '../../core/drawing/styles.ts';
 import { useState } from 'react';
 import { drawSchools, LETTERS } from '../../core/drawing/schools.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
@@ -25,6 +26,13 @@ interface SchoolsViewProps {
 
 /** The order of the trade's disagreements, as rules/schools.ts has it. */
 const RULES = Object.keys(SCHOOLS);
+
+/** The line style of a school, in the key beside its name. */
+const keyLine = (letter: string) =>
+  toSvgAttributes(
+    { ...findStyle({ kind: 'line', role: `school-${letter}`, points: [] }), width: 2 },
+    SCREEN,
+  );
 
 /** The teacher's own way once and first, then what departs from it, rule by rule. */
 function inOrder(schools: readonly SchoolSetUp[]): readonly SchoolSetUp[] {
@@ -124,8 +132,8 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
               }}
             />
             {letter !== '' && (
-              <svg viewBox="0 0 30 8" width="30" height="8" className="sheet-key" aria-hidden>
-                <polyline className={`school-${letter}`} points="1,4 29,4" />
+              <svg viewBox="0 0 30 8" width="30" height="8" aria-hidden>
+                <polyline {...keyLine(letter)} points="1,4 29,4" />
               </svg>
             )}
             <strong>{letter}</strong>

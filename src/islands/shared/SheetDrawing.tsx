@@ -1,27 +1,29 @@
 import type { ReactNode, Ref } from 'react';
 import type { Drawing, Shape } from '../../core/drawing/shapes.ts';
+import { findStyle, SCREEN, toSvgAttributes } from '../../core/drawing/styles.ts';
 import { arcPath } from '../../core/drawing/svg.ts';
 
 const pointList = (points: readonly (readonly [number, number])[]): string =>
   points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
 
-function ShapeElement({ shape }: { shape: Shape }) {
-  const className = shape.role;
+function ShapeElement({ shape, look }: { shape: Shape; look: Drawing['look'] }) {
+  const styled = {
+    className: shape.role,
+    ...toSvgAttributes(findStyle(shape, look), SCREEN, look),
+  };
   switch (shape.kind) {
     case 'polygon':
-      return <polygon className={className} points={pointList(shape.points)} />;
+      return <polygon {...styled} points={pointList(shape.points)} />;
     case 'line':
-      return <polyline className={className} points={pointList(shape.points)} />;
+      return <polyline {...styled} points={pointList(shape.points)} />;
     case 'circle':
-      return (
-        <circle className={className} cx={shape.centre[0]} cy={shape.centre[1]} r={shape.radius} />
-      );
+      return <circle {...styled} cx={shape.centre[0]} cy={shape.centre[1]} r={shape.radius} />;
     case 'arc':
-      return <path className={className} d={arcPath(shape)} />;
+      return <path {...styled} d={arcPath(shape)} />;
     case 'text':
       return (
         <text
-          className={className}
+          {...styled}
           x={shape.at[0]}
           y={shape.at[1]}
           fontSize={shape.size}
@@ -54,7 +56,7 @@ export function SheetDrawing({ drawing, className, children, ref, box }: SheetDr
     >
       <g role="img" aria-label={drawing.caption}>
         {drawing.shapes.map((shape, i) => (
-          <ShapeElement key={i} shape={shape} />
+          <ShapeElement key={i} shape={shape} look={drawing.look} />
         ))}
       </g>
       {children}

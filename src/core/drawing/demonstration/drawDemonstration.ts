@@ -202,6 +202,7 @@ export function drawDemonstration(body: Body, protocol: Protocol): Drawing {
     box,
     shapes: [...floor, ...things, ...figure, ...reading].map((shape) => fitDot(demo, shape)),
     caption: `${protocol.name}, seen ${view.words}: ${protocol.landmarks}.`,
+    look: 'demonstration',
   };
 }
 
