@@ -45,8 +45,8 @@ function watchOpening(): void {
   const times: { first?: number; shelf?: number } = {};
   (window as { benchTimes?: typeof times }).benchTimes = times;
   const look = (): void => {
-    if (document.querySelector('svg.sheet') !== null) times.first ??= performance.now();
-    const shelf = document.querySelector('nav.shelf');
+    if (document.querySelector('[data-testid=sheet]') !== null) times.first ??= performance.now();
+    const shelf = document.querySelector('[data-testid=shelf]');
     if (shelf?.getAttribute('aria-busy') === 'false') times.shelf ??= performance.now();
     if (times.first === undefined || times.shelf === undefined) requestAnimationFrame(look);
   };
@@ -101,7 +101,7 @@ function watchDrag(): void {
 
 async function timeDrag(page: Page, poseId: string): Promise<Dragged> {
   await page.goto(`/set-up?id=marit-sollen&pose=${poseId}&side=right`);
-  await page.locator('nav.shelf[aria-busy=false]').waitFor();
+  await page.locator('[data-testid=shelf][aria-busy=false]').waitFor();
   await page.waitForTimeout(600);
   const foot = page.getByRole('slider', { name: 'Move the back foot' });
   const box = (await foot.boundingBox())!;

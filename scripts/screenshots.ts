@@ -50,10 +50,10 @@ async function openSchools(page: Page): Promise<void> {
 async function beginSession(page: Page): Promise<void> {
   const begin = page.getByRole('button', { name: 'Begin' });
   await begin.waitFor();
-  await page.waitForFunction(() => document.querySelector('table.holds') !== null);
+  await page.waitForFunction(() => document.querySelector('[data-testid=holds]') !== null);
   await begin.click();
   for (let i = 0; i < 6; i += 1) {
-    await page.locator('.run-next').waitFor();
+    await page.locator('[data-testid=run-next]').waitFor();
     await page.keyboard.press('PageDown');
     await page.waitForTimeout(500);
   }
@@ -79,7 +79,7 @@ const VIEWS: readonly (readonly [
   ['people', '/'],
   ['what-to-mind', '/person?id=oda-brask'],
   ['measure', '/measure?id=pell-krossing&step=straight-leg-raise'],
-  ['body', '/measure?id=pell-krossing', '.body-view'],
+  ['body', '/measure?id=pell-krossing', '[data-testid=body-view]'],
   [
     'inclinometer',
     '/measure?id=pell-krossing&step=straight-leg-raise&by=inclinometer',
@@ -96,7 +96,7 @@ const VIEWS: readonly (readonly [
   [
     'schools',
     '/set-up?id=marit-sollen&pose=triangle&side=right',
-    '.onward > details:nth-of-type(3)',
+    '[data-testid=onward] > details:nth-of-type(3)',
     openSchools,
   ],
   ['across-the-room', '/set-up?id=marit-sollen&pose=warrior-two&side=right&studio=1'],

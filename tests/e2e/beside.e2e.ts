@@ -15,12 +15,12 @@ async function openTriangle(page: Page): Promise<void> {
 test('a vessel tells where its brim comes from, by pointer and by key', async ({ page }) => {
   await openDemo(page);
   await page.goto('/set-up?id=marit-sollen&pose=warrior-two&side=right');
-  const told = page.locator('.vessel-told');
+  const told = page.locator('[data-testid=vessel-told]');
   await expect(told).toContainText(/runs out first: asked \d+°/);
-  await page.locator('.vessel button').first().hover();
+  await page.locator('[data-testid=vessel]').first().hover();
   await expect(told).toContainText(/asked \d+°, \d+° usable .*, from .* ± \d/);
   await page.mouse.move(5, 5);
-  await page.locator('.vessel button').nth(1).focus();
+  await page.locator('[data-testid=vessel]').nth(1).focus();
   await expect(told).toContainText(/asked \d+°/);
 });
 
@@ -61,11 +61,13 @@ test('what is done now is held and judged, then copied to the other side on purp
   await page.getByText('What is done now').click();
   await page.getByLabel(/^stance, heel to heel/).fill('a lot');
   await page.getByRole('button', { name: 'Show it' }).click();
-  await expect(page.locator('form .problem-message')).toContainText('stance, heel to heel');
+  await expect(page.locator('form [data-testid=problem-message]')).toContainText(
+    'stance, heel to heel',
+  );
   await page.getByLabel(/^stance, heel to heel/).fill('120');
   await page.getByRole('button', { name: 'Show it' }).click();
   await expect.poll(() => stanceOf(page)).toBe(120);
-  await expect(page.locator('.moved-sentence')).toContainText('Moved');
+  await expect(page.locator('[data-testid=moved-sentence]')).toContainText('Moved');
   await expect(page.locator('svg .ghost')).toHaveCount(2);
   await page.getByRole('button', { name: 'the same on the left' }).click();
   await expect(page.getByRole('img', { name: /Triangle, left foot/ })).toBeVisible();
@@ -80,7 +82,7 @@ test('left and right stand side by side, with what is more than its error', asyn
   await page.getByText('Left and right', { exact: true }).click();
   await expect(page.getByRole('table', { name: 'Left against right' })).toBeVisible();
   await expect(page.getByText(/Beyond its error|No difference between the sides/)).toBeVisible();
-  await expect(page.locator('.side-by-side svg')).toHaveCount(2);
+  await expect(page.locator('[data-testid=side-by-side] svg')).toHaveCount(2);
   await expectAccessible(page);
 });
 
@@ -98,7 +100,7 @@ test('a set-up is kept with its reason, goes out of date with a later measure, a
     .getByLabel(/^Keep what is drawn now, with what was moved/)
     .fill('the knee is quiet there');
   await page.getByRole('button', { name: 'Keep this set-up' }).click();
-  const item = page.locator('.kept-list li');
+  const item = page.locator('[data-testid=kept-list] li');
   await expect(item).toContainText('because the knee is quiet there');
   await page.reload();
   await page.getByText('Kept set-ups').click();

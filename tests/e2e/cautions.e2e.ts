@@ -16,16 +16,18 @@ test('a caution that adapts is told beside the set-up; a stop sign replaces it u
   await expect(page.getByLabel('A sore low back?')).toBeChecked();
   await page.goto('/set-up?id=marit-sollen');
   await expect(page.getByText('No rounding, a higher hand')).toBeVisible();
-  await expect(page.locator('svg.sheet')).toBeVisible();
+  await expect(page.locator('[data-testid=sheet]')).toBeVisible();
 
   await page.goto('/person?id=marit-sollen');
   await page.getByLabel('Sharp or catching pain in a joint?').click();
-  await expect(page.locator('.noted').getByText('Sharp or catching joint pain')).toBeVisible();
+  await expect(
+    page.locator('[data-testid=noted]').getByText('Sharp or catching joint pain'),
+  ).toBeVisible();
   await page.getByLabel('Side').first().selectOption('left');
   await expectAccessible(page);
   await page.goto('/set-up?id=marit-sollen');
   await expect(page.getByText(/^A stop sign is set/)).toBeVisible();
-  await expect(page.locator('svg.sheet')).toHaveCount(0);
+  await expect(page.locator('[data-testid=sheet]')).toHaveCount(0);
   await page.goto('/measure?id=marit-sollen');
   await expect(page.getByRole('heading', { name: 'Stop here' })).toBeVisible();
 
@@ -33,9 +35,9 @@ test('a caution that adapts is told beside the set-up; a stop sign replaces it u
   const clearedBy = page.getByLabel(/^Cleared by/).first();
   await clearedBy.fill('her physiotherapist');
   await clearedBy.blur();
-  await expect(page.locator('.noted')).toContainText('cleared by her physiotherapist');
+  await expect(page.locator('[data-testid=noted]')).toContainText('cleared by her physiotherapist');
   await page.goto('/set-up?id=marit-sollen');
-  await expect(page.locator('svg.sheet')).toBeVisible();
+  await expect(page.locator('[data-testid=sheet]')).toBeVisible();
 });
 
 test('what cannot be right about a person is said at its field and not saved', async ({ page }) => {
@@ -57,8 +59,8 @@ test('what cannot be right about a person is said at its field and not saved', a
 test('experience changes how far inside the limits a set-up stays', async ({ page }) => {
   const readDepth = async (): Promise<number> => {
     await page.goto('/set-up?id=marit-sollen&pose=triangle');
-    await expect(page.locator('svg.sheet:not(.faded)')).toBeVisible();
-    const words = await page.locator('.sheet-sentence').textContent();
+    await expect(page.locator('[data-testid=sheet][data-faded=false]')).toBeVisible();
+    const words = await page.locator('[data-testid=sheet-sentence]').textContent();
     return Number(/upright (\d+)°/.exec(words ?? '')?.[1]);
   };
   const steady = await readDepth();
@@ -72,7 +74,7 @@ test('experience changes how far inside the limits a set-up stays', async ({ pag
 test('measures that are old are named as due again', async ({ page }) => {
   await page.clock.setFixedTime(new Date('2026-11-25T09:00:00Z'));
   await page.goto('/person?id=ingeborg-quill');
-  const due = page.locator('.due');
+  const due = page.locator('[data-testid=due]');
   await expect(due).toContainText('Hip opening, left');
   await expect(due).not.toContainText('Stature');
   await page.goto('/person?id=marit-sollen');
@@ -84,15 +86,15 @@ test('a caution is said before the measure, and blocks it where it must', async 
   // Over-mobile joints: with care.
   await page.goto('/measure?id=sanna-tveit&step=straight-leg-raise');
   await expect(page.getByText(/Stop where it becomes firm/).first()).toBeVisible();
-  await expect(page.locator('input.reading')).toHaveCount(4);
+  await expect(page.locator('[data-testid=reading]')).toHaveCount(4);
   // Low bone density: no standing fold to the floor, in the full round too.
   await page.goto('/measure?id=ingeborg-quill&round=full&step=fingertip-floor');
   await expect(page.getByRole('alert')).toContainText('not to be taken');
-  await expect(page.locator('input.reading')).toHaveCount(0);
+  await expect(page.locator('[data-testid=reading]')).toHaveCount(0);
   // A sore right knee: the drill for the left side alone.
   await page.goto('/measure?id=oda-brask&round=full&step=seated-rotation-drill');
   await expect(page.getByRole('alert')).toContainText('Right: not to be taken');
-  await expect(page.locator('input.reading')).toHaveCount(2);
+  await expect(page.locator('[data-testid=reading]')).toHaveCount(2);
   await expectAccessible(page);
 });
 

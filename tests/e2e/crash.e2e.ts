@@ -27,15 +27,15 @@ test('twenty kills in mid-session lose nothing that the screen had confirmed', a
   await start.click();
   for (const stage of ['.run-set', '.run-breathe']) {
     await expect(page.locator(stage)).toBeVisible();
-    await page.locator('.run-next').click();
+    await page.locator('[data-testid=run-next]').click();
   }
-  await expect(page.locator('.run-log')).toBeVisible();
+  await expect(page.locator('[data-testid=run-log]')).toBeVisible();
   const url = page.url();
   const random = makeRandom(20_261_126);
   const confirmed = new Set<string>();
   const afterMs: number[] = [];
   for (let kill = 0; kill < KILLS; kill += 1) {
-    const tiles = page.locator('.error-tile');
+    const tiles = page.locator('[data-testid=error-tile]');
     const count = await tiles.count();
     for (let tap = 0; tap < 3; tap += 1) {
       const index = Math.floor(random() * count);
@@ -46,8 +46,9 @@ test('twenty kills in mid-session lose nothing that the screen had confirmed', a
       // Looked at in every frame, so that the kill comes soon after the screen has said it.
       await page.waitForFunction(
         ([i, pressed]) =>
-          document.querySelectorAll('.error-tile')[Number(i)]?.getAttribute('aria-pressed') ===
-          pressed,
+          [...document.querySelectorAll('[data-testid=error-tile]')]
+            .at(Number(i))
+            ?.getAttribute('aria-pressed') === pressed,
         [String(index), String(wanted)] as const,
         { polling: 'raf' },
       );
@@ -65,8 +66,8 @@ test('twenty kills in mid-session lose nothing that the screen had confirmed', a
     page = context.pages()[0] ?? (await context.newPage());
     await page.goto(url);
     // At the exact step, with every tap that the screen had confirmed and no other.
-    await expect(page.locator('.run-log')).toBeVisible();
-    const pressed = page.locator('.error-tile[aria-pressed="true"]');
+    await expect(page.locator('[data-testid=run-log]')).toBeVisible();
+    const pressed = page.locator('[data-testid=error-tile][aria-pressed="true"]');
     await expect(pressed).toHaveCount(confirmed.size);
     expect(new Set(await pressed.allTextContents())).toEqual(confirmed);
   }

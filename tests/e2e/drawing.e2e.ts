@@ -262,7 +262,7 @@ test('the app draws the same: joints where they are, and no two texts of its own
       page.getByRole('heading', { level: 1, name: pose.name, exact: true }),
     ).toBeVisible();
     if (!planned.ok || planned.value.status === 'failed') {
-      await expect(page.locator('svg.sheet')).toHaveCount(0);
+      await expect(page.locator('[data-testid=sheet]')).toHaveCount(0);
       continue;
     }
     const side =
@@ -272,7 +272,7 @@ test('the app draws the same: joints where they are, and no two texts of its own
     await expect(
       page.getByRole('img', { name: new RegExp(`^${pose.name}, ${side},`) }),
     ).toBeVisible();
-    await expect(page.locator('svg.sheet.faded')).toHaveCount(0);
+    await expect(page.locator('[data-testid=sheet][data-faded=true]')).toHaveCount(0);
     const [seen] = await page.evaluate(readSeen, 'svg.sheet');
     const opened = withLevel(pose, planned.value.level);
     expectJoints({ record, pose: opened, setUp: planned.value }, 'side', seen!, pose.id);

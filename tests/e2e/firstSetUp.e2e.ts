@@ -25,7 +25,7 @@ test('a new teacher reaches a drawn warrior II for a person they typed in themse
   for (const [measure, typed] of Object.entries(TYPED)) {
     await expect(page.getByRole('heading', { level: 1, name: measure, exact: true })).toBeVisible();
     for (const text of typed) {
-      await page.locator('input.reading:focus').waitFor();
+      await page.locator('[data-testid=reading]:focus').waitFor();
       await page.keyboard.type(text);
       await page.keyboard.press('Enter');
       actions += 1;
@@ -34,7 +34,7 @@ test('a new teacher reaches a drawn warrior II for a person they typed in themse
     await expect(page.getByText('saved', { exact: true })).toHaveCount(typed.length);
     // One reading a side is enough: empty fields are passed over with Enter.
     for (let skipped = 0; skipped < typed.length; skipped += 1) {
-      await page.locator('input.reading:focus').waitFor();
+      await page.locator('[data-testid=reading]:focus').waitFor();
       await page.keyboard.press('Enter');
       actions += 1;
     }

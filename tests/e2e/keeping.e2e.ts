@@ -24,7 +24,7 @@ test('removing a person can be undone, also after a reload', async ({ page }) =>
 test('search finds people and says when there is none', async ({ page }) => {
   await openDemo(page);
   await page.getByLabel('Find by name').fill('tveit');
-  await expect(page.locator('.person-name')).toHaveText(['Sanna Tveit']);
+  await expect(page.locator('[data-testid=person-name]')).toHaveText(['Sanna Tveit']);
   await page.getByLabel('Find by name').fill('zzz');
   await expect(page.getByText('Nobody is called “zzz”')).toBeVisible();
 });

@@ -65,7 +65,7 @@ test('the full round is done from the keyboard in at most two actions a reading'
       continue;
     }
     for (let i = 0; i < fields; i += 1) {
-      await page.locator('input.reading:focus').waitFor();
+      await page.locator('[data-testid=reading]:focus').waitFor();
       await page.keyboard.type(usual(measure));
       await press('Enter');
       readings += 1;
@@ -109,10 +109,10 @@ for (const [width, height] of [
         continue;
       }
       // A tap opens the keyboard of the screen; its Enter leads on.
-      await page.locator('input.reading').first().tap();
+      await page.locator('[data-testid=reading]').first().tap();
       actions += 1;
       for (let i = 0; i < fields; i += 1) {
-        await page.locator('input.reading:focus').waitFor();
+        await page.locator('[data-testid=reading]:focus').waitFor();
         await page.keyboard.type(usual(measure));
         await page.keyboard.press('Enter');
         actions += 1;
@@ -223,7 +223,7 @@ test('an old reading is put right or set aside with a reason; its first value st
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=stature');
   await page.getByText(/of this measure$/).click();
-  const line = page.locator('.readings-list li').first();
+  const line = page.locator('[data-testid=readings-list] li').first();
   await line.getByRole('button', { name: 'correct' }).click();
   await line.getByLabel('Right value').fill('170.5');
   await line.getByLabel('Why').fill('shoes were on');
@@ -259,5 +259,5 @@ test('who measures is kept with each reading, and another hand is no change', as
   await page.getByLabel('left first').fill('70');
   await page.getByLabel('left first').press('Enter');
   await page.getByText(/of this measure$/).click();
-  await expect(page.locator('.readings-list li').first()).toContainText('Tove');
+  await expect(page.locator('[data-testid=readings-list] li').first()).toContainText('Tove');
 });

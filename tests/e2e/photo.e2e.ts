@@ -84,7 +84,7 @@ test('three drawn pictures go through the screen as pixels and give their angle'
     await page.getByRole('application').scrollIntoViewIfNeeded();
     for (const each of [marks.other, marks.hip, marks.ankle]) await point(page, each);
     await expect(page.getByText('Every mark is placed')).toBeVisible();
-    const value = page.locator('.photo .value');
+    const value = page.locator('[data-testid=photo] [data-testid=value]');
     const [, read, error] = /([\d.]+)° ± ([\d.]+)°/.exec((await value.textContent()) ?? '') ?? [];
     // A click lands on whole pixels of the screen; the picture is shown smaller than it is.
     expect(Math.abs(Number(read) - deg)).toBeLessThan(0.5);
@@ -101,7 +101,7 @@ test('marks are placed and moved by keys alone', async ({ page }) => {
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
   await markDrawnPicture(page);
-  const value = page.locator('.photo .value');
+  const value = page.locator('[data-testid=photo] [data-testid=value]');
   const before = await value.textContent();
   await page.keyboard.press('3');
   for (let i = 0; i < 10; i += 1) await page.keyboard.press('Shift+ArrowLeft');

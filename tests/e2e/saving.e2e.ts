@@ -96,22 +96,22 @@ test('what is noted in a session is kept until there is room, in its order, or l
   await page.goto('/session?id=pell-krossing');
   await expect(page.getByRole('button', { name: 'Begin' })).toBeEnabled();
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.locator('.run-set')).toBeVisible();
+  await expect(page.locator('[data-testid=run-set]')).toBeVisible();
   await refuse(page, 'full');
-  await page.locator('.run-next').click();
+  await page.locator('[data-testid=run-next]').click();
   await expectRefusal(page, 'full', 'the next stage');
   await letAgain(page);
-  await expect(page.locator('.run-breathe')).toBeVisible({ timeout: 15_000 });
+  await expect(page.locator('[data-testid=run-breathe]')).toBeVisible({ timeout: 15_000 });
   await refuse(page, 'aborted');
   await page.getByRole('button', { name: 'longer breaths' }).click();
   await expectRefusal(page, 'aborted', 'the pace');
   await page.getByRole('button', { name: /^sound/ }).click();
   await letAgain(page);
   await expect(page.getByRole('button', { name: 'sound on' })).toBeVisible({ timeout: 15_000 });
-  await page.locator('.run-next').click();
-  await expect(page.locator('.run-log')).toBeVisible();
+  await page.locator('[data-testid=run-next]').click();
+  await expect(page.locator('[data-testid=run-log]')).toBeVisible();
   await refuse(page, 'full');
-  const tiles = page.locator('.error-tile');
+  const tiles = page.locator('[data-testid=error-tile]');
   await tiles.nth(0).click();
   await tiles.nth(1).click();
   await expectRefusal(page, 'full', 'what was seen');
@@ -119,7 +119,7 @@ test('what is noted in a session is kept until there is room, in its order, or l
   await page.getByRole('button', { name: 'Save it as a file' }).click();
   expect((await saving).suggestedFilename()).toBe('not-saved.json');
   await letAgain(page);
-  await expect(page.locator('.error-tile[aria-pressed="true"]')).toHaveCount(2, {
+  await expect(page.locator('[data-testid=error-tile][aria-pressed="true"]')).toHaveCount(2, {
     timeout: 15_000,
   });
   await expect(page.getByRole('alert')).toHaveCount(0);

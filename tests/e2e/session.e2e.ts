@@ -22,7 +22,11 @@ async function tabTo(page: Page, target: Locator): Promise<number> {
 }
 
 const countHolds = async (page: Page): Promise<number> =>
-  Number(/of (\d+)$/.exec((await page.locator('.run-head p.quiet').textContent()) ?? '')?.[1]);
+  Number(
+    /of (\d+)$/.exec(
+      (await page.locator('[data-testid=place-in-session]').textContent()) ?? '',
+    )?.[1],
+  );
 
 // An action is a press, a tap, or one typed number with Enter.
 test('six poses are run, logged and judged by keyboard alone, in at most four actions a hold', async ({
@@ -33,11 +37,11 @@ test('six poses are run, logged and judged by keyboard alone, in at most four ac
   await openPlan(page, 'marit-sollen');
   await tabTo(page, page.getByLabel('Add a pose'));
   await page.keyboard.press('s');
-  await expect(page.locator('.chosen-poses li')).toHaveCount(5);
+  await expect(page.locator('[data-testid=chosen-poses] li')).toHaveCount(5);
   // What is typed into a choice is forgotten after a second.
   await page.waitForTimeout(1200);
   await page.keyboard.press('h');
-  await expect(page.locator('.chosen-poses li')).toHaveCount(6);
+  await expect(page.locator('[data-testid=chosen-poses] li')).toHaveCount(6);
   await expect(begin(page)).toBeEnabled({ timeout: 40_000 });
   await tabTo(page, begin(page));
   await page.keyboard.press('Enter');
@@ -51,11 +55,11 @@ test('six poses are run, logged and judged by keyboard alone, in at most four ac
   };
   const keys = ['Enter', ' ', 'PageDown', 'ArrowRight'];
   for (let i = 0; i < holds; i += 1) {
-    await expect(page.locator('.run-set')).toBeVisible();
+    await expect(page.locator('[data-testid=run-set]')).toBeVisible();
     await press(keys[i % keys.length]!);
-    await expect(page.locator('.run-breathe')).toBeVisible();
+    await expect(page.locator('[data-testid=run-breathe]')).toBeVisible();
     await press(keys[(i + 1) % keys.length]!);
-    await expect(page.locator('.run-log')).toBeVisible();
+    await expect(page.locator('[data-testid=run-log]')).toBeVisible();
     await press(keys[(i + 2) % keys.length]!);
   }
   await expect(page.getByRole('heading', { name: 'What comes of it' })).toBeVisible();
@@ -63,7 +67,9 @@ test('six poses are run, logged and judged by keyboard alone, in at most four ac
   await expect(accept).toBeVisible({ timeout: 40_000 });
   await tabTo(page, accept);
   await press('Enter');
-  await expect(page.locator('.verdicts li', { hasText: ', accepted' })).toHaveCount(12);
+  await expect(page.locator('[data-testid=verdicts] li', { hasText: ', accepted' })).toHaveCount(
+    12,
+  );
   console.log(`${String(actions)} actions for ${String(holds)} holds, logged and judged`);
   expect(actions / holds).toBeLessThanOrEqual(4);
 });
@@ -77,7 +83,7 @@ test.describe('by touch alone', () => {
     for (const pose of ['mountain', 'chair']) {
       await page.getByLabel('Add a pose').selectOption(pose);
     }
-    await expect(page.locator('.chosen-poses li')).toHaveCount(6);
+    await expect(page.locator('[data-testid=chosen-poses] li')).toHaveCount(6);
     await expect(begin(page)).toBeEnabled({ timeout: 40_000 });
     await begin(page).tap();
     await expect(nextButton(page)).toBeVisible();
@@ -88,11 +94,11 @@ test.describe('by touch alone', () => {
       actions += 1;
     };
     for (let i = 0; i < holds; i += 1) {
-      await expect(page.locator('.run-set')).toBeVisible();
+      await expect(page.locator('[data-testid=run-set]')).toBeVisible();
       await tap(nextButton(page));
-      await expect(page.locator('.run-breathe')).toBeVisible();
+      await expect(page.locator('[data-testid=run-breathe]')).toBeVisible();
       await tap(nextButton(page));
-      await expect(page.locator('.run-log')).toBeVisible();
+      await expect(page.locator('[data-testid=run-log]')).toBeVisible();
       // Something seen now and then: one tap for it, one to go on.
       if (i % 4 === 0) {
         await tap(page.getByRole('button', { name: 'gaze wanders' }));
@@ -103,7 +109,7 @@ test.describe('by touch alone', () => {
     const accept = page.getByRole('button', { name: /^Accept all/ });
     await expect(accept).toBeVisible({ timeout: 40_000 });
     await tap(accept);
-    await expect(page.locator('.verdicts li').first()).toContainText(', accepted');
+    await expect(page.locator('[data-testid=verdicts] li').first()).toContainText(', accepted');
     console.log(`${String(actions)} taps for ${String(holds)} holds, logged and judged`);
     expect(actions / holds).toBeLessThanOrEqual(4);
   });
@@ -124,7 +130,7 @@ test('a session goes on at its step after a reload, with the network off, and in
   await expect(page.getByText('Saved.')).toBeVisible();
   await context.setOffline(true);
   await page.reload();
-  await expect(page.locator('.run-log')).toBeVisible();
+  await expect(page.locator('[data-testid=run-log]')).toBeVisible();
   await expect(page.getByRole('button', { name: 'low back rounds' })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -156,7 +162,7 @@ test('pain of four stops a pose, a sign ends the session, and both are told at o
   test.setTimeout(150_000);
   await openDemo(page);
   await beginSession(page, 'marit-sollen');
-  const first = await page.locator('.run-head h1').textContent();
+  const first = await page.locator('[data-testid=run-head] h1').textContent();
   await toLog(page);
   await page.getByRole('button', { name: 'pain 2 of 10' }).click();
   await expect(page.getByText('One step easier, now and next time.')).toBeVisible();
@@ -165,7 +171,7 @@ test('pain of four stops a pose, a sign ends the session, and both are told at o
   await expectAccessible(page);
   // Its other side is not come to.
   await nextButton(page).click();
-  await expect(page.locator('.run-head h1')).not.toHaveText(first!);
+  await expect(page.locator('[data-testid=run-head] h1')).not.toHaveText(first!);
   await toLog(page);
   await page.getByText('A stop sign', { exact: true }).click();
   await page.getByRole('button', { name: 'chest pain or breathless at rest' }).click();
@@ -184,8 +190,8 @@ test('a lying form takes the place of a pose that is stopped', async ({ page }) 
   await toLog(page);
   await page.getByRole('button', { name: 'pain 6 of 10' }).click();
   await page.getByRole('button', { name: /^Lying warrior II instead/ }).click();
-  await expect(page.locator('.run-head h1')).toHaveText('Lying warrior II');
-  await expect(page.locator('.run-set')).toBeVisible();
+  await expect(page.locator('[data-testid=run-head] h1')).toHaveText('Lying warrior II');
+  await expect(page.locator('[data-testid=run-set]')).toBeVisible();
 });
 
 test('what is told of today changes the set-ups before they are shown, with the reason', async ({
@@ -225,7 +231,7 @@ test('a verdict is overruled with a reason, and both stand in the record', async
   test.setTimeout(120_000);
   await openDemo(page);
   await page.goto('/session?id=pell-krossing&session=pell-krossing-2026-11-19');
-  const line = page.locator('.verdicts li').first();
+  const line = page.locator('[data-testid=verdicts] li').first();
   await expect(line).toBeVisible({ timeout: 40_000 });
   await line.getByText('decide anew').click();
   await line.getByLabel('Instead').selectOption('ease');
@@ -298,7 +304,7 @@ test('a session that was left is gone on with a week later, its set-ups made ane
   await beginSession(page, 'marit-sollen');
   await toLog(page);
   await nextButton(page).click();
-  await expect(page.locator('.run-set')).toBeVisible();
+  await expect(page.locator('[data-testid=run-set]')).toBeVisible();
   await page.getByRole('button', { name: 'leave, go on later' }).click();
   await page.clock.setFixedTime(Date.now() + 7 * 86_400_000);
   await page.reload();
@@ -320,9 +326,9 @@ test('a session is written down afterwards, with the date it was held', async ({
   await page.getByLabel('Held on another day').fill('2026-11-03T18:00');
   await page.getByRole('button', { name: 'Write it down' }).click();
   // No breath is counted: every hold begins with what was seen.
-  await expect(page.locator('.run-log')).toBeVisible();
+  await expect(page.locator('[data-testid=run-log]')).toBeVisible();
   await nextButton(page).click();
-  await expect(page.locator('.run-log')).toBeVisible();
+  await expect(page.locator('[data-testid=run-log]')).toBeVisible();
   await page.getByRole('button', { name: 'end here' }).click();
   await expect(page.getByText(/Ended 3 November 2026, before everything was held/)).toBeVisible();
 });
@@ -341,7 +347,7 @@ test('at 390 × 844 nothing scrolls sideways on the mat, over time and in the re
   await fits('set');
   await expectAccessible(page);
   await nextButton(page).click();
-  await expect(page.locator('.run-breathe')).toBeVisible();
+  await expect(page.locator('[data-testid=run-breathe]')).toBeVisible();
   await fits('breathe');
   await expectAccessible(page);
   await nextButton(page).click();

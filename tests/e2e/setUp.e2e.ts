@@ -57,7 +57,7 @@ test('a pose that is held once has no side to change, and names its joints left 
   await page.keyboard.press('d');
   await expect(page.getByText('the deepest safe set-up')).toBeVisible();
   await expect(page).toHaveURL(/side=left/);
-  const told = page.locator('.vessel-told strong');
+  const told = page.locator('[data-testid=vessel-told] strong');
   await expect(told).toHaveText(/^(left|right) ankle dorsiflexion$/);
   const entry = page.getByRole('navigation', { name: 'Poses' }).getByRole('button', {
     name: /^Chair/,
@@ -72,7 +72,7 @@ test('every number opens to its arithmetic', async ({ page }) => {
   const working = page.locator('#setting-stance-length table');
   await expect(working).toContainText('front thigh along the mat');
   await expect(working).toContainText('stance length');
-  const total = await working.locator('.step-total td').last().textContent();
+  const total = await working.locator('[data-testid=step-total] td').last().textContent();
   const drawn = await page.locator('svg text.stance').textContent();
   expect(Math.abs(Number.parseFloat(total ?? '') - Number(drawn))).toBeLessThanOrEqual(0.3);
 });
@@ -80,7 +80,7 @@ test('every number opens to its arithmetic', async ({ page }) => {
 test('a stop sign replaces the set-up by its advice', async ({ page }) => {
   await page.goto('/set-up?id=juno-pardew');
   await expect(page.getByText('A stop sign is set: Tingling or numbness.')).toBeVisible();
-  await expect(page.locator('svg.sheet')).toHaveCount(0);
+  await expect(page.locator('[data-testid=sheet]')).toHaveCount(0);
   await expectAccessible(page);
 });
 
@@ -89,11 +89,11 @@ test('missing measures are named, and a provisional set-up only comes when asked
 }) => {
   await page.goto('/set-up?id=dov-lantry&pose=triangle');
   await expect(page.getByText('Hip abduction, left', { exact: true })).toBeVisible();
-  await expect(page.locator('svg.sheet')).toHaveCount(0);
+  await expect(page.locator('[data-testid=sheet]')).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'A provisional set-up' }).click();
   await expect(page.getByText(/^Provisional: what is not measured/)).toBeVisible();
-  await expect(page.locator('svg.sheet')).toBeVisible();
+  await expect(page.locator('[data-testid=sheet]')).toBeVisible();
 });
 
 test('every view is accessible and asks for nothing outside its own origin', async ({ page }) => {
@@ -139,7 +139,8 @@ test('at 390 × 844 nothing scrolls sideways and targets are large enough', asyn
   ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    if (path.startsWith('/set-up')) await expect(page.locator('.save-sheet')).toBeVisible();
+    if (path.startsWith('/set-up'))
+      await expect(page.locator('[data-testid=save-sheet]')).toBeVisible();
     await page.waitForTimeout(400);
     const sideways = await page.evaluate(
       () => document.documentElement.scrollWidth - window.innerWidth,

@@ -29,7 +29,7 @@ test('one thing at a time, led by the keys that a pedal sends, and corrected wit
     ),
   );
   expect(Math.min(...sizes)).toBeGreaterThanOrEqual(24);
-  const digits = studio.locator('.studio-digits');
+  const digits = studio.locator('[data-testid=studio-digits]');
   expect(
     await digits.evaluate((each) => Number.parseFloat(getComputedStyle(each).fontSize)),
   ).toBeGreaterThanOrEqual(56);
@@ -55,7 +55,7 @@ test('one thing at a time, led by the keys that a pedal sends, and corrected wit
   for (let i = 2; i < total; i += 1) {
     await page.keyboard.press('PageDown');
     await expect(count).toHaveText(new RegExp(`^${String(i + 1)} of`));
-    seen.push((await studio.locator('.studio-step').textContent()) ?? '');
+    seen.push((await studio.locator('[data-testid=studio-step]').textContent()) ?? '');
   }
   const order = ['Feet', 'Pelvis', 'Gaze', 'Breath', 'The way out'].map((words) =>
     seen.findIndex((each) => each.startsWith(words)),

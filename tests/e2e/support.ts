@@ -20,7 +20,7 @@ export async function answerFirst(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'None of these, go on' }).click();
 }
 
-export const nextButton = (page: Page): Locator => page.locator('.run-next');
+export const nextButton = (page: Page): Locator => page.locator('[data-testid=run-next]');
 
 /** Opens the plan of a session and waits until its set-ups are worked out. */
 export async function openPlan(page: Page, person: string): Promise<void> {
@@ -37,9 +37,9 @@ export async function beginSession(page: Page, person: string): Promise<void> {
 /** On to the log of the hold that is set. */
 export async function toLog(page: Page): Promise<void> {
   await nextButton(page).click();
-  await expect(page.locator('.run-breathe')).toBeVisible();
+  await expect(page.locator('[data-testid=run-breathe]')).toBeVisible();
   await nextButton(page).click();
-  await expect(page.locator('.run-log')).toBeVisible();
+  await expect(page.locator('[data-testid=run-log]')).toBeVisible();
 }
 
 /** Three marks by keys alone on the drawn picture of a leg. */
@@ -54,7 +54,7 @@ export async function markDrawnPicture(page: Page): Promise<void> {
     for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
     await page.keyboard.press('Enter');
   }
-  await expect(page.locator('.photo .value')).toBeVisible();
+  await expect(page.locator('[data-testid=photo] [data-testid=value]')).toBeVisible();
 }
 
 /** A phone that reports its tilt twenty times a second, zeroed; {@link tiltPhone} moves it. */

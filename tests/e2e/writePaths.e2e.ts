@@ -33,7 +33,7 @@ let angle = 30;
 
 async function setAside(page: Page): Promise<void> {
   await page.getByText(/of this measure$/).click();
-  const line = page.locator('.readings-list li').first();
+  const line = page.locator('[data-testid=readings-list] li').first();
   await line.getByRole('button', { name: 'set aside' }).click();
   await line.getByLabel('Why').fill('doubtful');
   await line.getByRole('button', { name: 'Set it aside' }).click();
@@ -326,7 +326,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       at: '/measure?id=marit-sollen&step=stature',
       act: async (page) => {
         await page.getByText(/of this measure$/).click();
-        const line = page.locator('.readings-list li').first();
+        const line = page.locator('[data-testid=readings-list] li').first();
         await line.getByRole('button', { name: 'correct' }).click();
         await line.getByLabel('Right value').fill('170.5');
         await line.getByLabel('Why').fill('shoes were on');
@@ -545,7 +545,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       name: 'a verdict overruled',
       at: '/session?id=pell-krossing&session=pell-krossing-2026-11-19',
       act: async (page) => {
-        const line = page.locator('.verdicts li').first();
+        const line = page.locator('[data-testid=verdicts] li').first();
         await line.getByText('decide anew').click();
         await line.getByLabel('Instead').selectOption('ease');
         await line.getByLabel('Why, so that a colleague can follow').fill('a hard week');

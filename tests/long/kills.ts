@@ -146,15 +146,15 @@ const inSession: Scenario = async (page, random) => {
   await page.goto('/session?id=marit-sollen');
   const begin = page.getByRole('button', { name: 'Begin' });
   const resume = page.getByRole('link', { name: /go on|resume/i }).first();
-  await begin.or(resume).or(page.locator('.error-tile').first()).first().waitFor();
+  await begin.or(resume).or(page.locator('[data-testid=error-tile]').first()).first().waitFor();
   if (await begin.isVisible()) {
     await begin.click();
     for (const stage of ['.run-set', '.run-breathe']) {
       await page.locator(stage).waitFor();
-      await page.locator('.run-next').click();
+      await page.locator('[data-testid=run-next]').click();
     }
   } else if (await resume.isVisible()) await resume.click();
-  const tiles = page.locator('.error-tile');
+  const tiles = page.locator('[data-testid=error-tile]');
   await tiles.first().waitFor();
   const before = await countEntries(page);
   const index = Math.floor(random() * (await tiles.count()));
@@ -163,7 +163,9 @@ const inSession: Scenario = async (page, random) => {
   if (random() < 0.3) return () => null;
   await page.waitForFunction(
     ([at, old]) =>
-      document.querySelectorAll('.error-tile')[Number(at)]?.getAttribute('aria-pressed') !== old,
+      document
+        .querySelectorAll('[data-testid=error-tile]')
+        [Number(at)]?.getAttribute('aria-pressed') !== old,
     [String(index), was] as const,
     { polling: 'raf' },
   );

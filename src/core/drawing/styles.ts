@@ -46,7 +46,7 @@ export const PAPER: Medium = {
     shallow: '#ffffff',
     mist: '#e3eceb',
     sand: '#e7d9c3',
-    sheet: '#f7f9f8',
+    sheet: '#eef3f2',
     paper: '#ffffff',
     'near-flesh': '#f7f4ee',
     'far-flesh': '#e9ebe8',

@@ -5,16 +5,18 @@ import { collectBackup } from '../../data/backup.ts';
 import { countPictures } from '../../data/pictures.ts';
 import { setBackedUpAt, setBackupDays } from '../../data/settings.ts';
 import { makeBackupInWorker } from '../../workers/backupClient.ts';
-import { CheckField } from '../shared/CheckField.tsx';
+import { CheckField } from '../shared/ui/CheckField.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { saveFile } from '../shared/saveFile.ts';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 import { writeBytes } from '../shared/storage.ts';
 import { useBackup } from '../shared/useBackup.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/words.ts';
 import { sayStrength } from './passphraseStrength.ts';
+import { Button } from '../shared/ui/Button.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 /** Our choice: what is shorter is guessed by trying. */
 const FEWEST_LETTERS = 8;
@@ -82,14 +84,14 @@ export function BackupPanel() {
       {isEncrypted ? (
         <Passphrase value={passphrase} onChange={setPassphrase} />
       ) : (
-        <p className="caution">Whoever has the file can read all that is in it.</p>
+        <p className="font-semibold">Whoever has the file can read all that is in it.</p>
       )}
       <CheckField isChecked={withPictures} onChange={setWithPictures}>
-        with pictures <span className="quiet">({pictures} kept)</span>
+        with pictures <span className="text-faint">({pictures} kept)</span>
       </CheckField>
-      <button type="submit" className="button mt-3" disabled={state.kind === 'working'}>
+      <Button type="submit" className="mt-3" disabled={state.kind === 'working'}>
         Back up everything
-      </button>
+      </Button>
       <p role="status">
         {state.kind === 'working' && 'Packing, and reading it back…'}
         {state.kind === 'done' && state.words}
@@ -112,7 +114,7 @@ function LastBackup() {
   if (backup === undefined) return null;
   const { madeAt, isDue } = backup;
   return (
-    <p className={isDue ? 'caution' : ''}>
+    <p className={isDue ? 'font-semibold' : ''}>
       {madeAt === null ? 'No backup was made here yet.' : `Last backup: ${writeDate(madeAt)}.`}
       {isDue && madeAt !== null && ' There is newer data.'}
     </p>
@@ -154,8 +156,7 @@ function Passphrase({ value, onChange }: { value: string; onChange: (value: stri
   }, [value]);
   return (
     <>
-      <label className="field">
-        <span>Passphrase</span>
+      <Field label="Passphrase">
         <input
           type={isShown ? 'text' : 'password'}
           value={value}
@@ -165,11 +166,11 @@ function Passphrase({ value, onChange }: { value: string; onChange: (value: stri
             onChange(event.target.value);
           }}
         />
-      </label>
+      </Field>
       <CheckField isChecked={isShown} onChange={setIsShown}>
         show it while I type
       </CheckField>
-      <p id="passphrase-hint" className="quiet">
+      <p id="passphrase-hint" className="text-faint">
         {value === '' ? 'Four words or more, known to nobody else.' : strength} Lost is lost:
         without it nobody can open the backup, and we cannot either. Write it down away from this
         device.

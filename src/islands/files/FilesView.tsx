@@ -12,6 +12,7 @@ import { RetentionPanel } from './RetentionPanel.tsx';
 import { StoragePanel } from './StoragePanel.tsx';
 import { TablePanel } from './TablePanel.tsx';
 import { TakenInLately } from './TakenInLately.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 /** Backups, and person files out and in. Nothing comes in before it is shown what would change. */
 export function FilesView() {
@@ -19,7 +20,7 @@ export function FilesView() {
   if (people === undefined) return <Opening />;
   const here = people.filter((each) => each.deletedAt === null);
   return (
-    <div className="two-columns">
+    <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)]">
       <section>
         <h1>Back up everything</h1>
         <p>
@@ -43,21 +44,15 @@ export function FilesView() {
           One file holds a person with every reading, set-up and session, in an open format. It is
           not encrypted.
         </p>
-        <ul className="plain-list">
+        <ul className="grid gap-[0.35rem]">
           {here.map((each) => (
             <li key={each.id}>
-              <button
-                type="button"
-                className="word-button"
-                onClick={() => void exportPerson(each.id)}
-              >
-                {each.person.name}
-              </button>
+              <WordButton onClick={() => void exportPerson(each.id)}>{each.person.name}</WordButton>
             </li>
           ))}
         </ul>
         <TablePanel people={here} />
-        <p className="quiet">
+        <p className="text-faint">
           The formats: <a href="/api/schemas/person">person file</a>,{' '}
           <a href="/api/schemas/set-up">set-up file</a>,{' '}
           <a href="/api/schemas/rules">house rules</a>, <a href="/api/schemas/backup">backup</a>.

@@ -6,6 +6,8 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { sayWriteError } from '../shared/sayWriteError.ts';
 import { PlanWords } from './PlanWords.tsx';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface Waiting {
   readonly file: PersonFile;
@@ -51,14 +53,13 @@ export function ImportPanel() {
 
   return (
     <>
-      <label className="field">
-        <span>Person file (JSON)</span>
+      <Field label="Person file (JSON)">
         <input
           type="file"
           accept=".json,application/json"
           onChange={(event) => void choose(event.target.files?.[0])}
         />
-      </label>
+      </Field>
       {(problems.length > 0 || failed !== '') && (
         <div role="alert">
           <h2>This file cannot come in</h2>
@@ -68,23 +69,22 @@ export function ImportPanel() {
         </div>
       )}
       {waiting !== null && (
-        <div className="import-plan">
+        <div>
           <h2>{waiting.file.person.name}</h2>
           <PlanWords plan={waiting.plan} />
           <ProblemList problems={waiting.warnings.slice(0, 10)} />
-          <div className="button-row">
-            <button type="button" className="button" onClick={() => void accept(waiting)}>
+          <div className="my-4 flex flex-wrap gap-3">
+            <Button onClick={() => void accept(waiting)}>
               {waiting.plan.erasedAt === null ? 'Take it in' : 'Take it in all the same'}
-            </button>
-            <button
-              type="button"
-              className="button plain"
+            </Button>
+            <Button
+              isPlain
               onClick={() => {
                 setWaiting(null);
               }}
             >
               Leave it
-            </button>
+            </Button>
           </div>
         </div>
       )}

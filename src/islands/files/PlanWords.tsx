@@ -1,7 +1,7 @@
 import type { MergeLine } from '../../core/merge/describeMerge.ts';
 import type { ImportPlan } from '../../data/merging.ts';
 import { nameField } from '../shared/fieldWords.ts';
-import { TableHead } from '../shared/TableHead.tsx';
+import { TableHead } from '../shared/ui/TableHead.tsx';
 import { writeDate } from '../shared/words.ts';
 
 const COUNTED: readonly (readonly [kind: string, one: string, many: string])[] = [
@@ -32,7 +32,7 @@ export function PlanWords({ plan }: { plan: ImportPlan }) {
         <p>Removed here on {writeDate(removedAt)}; taking the file in brings them back.</p>
       )}
       {erasedAt !== null && (
-        <p className="caution">
+        <p className="font-semibold">
           Erased here on {writeDate(erasedAt)}, perhaps because they asked for it.
         </p>
       )}
@@ -65,7 +65,10 @@ interface LineTableProps {
 function LineTable({ caption, columns, lines }: LineTableProps) {
   const quote = (text: string): string => (text === '' ? 'nothing' : text);
   return (
-    <table className="holds">
+    <table
+      className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
+      data-testid="holds"
+    >
       <caption className="pt-4 text-left font-bold">{caption}</caption>
       <TableHead columns={columns} />
       <tbody>

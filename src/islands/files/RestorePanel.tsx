@@ -4,12 +4,14 @@ import { isEncrypted } from '../../core/backup/encryption.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { planRestore, restore, type RestorePlan } from '../../data/backup.ts';
 import { openBackupInWorker } from '../../workers/backupClient.ts';
-import { CheckField } from '../shared/CheckField.tsx';
+import { CheckField } from '../shared/ui/CheckField.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { sayWriteError } from '../shared/sayWriteError.ts';
 import { writeDate } from '../shared/words.ts';
 import { PlanWords } from './PlanWords.tsx';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface Opened {
   readonly kind: 'open';
@@ -71,14 +73,13 @@ export function RestorePanel() {
   };
   return (
     <>
-      <label className="field">
-        <span>Backup (.zip or .zip.age)</span>
+      <Field label="Backup (.zip or .zip.age)">
         <input
           type="file"
           accept=".zip,.age,application/zip"
           onChange={(event) => void choose(event.target.files?.[0])}
         />
-      </label>
+      </Field>
       {trouble !== null && (
         <div role="alert">
           <p>{trouble.words} Nothing was changed.</p>
@@ -118,8 +119,7 @@ function Unlock({ onOpen }: { onOpen: (passphrase: string) => void }) {
         onOpen(passphrase);
       }}
     >
-      <label className="field">
-        <span>Passphrase of this backup</span>
+      <Field label="Passphrase of this backup">
         <input
           type="password"
           autoComplete="off"
@@ -128,10 +128,10 @@ function Unlock({ onOpen }: { onOpen: (passphrase: string) => void }) {
             setPassphrase(event.target.value);
           }}
         />
-      </label>
-      <button type="submit" className="button mt-3" disabled={passphrase === ''}>
+      </Field>
+      <Button type="submit" className="mt-3" disabled={passphrase === ''}>
         Open it
-      </button>
+      </Button>
     </form>
   );
 }
@@ -160,13 +160,13 @@ function Plans({ content, plans, onRestore }: PlansProps) {
     setChosen(next);
   };
   return (
-    <div className="import-plan">
+    <div>
       <p>
         A backup of {writeDate(content.madeAt)}
         {content.withPictures ? '' : ', without pictures'}. People who are here already are merged:
         nothing newer is lost.
       </p>
-      <ul className="plain-list">
+      <ul className="grid gap-[0.35rem]">
         {plans.map((plan) => (
           <PlanLine
             key={plan.personId}
@@ -178,9 +178,8 @@ function Plans({ content, plans, onRestore }: PlansProps) {
           />
         ))}
       </ul>
-      <button
-        type="button"
-        className="button mt-3"
+      <Button
+        className="mt-3"
         disabled={chosen.size === 0}
         onClick={() => {
           onRestore(chosen);
@@ -189,7 +188,7 @@ function Plans({ content, plans, onRestore }: PlansProps) {
         {chosen.size === plans.length
           ? 'Restore everything'
           : `Restore ${String(chosen.size)} of ${String(plans.length)}`}
-      </button>
+      </Button>
     </div>
   );
 }
@@ -206,7 +205,7 @@ function PlanLine({ plan, isChosen, onToggle }: PlanLineProps) {
     <li>
       <CheckField isChecked={isChosen} isDisabled={merge === null} onChange={onToggle}>
         {name}
-        <span className="quiet">
+        <span className="text-faint">
           {merge === null
             ? ', cannot be read'
             : merge.isNewPerson

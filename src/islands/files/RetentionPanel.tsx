@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { listPastRetention } from '../../data/erasing.ts';
 import { getRetentionMonths, setRetentionMonths } from '../../data/settings.ts';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/words.ts';
 
@@ -32,15 +32,15 @@ export function RetentionPanel() {
         }}
       />
       {told}
-      {months != null && past.length === 0 && <p className="quiet">Nobody is past it.</p>}
+      {months != null && past.length === 0 && <p className="text-faint">Nobody is past it.</p>}
       {past.length > 0 && (
         <>
           <p>Past it; nothing is erased by itself:</p>
-          <ul className="plain-list">
+          <ul className="grid gap-[0.35rem]">
             {past.map(({ id, name, lastAt }) => (
               <li key={id}>
                 <a href={`/person?id=${encodeURIComponent(id)}#their-data`}>{name}</a>
-                <span className="quiet">, last {writeDate(lastAt)}</span>
+                <span className="text-faint">, last {writeDate(lastAt)}</span>
               </li>
             ))}
           </ul>

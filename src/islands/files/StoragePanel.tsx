@@ -1,10 +1,12 @@
 import { askToKeepData, isNearlyFull, writeBytes } from '../shared/storage.ts';
 import { useStorage } from '../shared/useStorage.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 /** Whether this browser has promised to keep the data, and how much room is used. */
 export function StoragePanel() {
   const { storage, lookAgain } = useStorage();
-  if (storage === null) return <p className="quiet">This browser says nothing of its storage.</p>;
+  if (storage === null)
+    return <p className="text-faint">This browser says nothing of its storage.</p>;
   const { isPersistent, usedBytes, roomBytes } = storage;
   return (
     <>
@@ -15,17 +17,11 @@ export function StoragePanel() {
         {!isPersistent && (
           <>
             {' '}
-            <button
-              type="button"
-              className="word-button"
-              onClick={() => void askToKeepData().then(lookAgain)}
-            >
-              Ask it to
-            </button>
+            <WordButton onClick={() => void askToKeepData().then(lookAgain)}>Ask it to</WordButton>
           </>
         )}
       </p>
-      <p className={isNearlyFull(storage) ? 'caution' : 'quiet'}>
+      <p className={isNearlyFull(storage) ? 'font-semibold' : 'text-faint'}>
         {writeBytes(usedBytes)} used
         {roomBytes > 0 && ` of about ${writeBytes(roomBytes)}`}.
         {isNearlyFull(storage) &&

@@ -17,6 +17,8 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { sayWriteError } from '../shared/sayWriteError.ts';
 import { saveFile } from '../shared/saveFile.ts';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 /** What a field is called beside its choice of columns. */
 const FIELD_WORDS: Readonly<Record<CsvField, string>> = {
@@ -86,8 +88,7 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
   return (
     <section>
       <h2>Readings as a table</h2>
-      <label className="field">
-        <span>Whose</span>
+      <Field label="Whose">
         <select
           value={personId}
           onChange={(event) => {
@@ -102,23 +103,20 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
             </option>
           ))}
         </select>
-      </label>
+      </Field>
       {person !== null && (
         <>
           <p>
-            <button type="button" className="word-button" onClick={() => void handOut()}>
-              Save their readings as CSV
-            </button>
+            <WordButton onClick={() => void handOut()}>Save their readings as CSV</WordButton>
           </p>
           {isAgreed(person.person) ? (
-            <label className="field">
-              <span>Table to take in (CSV)</span>
+            <Field label="Table to take in (CSV)">
               <input
                 type="file"
                 accept=".csv,text/csv,text/plain"
                 onChange={(event) => void choose(event.target.files?.[0])}
               />
-            </label>
+            </Field>
           ) : (
             <p>
               No table can come in before they agree:{' '}
@@ -163,11 +161,10 @@ function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
   const others = problems.filter((each) => each.severity !== 'error');
   const shown = [...errors, ...others];
   return (
-    <div className="import-plan">
-      <div className="mapping">
+    <div>
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-x-4 gap-y-1">
         {CSV_FIELDS.map((field) => (
-          <label key={field} className="field">
-            <span>{FIELD_WORDS[field]}</span>
+          <Field key={field} label={FIELD_WORDS[field]}>
             <select
               value={mapping[field] ?? ''}
               onChange={(event) => {
@@ -182,7 +179,7 @@ function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
                 </option>
               ))}
             </select>
-          </label>
+          </Field>
         ))}
       </div>
       <p role="status">
@@ -191,16 +188,14 @@ function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
       </p>
       <ProblemList problems={shown.slice(0, MOST_SHOWN)} />
       {shown.length > MOST_SHOWN && <p>And {shown.length - MOST_SHOWN} more.</p>}
-      <button
-        type="button"
-        className="button"
+      <Button
         disabled={readings.length === 0}
         onClick={() => {
           onTake(readings);
         }}
       >
         Take {readings.length} readings in
-      </button>
+      </Button>
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { listUndo, undoImport } from '../../data/merging.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/words.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 /** Files that were taken in during the last 30 days: each can be taken back. */
 export function TakenInLately() {
@@ -19,19 +20,17 @@ export function TakenInLately() {
   return (
     <details>
       <summary>Taken in during the last 30 days</summary>
-      <ul className="plain-list">
+      <ul className="grid gap-[0.35rem]">
         {imports.map(({ id, name, at }) => (
           <li key={id}>
             {name}, {writeDate(at)}{' '}
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 undo(id, name);
               }}
             >
               take back
-            </button>
+            </WordButton>
           </li>
         ))}
       </ul>

@@ -1,6 +1,7 @@
 import { useEffect, useState, type SubmitEvent } from 'react';
 import { canHandOver, handOver, takeBack } from './handOver.ts';
 import { useHandOver } from './useHandOver.ts';
+import { Button } from '../shared/ui/Button.tsx';
 
 /** After this many wrong PINs there is a pause. Our choices. */
 const TRIES = 5;
@@ -85,7 +86,10 @@ function TakeBack({ isCovered }: { isCovered: boolean }) {
     }, PAUSE_MS);
   };
   return (
-    <form className="hand-over no-print" onSubmit={(event) => void submit(event)}>
+    <form
+      className="flex flex-wrap items-center gap-x-4 gap-y-2 rounded bg-mist px-4 py-[0.3rem] [&_input]:w-32 print:hidden"
+      onSubmit={(event) => void submit(event)}
+    >
       <label className="flex items-center gap-2">
         <span>{isCovered ? 'Locked. PIN' : 'Handed over. PIN to take back'}</span>
         <input
@@ -99,9 +103,9 @@ function TakeBack({ isCovered }: { isCovered: boolean }) {
           }}
         />
       </label>
-      <button type="submit" className="button plain" disabled={isPaused || pin === ''}>
+      <Button type="submit" isPlain disabled={isPaused || pin === ''}>
         Take back
-      </button>
+      </Button>
       <span role="alert">
         {isPaused
           ? 'That was not the PIN. Wait half a minute.'

@@ -1,8 +1,10 @@
 import { Lock } from 'lucide-react';
 import { useState, type SubmitEvent } from 'react';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 import { canHandOver, choosePin, findPinProblem, handOver, setAutoMinutes } from './handOver.ts';
 import { useHandOver } from './useHandOver.ts';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 const AUTO: readonly (readonly [string, string])[] = [
   ['', 'never'],
@@ -18,9 +20,8 @@ export function HandOverButton() {
   if (!canHandOver(window.location.pathname)) return null;
   return (
     <span className="relative">
-      <button
-        type="button"
-        className="word-button quiet"
+      <WordButton
+        className="text-faint"
         title="hand over"
         aria-expanded={isOpen}
         onClick={() => {
@@ -29,11 +30,11 @@ export function HandOverButton() {
       >
         <Lock aria-hidden size={18} className="inline" />
         <span className="sr-only">hand over</span>
-      </button>
+      </WordButton>
       {isOpen && (
-        <div className="absolute top-full right-0 z-10 w-80 rounded border bg-sheet p-4 max-sm:left-0">
+        <div className="absolute top-full right-0 z-10 w-80 rounded border bg-sheet p-4 max-phone:left-0">
           {state === null ? <ChoosePin /> : <Ready autoMinutes={state.autoMinutes} />}
-          <p className="quiet">
+          <p className="text-faint">
             The app then stays on this view until the PIN is typed. It is a screen lock, no
             encryption: whoever can use this device’s browser freely can still reach the data.
           </p>
@@ -54,8 +55,7 @@ function ChoosePin() {
   };
   return (
     <form onSubmit={submit}>
-      <label className="field">
-        <span>Choose a PIN, 4 to 8 digits</span>
+      <Field label="Choose a PIN, 4 to 8 digits">
         <input
           inputMode="numeric"
           autoComplete="off"
@@ -66,11 +66,11 @@ function ChoosePin() {
             setProblem(null);
           }}
         />
-      </label>
+      </Field>
       {problem !== null && <p role="alert">{problem}</p>}
-      <button type="submit" className="button mt-3">
+      <Button type="submit" className="mt-3">
         Use this PIN
-      </button>
+      </Button>
     </form>
   );
 }
@@ -80,19 +80,15 @@ function Ready({ autoMinutes }: { autoMinutes: number | null }) {
   if (isChanging) return <ChoosePin />;
   return (
     <>
-      <div className="button-row">
-        <button type="button" className="button" onClick={handOver}>
-          Hand over now
-        </button>
-        <button
-          type="button"
-          className="word-button"
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button onClick={handOver}>Hand over now</Button>
+        <WordButton
           onClick={() => {
             setIsChanging(true);
           }}
         >
           choose another PIN
-        </button>
+        </WordButton>
       </div>
       <SelectField
         label="Lock automatically after"

@@ -20,9 +20,9 @@ export function BodyView({ record }: { record: PersonRecord }) {
     rows.filter((each) => each.protocol.unit !== 'cm'),
   ];
   return (
-    <section className="body-view">
+    <section data-testid="body-view">
       <h2>The body at a glance</h2>
-      <p className="quiet">
+      <p className="text-faint">
         Filled: the left side above the line, the right below it; the whisker is one standard error.
         The grey band is where most people are: a question, never a target; named where it is
         published, our own choice elsewhere. Open: the first value. Only what is more than measuring
@@ -37,8 +37,8 @@ export function BodyView({ record }: { record: PersonRecord }) {
 function BodyTable({ name, rows }: { name: string; rows: readonly MeasureOverview[] }) {
   if (rows.length === 0) return null;
   return (
-    <div className="table-scroll" tabIndex={0} role="region" aria-label={name}>
-      <table className="body-table">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={name}>
+      <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
         <thead>
           <tr>
             <th scope="col">{name}</th>
@@ -65,14 +65,14 @@ function BodyRow({ row }: { row: MeasureOverview }) {
   const write = (value: number): string => writeValue(value, row.protocol.unit, unit);
   const cell = ({ now, isStale, estimate, notDone }: SideOverview) =>
     now === null ? (
-      <span className="quiet">
+      <span className="text-faint">
         {estimate === null ? 'missing' : `about ${write(Math.round(estimate))}, estimated`}
         {notDone !== null && `, ${REASON_WORDS[notDone]}`}
       </span>
     ) : (
       <>
         {write(toTenths(now.value))} ± {write(toTenths(now.error))}
-        {isStale && <span className="quiet">, due again</span>}
+        {isStale && <span className="text-faint">, due again</span>}
       </>
     );
   const [only, other] = row.sides;
@@ -81,7 +81,7 @@ function BodyRow({ row }: { row: MeasureOverview }) {
       <th scope="row">
         {row.protocol.name}
         {row.band !== null && (
-          <span className="quiet band-words" title={row.band.source}>
+          <span className="text-faint block text-[0.85rem]" title={row.band.source}>
             {row.band.who}: {write(row.band.mean)}
           </span>
         )}
@@ -94,7 +94,7 @@ function BodyRow({ row }: { row: MeasureOverview }) {
       ) : (
         row.sides.map((each) => <td key={String(each.side)}>{cell(each)}</td>)
       )}
-      <td className="quiet">{sayRow(row, write)}</td>
+      <td className="text-faint">{sayRow(row, write)}</td>
     </tr>
   );
 }
@@ -156,27 +156,29 @@ function Axis({ row }: { row: MeasureOverview }) {
       aria-hidden
     >
       <rect
-        className="band"
+        className="fill-sand"
         x={at(usual[0])}
         y={middle - 9}
         width={at(usual[1]) - at(usual[0])}
         height={18}
       />
-      <line className="axis" x1={6} x2={WIDTH - 6} y1={middle} y2={middle} />
+      <line className="stroke-faint" x1={6} x2={WIDTH - 6} y1={middle} y2={middle} />
       {row.sides.map(({ side, now, first }) => {
         if (now === null) return null;
         const y = side === null ? middle : side === 'left' ? middle - 7 : middle + 7;
         return (
           <g key={String(side)}>
-            {first !== null && <circle className="first" cx={at(first.value)} cy={y} r={3.5} />}
+            {first !== null && (
+              <circle className="fill-none stroke-ink" cx={at(first.value)} cy={y} r={3.5} />
+            )}
             <line
-              className="whisker"
+              className="stroke-ink stroke-2"
               x1={at(now.value - now.error)}
               x2={at(now.value + now.error)}
               y1={y}
               y2={y}
             />
-            <circle className="now" cx={at(now.value)} cy={y} r={4} />
+            <circle className="fill-ink" cx={at(now.value)} cy={y} r={4} />
           </g>
         );
       })}

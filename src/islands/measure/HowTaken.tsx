@@ -7,6 +7,8 @@ import type { Reading } from '../../core/measures/reading.ts';
 import { planMarks } from '../../core/photo/photoMarks.ts';
 import { getMeasurer, changeMeasurer } from '../../data/settings.ts';
 import { useQuery } from '../shared/useQuery.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
+import { WordSelect } from '../shared/ui/WordSelect.tsx';
 
 /** By what a reading comes onto the screen. */
 export type Way = 'typed' | 'tape' | 'inclinometer' | 'phone' | 'stopwatch' | 'photo';
@@ -62,17 +64,15 @@ export function RoundWords() {
   return (
     <>
       Ranges are taken{' '}
-      <button
-        type="button"
-        className="word-button"
+      <WordButton
         onClick={() => {
           setQuery({ state: other });
         }}
       >
         {state === 'cold' ? 'cold' : 'warmed up'}
         <span className="sr-only">, change to {other === 'cold' ? 'cold' : 'warmed up'}</span>
-      </button>{' '}
-      <label className="in-sentence">
+      </WordButton>{' '}
+      <label className="[&_input]:min-h-11 [&_input]:w-44 [&_input]:rounded-none [&_input]:border-0 [&_input]:border-b-2 [&_input]:border-water [&_input]:bg-transparent [&_input]:px-[0.2rem] [&_input]:py-0">
         by <input {...field} placeholder="who measures?" autoComplete="off" />
       </label>
       {told}
@@ -98,8 +98,7 @@ export function WayChoice({ protocol }: { protocol: Protocol }) {
   return (
     <label>
       , {protocol.unit === 's' ? 'timed' : 'read'}{' '}
-      <select
-        className="word-select"
+      <WordSelect
         aria-label="how the reading comes in"
         value={way}
         onChange={(event) => {
@@ -111,7 +110,7 @@ export function WayChoice({ protocol }: { protocol: Protocol }) {
             {WAY_WORDS[each]}
           </option>
         ))}
-      </select>
+      </WordSelect>
     </label>
   );
 }

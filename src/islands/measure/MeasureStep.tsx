@@ -17,6 +17,7 @@ import { ReadingsList } from './ReadingsList.tsx';
 import { findSlots, splitByNow } from './slots.ts';
 import { Stopwatch } from './Stopwatch.tsx';
 import { SidesLine, ValueLine } from './ValueLine.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface StepProps {
   record: PersonRecord;
@@ -39,23 +40,25 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
   const next = round[index + 1] ?? null;
   const back = round[index - 1] ?? null;
   return (
-    <section className="measure-step">
+    <section className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)] [&_h1]:mb-0 [&_h1]:text-[2.6rem]">
       <div>
-        <p className="quiet">
+        <p className="text-faint">
           {index + 1} of {round.length}, {protocol.posture}
         </p>
         <h1>{protocol.name}</h1>
-        <p className="plain-name">{protocol.plainName}</p>
+        <p className="font-serif text-[1.25rem] leading-[normal] text-faint italic">
+          {protocol.plainName}
+        </p>
         <p>
           {capitalise(protocol.landmarks)}; by {listWords(protocol.instruments)}.
         </p>
-        <ol className="steps">
+        <ol className="my-3 grid list-decimal gap-[0.4rem] pl-[1.8rem] text-[1.15rem]">
           {protocol.steps.map((each) => (
             <li key={each}>{each}</li>
           ))}
         </ol>
-        <p className="quiet">Spoiled by: {protocol.spoils.toLowerCase()}</p>
-        {protocol.caution !== 'None.' && <p className="caution">{protocol.caution}</p>}
+        <p className="text-faint">Spoiled by: {protocol.spoils.toLowerCase()}</p>
+        {protocol.caution !== 'None.' && <p className="font-semibold">{protocol.caution}</p>}
         <DemonstrationDrawing record={record} protocol={protocol} />
       </div>
       <div>
@@ -71,26 +74,23 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
             onGo(next);
           }}
         />
-        <div className="button-row">
-          <button
-            type="button"
-            className="button plain"
+        <div className="my-4 flex flex-wrap gap-3">
+          <Button
+            isPlain
             onClick={() => {
               onGo(back);
             }}
           >
             <ArrowLeft aria-hidden size={18} /> {back === null ? 'Overview' : 'Back'}
-          </button>
-          <button
-            type="button"
-            className="button"
+          </Button>
+          <Button
             onClick={() => {
               onGo(next);
             }}
           >
             {next === null ? 'Finish' : `Next: ${getProtocol(next).name.toLowerCase()}`}{' '}
             <ArrowRight aria-hidden size={18} />
-          </button>
+          </Button>
         </div>
         <ReadingsList record={record} measure={measure} />
       </div>
@@ -101,7 +101,7 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
 /** The posture, the landmarks and the instrument, on this person's own body. */
 function DemonstrationDrawing({ record, protocol }: { record: PersonRecord; protocol: Protocol }) {
   const drawing = drawDemonstration(findDrawnBody(record.readings), protocol);
-  return <SheetDrawing drawing={drawing} className="demonstration" />;
+  return <SheetDrawing drawing={drawing} className="mt-[0.8rem] block h-76 w-full max-w-136" />;
 }
 
 /** What a person's cautions say to this measure, before a hand is laid on. */
@@ -113,7 +113,11 @@ function CareFirst({ record, protocol }: { record: PersonRecord; protocol: Proto
   return verdicts
     .filter(({ verdict }) => verdict !== 'free')
     .map(({ side, verdict, reasons }) => (
-      <p key={String(side)} className="caution" role={verdict === 'blocked' ? 'alert' : 'note'}>
+      <p
+        key={String(side)}
+        className="font-semibold"
+        role={verdict === 'blocked' ? 'alert' : 'note'}
+      >
         {side === null ? '' : `${capitalise(side)}: `}
         {verdict === 'blocked' ? 'not to be taken. ' : ''}
         {reasons.join(' ')}
@@ -156,7 +160,7 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
       )}
       {way === 'stopwatch' && <Stopwatch key={measure} {...shared} />}
       <div
-        className="reading-grid"
+        className="grid gap-x-6 gap-y-2"
         style={{ gridTemplateColumns: `repeat(${String(sides.length)}, 1fr)` }}
       >
         <Fields
@@ -182,7 +186,7 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
         ))}
       </div>
       {way === 'typed' && (
-        <p className="quiet">
+        <p className="text-faint">
           Enter saves and leads on. An empty field and Enter skips it. Lengths may be written as 34
           1/2 in, 3&apos;2&quot; or 86.5 cm.
         </p>

@@ -1,3 +1,4 @@
+import { StopPanel } from '../shared/ui/StopPanel.tsx';
 import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import type { MeasureId } from '../../core/measures/protocols/index.ts';
 import { FULL_ROUND } from '../../core/measures/rounds.ts';
@@ -15,6 +16,7 @@ import { findRound } from './findRound.ts';
 import { MeasureStep } from './MeasureStep.tsx';
 import { RoundOverview } from './RoundOverview.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 /** A round: consent and stop signs first, then one measure a screen. */
 export function MeasureView() {
@@ -68,14 +70,12 @@ function AskFirst({ person }: { person: Person }) {
         no set-up until it is cleared. Ask before you touch.
       </p>
       {stops.length > 0 ? (
-        <div className="stop-panel" role="alert">
+        <StopPanel role="alert">
           <h2>Stop here</h2>
           <ProblemList problems={stops} />
-        </div>
+        </StopPanel>
       ) : (
-        <button type="button" className="button" onClick={noneOfThese}>
-          None of these, go on
-        </button>
+        <Button onClick={noneOfThese}>None of these, go on</Button>
       )}
       {told}
       <StopSigns person={person} />

@@ -6,6 +6,8 @@ import type { CautionEntry, NotDoneReason, PersonRecord } from '../../core/perso
 import { changePerson } from '../../data/people.ts';
 import { writeDate } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { WordSelect } from '../shared/ui/WordSelect.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 export const REASON_WORDS: Readonly<Record<NotDoneReason, string>> = {
   declined: 'declined',
@@ -65,11 +67,10 @@ export function NotTaken({ record, measure, side }: NotTakenProps) {
     write(() => changePerson(person.id, ({ cautions }) => ({ cautions: [...cautions, caution] })));
   };
   return (
-    <div className="not-taken">
+    <div className="[&_label]:inline-block [&_label]:first-letter:uppercase">
       <label>
         {side === null ? 'Not' : `${side} not`} taken?{' '}
-        <select
-          className="word-select"
+        <WordSelect
           value={entry?.reason ?? ''}
           onChange={(event) => {
             choose(event.target.value);
@@ -81,16 +82,13 @@ export function NotTaken({ record, measure, side }: NotTakenProps) {
               {words}
             </option>
           ))}
-        </select>
+        </WordSelect>
       </label>
-      {entry !== null && <span className="quiet"> {writeDate(entry.at)}</span>}
+      {entry !== null && <span className="text-faint"> {writeDate(entry.at)}</span>}
       {kind !== null && !isNoted && (
-        <p className="caution">
-          {kind.name}?{' '}
-          <button type="button" className="word-button" onClick={noteCaution}>
-            Keep it as a stop sign
-          </button>{' '}
-          <span className="quiet">{kind.advice}</span>
+        <p className="font-semibold">
+          {kind.name}? <WordButton onClick={noteCaution}>Keep it as a stop sign</WordButton>{' '}
+          <span className="text-faint">{kind.advice}</span>
         </p>
       )}
       {told}

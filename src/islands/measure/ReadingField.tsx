@@ -1,3 +1,4 @@
+import { READING } from './readingLook.ts';
 import { toTenths } from '../../core/units/rounding.ts';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
@@ -12,6 +13,7 @@ import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
 import { readTyped } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface ReadingFieldProps {
   record: PersonRecord;
@@ -118,13 +120,14 @@ export function ReadingField(props: ReadingFieldProps) {
   };
 
   return (
-    <div className="reading-field">
+    <div className="[&_label]:text-[1.1rem] [&_strong]:font-serif [&_strong]:text-[1.3rem] [&_strong]:font-semibold">
       <label htmlFor={id}>
         {side === null ? '' : <strong>{side}</strong>} {ordinal}
       </label>
       <input
         id={id}
-        className="reading"
+        className={`${READING} text-[2.6rem]`}
+        data-testid="reading"
         // The round is walked with Enter; the first field waits for the first number.
         autoFocus={focusFirst}
         inputMode="text"
@@ -140,7 +143,7 @@ export function ReadingField(props: ReadingFieldProps) {
         onKeyDown={onKeyDown}
         onBlur={take}
       />
-      <p id={`${id}-state`} className="field-state" role="status">
+      <p id={`${id}-state`} className="m-0 min-h-6 text-[0.95rem] text-faint" role="status">
         {problem !== null ? (
           <>
             {problem.message} {problem.hint}
@@ -158,25 +161,21 @@ export function ReadingField(props: ReadingFieldProps) {
         <p role="alert">
           Not saved: {writeValue(theirs.value, protocol.unit, unit)} was entered elsewhere
           meanwhile.{' '}
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               keepMine(theirs);
             }}
           >
             Keep mine
-          </button>{' '}
-          <button
-            type="button"
-            className="word-button"
+          </WordButton>{' '}
+          <WordButton
             onClick={() => {
               setTheirs(null);
               setDraft(null);
             }}
           >
             Take the other
-          </button>
+          </WordButton>
         </p>
       )}
     </div>

@@ -12,6 +12,8 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { readTyped } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 /** Every reading of one measure, newest first: each can be put right or set aside, with a reason. */
 export function ReadingsList({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
@@ -20,7 +22,10 @@ export function ReadingsList({ record, measure }: { record: PersonRecord; measur
     .sort((a, b) => b.takenAt.localeCompare(a.takenAt));
   if (readings.length === 0) return null;
   return (
-    <details className="readings-list">
+    <details
+      className="[&_li]:border-b [&_li]:border-hair [&_li]:py-[0.15rem]"
+      data-testid="readings-list"
+    >
       <summary>
         {readings.length === 1 ? 'The one reading' : `All ${String(readings.length)} readings`} of
         this measure
@@ -46,8 +51,8 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
   );
   return (
     <li>
-      <span className={isCounted(reading) ? '' : 'set-aside'}>{write(value)}</span>{' '}
-      <span className="quiet">
+      <span className={isCounted(reading) ? '' : 'text-faint line-through'}>{write(value)}</span>{' '}
+      <span className="text-faint">
         {told.join(', ')}
         {corrected != null && `; first ${write(corrected.from)}, ${corrected.reason}`}
         {setAside != null && `; set aside: ${setAside.reason}`}
@@ -56,35 +61,29 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
       </span>{' '}
       {open === null && (
         <>
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               setOpen('value');
             }}
           >
             correct
-          </button>{' '}
+          </WordButton>{' '}
           {!isSetAside ? (
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 setOpen('reason');
               }}
             >
               set aside
-            </button>
+            </WordButton>
           ) : (
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 save(() => saveReading(personId, { ...reading, setAside: null }));
               }}
             >
               count it again
-            </button>
+            </WordButton>
           )}
         </>
       )}
@@ -139,7 +138,7 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
   };
   return (
     <form
-      className="change-form"
+      className="max-w-md py-2"
       onSubmit={(event) => {
         event.preventDefault();
         save();
@@ -147,8 +146,7 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
     >
       {told}
       {asksValue && (
-        <label className="field">
-          <span>Right value</span>
+        <Field label="Right value">
           <input
             autoFocus
             value={text}
@@ -156,10 +154,9 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
               setText(event.target.value);
             }}
           />
-        </label>
+        </Field>
       )}
-      <label className="field">
-        <span>Why</span>
+      <Field label="Why">
         <input
           required
           autoFocus={!asksValue}
@@ -168,14 +165,12 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
             setReason(event.target.value);
           }}
         />
-      </label>
-      <div className="button-row">
-        <button type="submit" className="button">
-          {asksValue ? 'Correct it' : 'Set it aside'}
-        </button>
-        <button type="button" className="button plain" onClick={onDone}>
+      </Field>
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button type="submit">{asksValue ? 'Correct it' : 'Set it aside'}</Button>
+        <Button isPlain onClick={onDone}>
           Leave it
-        </button>
+        </Button>
       </div>
       <ProblemList problems={problems} />
     </form>

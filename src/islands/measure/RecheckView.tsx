@@ -13,6 +13,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/words.ts';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 interface RecheckViewProps {
   record: RevisedRecord;
@@ -38,9 +39,7 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
   if (asked === null) {
     return (
       <p>
-        <button type="button" className="word-button" onClick={ask}>
-          Which readings are worth repeating?
-        </button>
+        <WordButton onClick={ask}>Which readings are worth repeating?</WordButton>
       </p>
     );
   }
@@ -59,7 +58,7 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
   return (
     <section role="status">
       <h2>Worth repeating</h2>
-      <ol className="recheck-list">
+      <ol>
         {value.map(({ measure, side, errorNow, errorThen, depthGain, setUps, most }) => {
           const protocol = getProtocol(measure);
           const write = (each: number): string => writeValue(each, protocol.unit, unit);
@@ -72,7 +71,7 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
               : ± {write(errorNow)} → ± {write(errorThen)}
               {most !== null && `; ${sayMost(most, unit)}`}
               {depthGain >= 0.1 && (
-                <span className="quiet">
+                <span className="text-faint">
                   ; the depths of {setUps} set-ups together come {depthGain.toFixed(1)} further
                 </span>
               )}
@@ -80,15 +79,13 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
           );
         })}
       </ol>
-      <button
-        type="button"
-        className="button"
+      <Button
         onClick={() => {
           setQuery({ only: only.join(','), step: only[0] ?? null });
         }}
       >
         Measure these again
-      </button>
+      </Button>
     </section>
   );
 }

@@ -17,6 +17,7 @@ import { ALL_POSES, findPoses, type RoundKind } from './findRound.ts';
 import { RoundWords } from './HowTaken.tsx';
 import { REASON_WORDS } from './NotTaken.tsx';
 import { RecheckView } from './RecheckView.tsx';
+import { Button, ButtonLink, WordButton } from '../shared/ui/Button.tsx';
 
 function countReadings(record: PersonRecord, measure: MeasureId): string {
   const set = calcMeasureSet(record.readings);
@@ -77,10 +78,8 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
         One reading a side is enough to begin; two make it surer. Stop at the first firm resistance;
         never press.
       </p>
-      <div className="button-row">
-        <button
-          type="button"
-          className="button"
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button
           onClick={() => {
             onGo(next);
           }}
@@ -88,44 +87,41 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
           {left.length === round.length ? 'Begin' : left.length === 0 ? 'Measure again' : 'Go on'}
           {': '}
           {getProtocol(next).name.toLowerCase()}
-        </button>
+        </Button>
         {left.length < round.length && (
-          <a className="button plain" href={`/set-up?id=${encodeURIComponent(record.person.id)}`}>
+          <ButtonLink isPlain href={`/set-up?id=${encodeURIComponent(record.person.id)}`}>
             See the set-up
-          </a>
+          </ButtonLink>
         )}
       </div>
       {kind !== 'recheck' && left.length < round.length && (
         <RecheckView key={poseIds.join()} record={record} poseIds={poseIds} />
       )}
-      <ol className="round-list">
+      <ol className="my-3 grid max-w-192 list-decimal grid-cols-[repeat(2,minmax(0,1fr))] gap-x-12 gap-y-[0.4rem] pl-[1.8rem] max-phone:grid-cols-1">
         {states
           .filter(({ state }) => wantsAll || state !== 'done' || left.length === 0)
           .map(({ measure, state }) => (
             <li key={measure}>
-              <button
-                type="button"
-                className="word-button"
+              <WordButton
                 onClick={() => {
                   onGo(measure);
                 }}
               >
                 {getProtocol(measure).name}
-              </button>{' '}
-              <span className="quiet">{state}</span>
+              </WordButton>{' '}
+              <span className="text-faint">{state}</span>
             </li>
           ))}
       </ol>
       {left.length > 0 && left.length < round.length && (
-        <button
-          type="button"
-          className="word-button quiet"
+        <WordButton
+          className="text-faint"
           onClick={() => {
             setWantsAll(!wantsAll);
           }}
         >
           {wantsAll ? 'Show only what is left' : 'Show what is done too'}
-        </button>
+        </WordButton>
       )}
       {record.readings.length > 0 && <BodyView record={record} />}
     </section>
@@ -137,7 +133,7 @@ function GuardianLine({ person }: { person: Person }) {
   if (!isMinor(person, new Date().toISOString())) return null;
   const { guardian } = person.intake;
   return (
-    <p className="caution">
+    <p className="font-semibold">
       Under 18: no end of range, and a guardian is present
       {guardian === '' ? '. Nobody is named yet.' : `: ${guardian}.`}
     </p>
@@ -156,7 +152,7 @@ function PoseChoice({ chosen }: { chosen: readonly string[] }) {
     });
   };
   return (
-    <details className="pose-choice">
+    <details className="*:[div]:max-w-248 *:[div]:columns-[14rem]">
       <summary>
         For{' '}
         {isAll ? 'every pose' : chosen.length === 1 ? 'one pose' : `${String(chosen.length)} poses`}
@@ -164,7 +160,7 @@ function PoseChoice({ chosen }: { chosen: readonly string[] }) {
       </summary>
       <div>
         {POSES.map(({ id, name }) => (
-          <label className="check" key={id}>
+          <label className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]" key={id}>
             <input
               type="checkbox"
               checked={!isAll && chosen.includes(id)}
@@ -195,15 +191,13 @@ function RoundChoice({ kind }: { kind: RoundKind }) {
         .map(({ kind: id, words, query }, i) => (
           <span key={id}>
             {i > 0 && ', or '}
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 setQuery(query);
               }}
             >
               {words}
-            </button>
+            </WordButton>
           </span>
         ))}{' '}
       instead.

@@ -1,3 +1,5 @@
+import clsx from 'clsx';
+import { LIVE_ROW, ON_THE_RIGHT } from './liveRow.ts';
 import { toTenths } from '../../core/units/rounding.ts';
 import { useEffect, useRef, useState } from 'react';
 import type { Protocol } from '../../core/measures/protocol.ts';
@@ -8,6 +10,7 @@ import { useCaptureKeys } from './live/useCaptureKeys.ts';
 import { findNextSlot, type Slot } from './slots.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import type { Reading } from '../../core/measures/reading.ts';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface StopwatchProps {
   record: PersonRecord;
@@ -82,21 +85,26 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
   };
   useCaptureKeys({ onTake: press, onUndo: undo });
   return (
-    <section className="live" aria-label="Stopwatch">
-      <div className={`live-row ${next?.side ?? ''}`}>
-        <p className="live-side">{next?.side ?? 'all taken'}</p>
-        <p className="live-number">
+    <section
+      className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80"
+      aria-label="Stopwatch"
+    >
+      <div className={clsx(LIVE_ROW, next?.side === 'right' && ON_THE_RIGHT)}>
+        <p className="m-0 font-serif text-[3.5rem] leading-none font-semibold max-phone:text-[2.6rem]">
+          {next?.side ?? 'all taken'}
+        </p>
+        <p className="m-0 min-w-[5.2ch] text-right text-[7rem] leading-none whitespace-nowrap max-phone:min-w-[4.4ch] max-phone:text-[4.2rem] [&_span]:text-[3rem]">
           {seconds.toFixed(1)}
           <span> s</span>
         </p>
       </div>
-      <div className="button-row">
-        <button type="button" className="button" onClick={press}>
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button onClick={press}>
           {startedAt !== null ? 'Stop' : next === null ? 'Next measure' : 'Start'} <kbd>Space</kbd>
-        </button>
-        <button type="button" className="button plain" onClick={undo} disabled={lastId === null}>
+        </Button>
+        <Button isPlain onClick={undo} disabled={lastId === null}>
           Undo <kbd>⌫</kbd>
-        </button>
+        </Button>
       </div>
       {told}
     </section>

@@ -1,3 +1,4 @@
+import { READING } from './readingLook.ts';
 import { toTenths } from '../../core/units/rounding.ts';
 import { useState, type KeyboardEvent } from 'react';
 import { checkValue } from '../../core/measures/checkReading.ts';
@@ -45,7 +46,7 @@ export function TapeReading(props: TapeReadingProps) {
 
   if (body === null) {
     return row === 0 ? (
-      <p className="caution">The tape needs this leg’s heights: measure them first.</p>
+      <p className="font-semibold">The tape needs this leg’s heights: measure them first.</p>
     ) : null;
   }
   const take = (): boolean => {
@@ -102,7 +103,7 @@ export function TapeReading(props: TapeReadingProps) {
   const lastNeeded = form.fields.findLastIndex((each) => each.usual === null);
   const working = reading?.raw?.working;
   return (
-    <fieldset className="tape-reading">
+    <fieldset className="mb-2 [&_label]:mt-[0.35rem] [&_label]:block [&_strong]:font-serif [&_strong]:text-[1.3rem] [&_strong]:leading-[normal] [&_strong]:font-semibold">
       <legend>
         <strong>{side ?? 'tape'}</strong>,{' '}
         {['first', 'second', 'third'][row] ?? `${String(row + 1)}th`} reading
@@ -114,7 +115,8 @@ export function TapeReading(props: TapeReadingProps) {
           <label key={id}>
             {name}
             <input
-              className={usual === null ? 'reading' : 'aside'}
+              className={usual === null ? `${READING} py-[0.2rem] text-[1.9rem]` : ''}
+              data-testid={usual === null ? 'reading' : 'usual'}
               inputMode="decimal"
               autoComplete="off"
               value={typed[id] ?? written}
@@ -132,7 +134,7 @@ export function TapeReading(props: TapeReadingProps) {
       {problems.length > 0 && <ProblemList problems={problems} />}
       {told}
       {typeof working === 'string' && reading !== null && (
-        <p className="quiet" role="status">
+        <p className="text-faint" role="status">
           {working} = {writeValue(reading.value, 'deg', unit)}
         </p>
       )}

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { toTenths } from '../../core/units/rounding.ts';
 import { compareValues, type Comparison } from '../../core/measures/compareValues.ts';
 import { explainError } from '../../core/measures/explainError.ts';
@@ -11,6 +12,7 @@ import { saveReadings } from '../../data/readings.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 /** What has changed, told apart from what measuring alone would show. */
 function sayChange(
@@ -42,11 +44,9 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
       write(() => saveReadings(record.person.id, changed));
     };
     return (
-      <div className="sides-line caution">
+      <div className="col-span-full font-semibold">
         {swapped.message} {swapped.hint}{' '}
-        <button type="button" className="word-button" onClick={changeOver}>
-          Change them over
-        </button>
+        <WordButton onClick={changeOver}>Change them over</WordButton>
         {told}
       </div>
     );
@@ -57,7 +57,7 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
   const apart = say(toTenths(Math.abs(difference)));
   const error = say(toTenths(smallestReal));
   return (
-    <p className="sides-line">
+    <p className="col-span-full">
       {verdict === 'noise'
         ? `No clear difference between left and right: ${apart}, and measuring alone gives up to ${error}.`
         : `The ${difference < 0 ? 'left' : 'right'} has ${apart} less, more than the ${error} of measuring error.`}
@@ -78,27 +78,38 @@ export function ValueLine({ record, measure, side, before }: ValueLineProps) {
   const protocol = getProtocol(measure);
   const value = calcMeasureValue(record.readings, measure, side);
   const earlier = calcMeasureValue(before, measure, side);
-  if (value === null) return <p className="quiet value-line">no reading yet</p>;
+  if (value === null)
+    return <p className="text-faint border-t border-hair pt-[0.4rem]">no reading yet</p>;
   const third = findThirdReadingNote(value);
   const write = (each: number): string => writeValue(each, protocol.unit, unit);
   const isOld = earlier?.takenAt === value.takenAt;
   return (
-    <div className="value-line" aria-live="polite">
+    <div className="border-t border-hair pt-[0.4rem]" aria-live="polite">
       <p>
-        <span className={isOld ? 'value quiet' : 'value'}>{write(value.value)}</span> ±{' '}
-        {write(value.error)}
+        <span
+          className={clsx(
+            'font-serif text-[1.6rem] leading-[normal] font-medium normal-nums',
+            isOld && 'text-faint',
+          )}
+          data-testid="value"
+        >
+          {write(value.value)}
+        </span>{' '}
+        ± {write(value.error)}
         {value.readingIds.length > 1 && `, spread ${write(value.spread)}`}
-        {isOld && <span className="quiet">, {writeDate(value.takenAt)}</span>}
+        {isOld && <span className="text-faint">, {writeDate(value.takenAt)}</span>}
       </p>
       <details>
-        <summary className="quiet">how sure this is</summary>
+        <summary className="text-faint">how sure this is</summary>
         {explainError(value).map((each) => (
           <p key={each}>{each}</p>
         ))}
       </details>
-      {third !== null && !isOld && <p className="caution">{`${third.message} ${third.hint}`}</p>}
+      {third !== null && !isOld && (
+        <p className="font-semibold">{`${third.message} ${third.hint}`}</p>
+      )}
       {earlier !== null && !isOld && (
-        <p className="quiet">
+        <p className="text-faint">
           before: {write(earlier.value)}, {writeDate(earlier.takenAt)};{' '}
           {sayChange(compareValues(value, earlier), write)}
         </p>

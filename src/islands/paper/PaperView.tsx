@@ -14,6 +14,8 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { KINDS, makePages, type Kind, type PaperRequest } from './makePages.ts';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 /** What goes onto paper: cards for the mat, or the feet in true size. */
 export function PaperView() {
@@ -30,8 +32,8 @@ export function PaperView() {
   return (
     <>
       <PersonSentence person={record.person} here="set-up" />
-      <h1 className="no-print">On paper</h1>
-      <div className="paper">
+      <h1 className="print:hidden">On paper</h1>
+      <div className="grid grid-cols-[18rem_minmax(0,1fr)] gap-8 max-phone:grid-cols-[minmax(0,1fr)] print:block">
         <PaperChoice
           request={request}
           onChange={(changes) => {
@@ -53,9 +55,8 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
   const { kind, paper, side, poseIds } = request;
   const all = [...POSES, ...(kind === 'template' ? [] : LYING_POSES)];
   return (
-    <form className="paper-choice no-print">
-      <label className="field">
-        <span>What</span>
+    <form className="print:hidden">
+      <Field label="What">
         <select
           value={kind}
           onChange={(event) => {
@@ -68,9 +69,8 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
             </option>
           ))}
         </select>
-      </label>
-      <label className="field">
-        <span>On</span>
+      </Field>
+      <Field label="On">
         <select
           value={paper}
           onChange={(event) => {
@@ -80,10 +80,9 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
           <option value="a4">A4</option>
           <option value="letter">Letter</option>
         </select>
-      </label>
+      </Field>
       {kind === 'template' && (
-        <label className="field">
-          <span>Front foot</span>
+        <Field label="Front foot">
           <select
             value={side}
             onChange={(event) => {
@@ -93,13 +92,13 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
             <option value="right">right</option>
             <option value="left">left</option>
           </select>
-        </label>
+        </Field>
       )}
-      <fieldset className="pose-choice">
+      <fieldset className="*:[div]:max-w-248 *:[div]:columns-[14rem]">
         <legend>Poses</legend>
         <div>
           {all.map(({ id, name }) => (
-            <label key={id} className="check">
+            <label key={id} className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
               <input
                 type="checkbox"
                 checked={poseIds.includes(id)}
@@ -141,40 +140,40 @@ function Pages({ request, record }: PagesProps) {
   const answer = useAnswer(JSON.stringify({ ...request, record: request.record.revision }), () =>
     makePages(request),
   );
-  if (answer === null) return <p className="quiet">Laying it out…</p>;
+  if (answer === null) return <p className="text-faint">Laying it out…</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const { pages, problems } = answer.value;
   const [first] = pages;
   const title = `${record.person.name}, ${KINDS[request.kind]}`;
   return (
-    <section className="pages" aria-label="Pages">
+    <section
+      className="[&_img]:block [&_img]:max-w-full [&_img]:border [&_img]:border-hair [&_img]:bg-white [&_li]:print:break-after-page [&_ol]:grid [&_ol]:gap-4 print:[&_img]:max-w-none print:[&_img]:border-0 print:[&_ol]:block"
+      aria-label="Pages"
+    >
       <ProblemList problems={problems} />
       {first === undefined ? (
         <p>Nothing to print yet: choose a pose that has a set-up.</p>
       ) : (
         <>
           <PageSize width={first.width} height={first.height} />
-          <div className="button-row no-print">
-            <button
-              type="button"
-              className="button"
+          <div className="my-4 flex flex-wrap gap-3 print:hidden">
+            <Button
               onClick={() => {
                 window.print();
               }}
             >
               Print
-            </button>
-            <button
-              type="button"
-              className="button plain"
+            </Button>
+            <Button
+              isPlain
               onClick={() => {
                 void savePdf(pages, title);
               }}
             >
               Save as PDF
-            </button>
+            </Button>
           </div>
-          <p className="quiet no-print">
+          <p className="text-faint print:hidden">
             Print at 100 %. Every page has a bar of 100 mm: lay a ruler on it before you trust the
             rest. Notes and answers about health are never printed.
           </p>
@@ -206,20 +205,16 @@ function PageItem({ page }: { page: Page }) {
         alt={name}
         style={{ width: `${String(width)}mm`, aspectRatio: `${String(width)} / ${String(height)}` }}
       />
-      <p className="no-print">
+      <p className="print:hidden">
         {name}{' '}
-        <button
-          type="button"
-          className="word-button"
+        <WordButton
           onClick={() => {
             saveFile(`${name}.svg`, svg, 'image/svg+xml');
           }}
         >
           as SVG
-        </button>{' '}
-        <button
-          type="button"
-          className="word-button"
+        </WordButton>{' '}
+        <WordButton
           onClick={() => {
             void toPng(svg, width, height).then((png) => {
               saveFile(`${name}.png`, png, 'image/png');
@@ -227,7 +222,7 @@ function PageItem({ page }: { page: Page }) {
           }}
         >
           as PNG
-        </button>
+        </WordButton>
       </p>
     </li>
   );

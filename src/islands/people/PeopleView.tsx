@@ -12,6 +12,8 @@ import { useWrite } from '../shared/useWrite.tsx';
 import { askToKeepData } from '../shared/storage.ts';
 import { eraseOverdue } from '../../data/erasing.ts';
 import { Reminders } from './Reminders.tsx';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 /** The demo's reader brings the file validation along, which this page does without otherwise. */
 async function loadDemo(): Promise<void> {
@@ -58,12 +60,11 @@ export function PeopleView() {
   };
 
   return (
-    <div className="people">
-      <div className="people-head">
+    <div className="max-w-240 pt-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
         <h1>Who is on the mat?</h1>
         {present.length > 0 && (
-          <label className="field">
-            <span>Find by name</span>
+          <Field label="Find by name">
             <input
               type="search"
               value={search}
@@ -71,30 +72,30 @@ export function PeopleView() {
                 setSearch(event.target.value);
               }}
             />
-          </label>
+          </Field>
         )}
       </div>
       <Reminders />
       {told}
       {removed !== null && (
-        <p role="status" className="undo">
+        <p role="status" className="rounded bg-mist px-4 py-[0.3rem]">
           {removed.person.name} is removed.{' '}
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               restore(removed);
             }}
           >
             Undo
-          </button>
+          </WordButton>
         </p>
       )}
       {present.length === 0 ? <NobodyYet /> : null}
       {present.length > 0 && shown.length === 0 && (
-        <p className="quiet">Nobody is called “{search}”. Clear the search, or add them below.</p>
+        <p className="text-faint">
+          Nobody is called “{search}”. Clear the search, or add them below.
+        </p>
       )}
-      <ul className="people-list">
+      <ul className="mt-2 mb-5 *:grid *:min-h-14 *:grid-cols-[minmax(12rem,1.2fr)_minmax(9rem,1fr)_auto] *:items-center *:gap-x-4 *:border-t *:border-hair *:last:border-b max-phone:*:grid-cols-1 max-phone:*:py-[0.4rem]">
         {shown.map((row) => (
           <PersonLine
             key={row.id}
@@ -121,20 +122,18 @@ export function PeopleView() {
 function NobodyYet() {
   const { write, told } = useWrite();
   return (
-    <div className="empty">
+    <div className="max-w-160 py-4">
       <p>
         Nobody yet. Write a name below to begin; a short round of measures follows, and then the
         first set-up.
       </p>
-      <button
-        type="button"
-        className="button"
+      <Button
         onClick={() => {
           write(loadDemo);
         }}
       >
         Look around with made-up people
-      </button>
+      </Button>
       {told}
     </div>
   );
@@ -151,18 +150,22 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
       : `measured ${latest === undefined ? '…' : writeDate(latest)}`;
   return (
     <li>
-      <a className="person-name" href={latest === null ? `/measure${query}` : `/set-up${query}`}>
+      <a
+        className="flex min-h-11 items-center font-serif text-[1.3rem] leading-[normal] font-medium no-underline hover:wave"
+        data-testid="person-name"
+        href={latest === null ? `/measure${query}` : `/set-up${query}`}
+      >
         {row.person.name}
       </a>
-      <span className={stopped ? 'stop-word' : 'quiet'}>{state}</span>
-      <span className="person-links">
+      <span className={stopped ? 'font-bold text-stop' : 'text-faint'}>{state}</span>
+      <span className="flex flex-wrap items-center gap-x-[1.1rem] gap-y-1 *:inline-flex *:min-h-11 *:items-center">
         <a href={`/person${query}`}>what to mind</a>
         <a href={`/measure${query}`}>measure</a>
         <a href={`/set-up${query}`}>set up</a>
         <a href={`/session${query}`}>on the mat</a>
-        <button type="button" className="word-button quiet" onClick={onRemove}>
+        <WordButton className="text-faint" onClick={onRemove}>
           remove<span className="sr-only"> {row.person.name}</span>
-        </button>
+        </WordButton>
       </span>
     </li>
   );
@@ -184,9 +187,11 @@ function AddPerson() {
     });
   };
   return (
-    <form className="add-person" onSubmit={submit}>
-      <label className="field">
-        <span>Someone new</span>
+    <form
+      className="flex flex-wrap items-end gap-3 [&_label]:m-0 [&_label]:min-w-72 [&_p]:w-full"
+      onSubmit={submit}
+    >
+      <Field label="Someone new">
         <input
           value={name}
           placeholder="Name"
@@ -198,10 +203,10 @@ function AddPerson() {
             setProblem(null);
           }}
         />
-      </label>
-      <button type="submit" className="button">
+      </Field>
+      <Button type="submit">
         <UserPlus aria-hidden size={18} /> Add and measure
-      </button>
+      </Button>
       {problem !== null && (
         <p id="name-problem" role="alert">
           {problem}
@@ -220,21 +225,19 @@ function Gone({
   onRestore: (row: PersonRow) => void;
 }) {
   return (
-    <details className="gone">
+    <details className="mt-6">
       <summary>Removed people ({rows.length})</summary>
       <ul>
         {rows.map((row) => (
           <li key={row.id}>
             {row.person.name}{' '}
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 onRestore(row);
               }}
             >
               bring back<span className="sr-only"> {row.person.name}</span>
-            </button>
+            </WordButton>
           </li>
         ))}
       </ul>

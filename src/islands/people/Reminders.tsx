@@ -10,7 +10,7 @@ export function Reminders() {
   const isFull = storage !== null && isNearlyFull(storage);
   if (backup?.isDue !== true && !isFull) return null;
   return (
-    <p className="caution" role="status">
+    <p className="font-semibold" role="status">
       {backup?.isDue === true &&
         (backup.madeAt === null
           ? 'There is no backup yet of what is kept here. '

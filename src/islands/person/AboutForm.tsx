@@ -2,6 +2,7 @@ import type { Experience, Person } from '../../core/person/person.ts';
 import { changePerson, type Answer } from '../../data/people.ts';
 import { SavedField } from '../shared/SavedField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 const EXPERIENCE: readonly { readonly value: Experience; readonly words: string }[] = [
   { value: 'new', words: 'new: keeps a tenth of every range in reserve' },
@@ -52,10 +53,9 @@ export function AboutForm({ person }: { person: Person }) {
   const experience = useWrite();
   const reference = useWrite();
   return (
-    <div className="about">
+    <div>
       <SavedField label="Name" person={person} answer={NAME} check={checkName} />
-      <label className="field">
-        <span>Experience</span>
+      <Field label="Experience">
         <select
           value={person.experience}
           onChange={(event) => {
@@ -69,9 +69,9 @@ export function AboutForm({ person }: { person: Person }) {
             </option>
           ))}
         </select>
-      </label>
+      </Field>
       {experience.told}
-      <div className="field-row">
+      <div className="grid max-w-120 grid-cols-2 gap-4">
         <SavedField
           label="Born in"
           person={person}
@@ -87,8 +87,7 @@ export function AboutForm({ person }: { person: Person }) {
           inputMode="decimal"
         />
       </div>
-      <label className="field">
-        <span>Reference bands (only what is shown beside the values)</span>
+      <Field label="Reference bands (only what is shown beside the values)">
         <select
           value={person.sexForReference ?? ''}
           onChange={(event) => {
@@ -101,10 +100,10 @@ export function AboutForm({ person }: { person: Person }) {
           <option value="female">of women</option>
           <option value="male">of men</option>
         </select>
-      </label>
+      </Field>
       {reference.told}
       <SavedField label="Private notes (never printed)" person={person} answer={NOTES} rows={3} />
-      <p className="quiet">Everything here is saved as you leave a field.</p>
+      <p className="text-faint">Everything here is saved as you leave a field.</p>
     </div>
   );
 }

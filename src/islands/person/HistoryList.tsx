@@ -23,14 +23,14 @@ export function HistoryList({ person }: { person: Person }) {
     .toReversed();
   if (changes.length === 0) return null;
   return (
-    <details className="history">
+    <details className="[&_li]:border-b [&_li]:border-hair [&_li]:py-[0.15rem]">
       <summary>
         {changes.length === 1 ? 'One change' : `${String(changes.length)} changes`} of these answers
       </summary>
       <ul>
         {changes.map((change, i) => (
           <li key={`${change.at} ${change.field} ${String(i)}`}>
-            <span className="quiet">{sayDate(change.at)}</span> {sayChange(change)}
+            <span className="text-faint">{sayDate(change.at)}</span> {sayChange(change)}
           </li>
         ))}
       </ul>

@@ -26,7 +26,7 @@ const INTAKE_ANSWERS = {
 /** The first meeting's open questions; each may be left out. */
 export function IntakeForm({ person }: { person: Person }) {
   return (
-    <div className="about">
+    <div>
       {QUESTIONS.map(({ field, words }) => (
         <SavedField
           key={field}
@@ -43,7 +43,7 @@ export function IntakeForm({ person }: { person: Person }) {
           answer={INTAKE_ANSWERS.guardian}
         />
       )}
-      <p className="quiet">Every answer may be left out. Changes are kept with their date.</p>
+      <p className="text-faint">Every answer may be left out. Changes are kept with their date.</p>
     </div>
   );
 }

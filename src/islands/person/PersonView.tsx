@@ -23,10 +23,10 @@ export function PersonView() {
   return (
     <>
       <PersonSentence person={person} here="person" />
-      <div className="two-columns">
+      <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)]">
         <section>
           <h1>What to mind</h1>
-          <p className="quiet">
+          <p className="text-faint">
             {person.cautionsAskedAt === null
               ? 'Not asked yet. Nothing here is a diagnosis; local rules for teachers come first.'
               : `Last asked ${writeDate(person.cautionsAskedAt)}. Nothing here is a diagnosis; local rules for teachers come first.`}
@@ -54,10 +54,10 @@ function Noted({ person }: { person: Person }) {
   const active = findActiveCautions(person);
   if (active.length === 0) return null;
   return (
-    <ul className="plain-list noted">
+    <ul className="grid gap-[0.35rem] mb-3 border-y border-hair py-2" data-testid="noted">
       {active.map(({ entry, kind, stops }) => (
         <li key={entry.id}>
-          <strong className={stops ? 'stop-word' : ''}>
+          <strong className={stops ? 'font-bold text-stop' : ''}>
             {kind?.name ?? entry.id}
             {entry.side === null ? '' : `, ${entry.side}`}
           </strong>
@@ -85,12 +85,12 @@ function DueList({ record }: { record: PersonRecord }) {
   );
   if (stale.length === 0) return <p>Every value is fresh.</p>;
   return (
-    <ul className="due">
+    <ul className="grid gap-[0.35rem]" data-testid="due">
       {stale.map((each) => (
         <li key={`${each.measure} ${each.side ?? ''}`}>
           {getProtocol(each.measure).name}
           {each.side === null ? '' : `, ${each.side}`}{' '}
-          <span className="quiet">{writeDate(each.takenAt)}</span>
+          <span className="text-faint">{writeDate(each.takenAt)}</span>
         </li>
       ))}
     </ul>

@@ -1,3 +1,4 @@
+import { StopPanel } from '../shared/ui/StopPanel.tsx';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import type { Person } from '../../core/person/person.ts';
@@ -9,6 +10,7 @@ import { ConsentForm } from '../shared/ConsentForm.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/words.ts';
 import { saveOwnCopy } from './saveOwnCopy.ts';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 /** What a person agreed to, their own copy, and the ways to be forgotten. */
 export function TheirData({ person }: { person: Person }) {
@@ -24,28 +26,25 @@ export function TheirData({ person }: { person: Person }) {
           Agreed on {writeDate(intake.consentToData)}
           {intake.consentWording === null ? '' : ` (wording of ${intake.consentWording})`}
           {intake.guardian === '' ? '' : `, with ${intake.guardian}`}.{' '}
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               write(() => withdrawAll(person.id));
             }}
           >
             They withdraw it
-          </button>
+          </WordButton>
         </p>
       )}
       <Pictures person={person} />
-      <button
-        type="button"
-        className="button plain"
+      <Button
+        isPlain
         onClick={() => {
           write(() => saveOwnCopy(person.id));
         }}
       >
         Save their own copy
-      </button>
-      <p className="quiet">
+      </Button>
+      <p className="text-faint">
         A page to read, with charts, pictures and your notes, and the person file. It is not
         encrypted.
       </p>
@@ -59,7 +58,7 @@ function Withdrawn({ person }: { person: Person }) {
   const wasAgreed = person.history.some(({ field, to }) => field === 'consentToData' && to === '');
   return (
     <>
-      <p className="caution">
+      <p className="font-semibold">
         {wasAgreed
           ? 'They withdrew their consent. Give them their own copy if they want one, then erase them below.'
           : 'They have not agreed yet that anything is kept.'}
@@ -82,9 +81,7 @@ function Pictures({ person }: { person: Person }) {
         {since === null
           ? 'Pictures are not kept: they have not agreed to it.'
           : `Pictures may be kept, since ${writeDate(since)}; ${String(count)} here.`}{' '}
-        <button
-          type="button"
-          className="word-button"
+        <WordButton
           onClick={() => {
             write(() =>
               since === null
@@ -98,7 +95,7 @@ function Pictures({ person }: { person: Person }) {
             : count === 0
               ? 'They withdraw it'
               : `They withdraw it: delete ${count === 1 ? 'the picture' : `all ${String(count)}`}`}
-        </button>
+        </WordButton>
       </p>
       {told}
     </>
@@ -115,59 +112,54 @@ function Erasure({ person }: { person: Person }) {
   };
   return (
     <>
-      <div className="button-row">
-        <button
-          type="button"
-          className="button plain"
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button
+          isPlain
           onClick={() => {
             write(() => leave(removePerson(person.id)));
           }}
         >
           Remove
-        </button>
-        <button
-          type="button"
-          className="button plain"
+        </Button>
+        <Button
+          isPlain
           aria-expanded={isAsking}
           onClick={() => {
             setIsAsking(!isAsking);
           }}
         >
           Erase now
-        </button>
+        </Button>
       </div>
-      <p className="quiet">
+      <p className="text-faint">
         Someone removed can be brought back for {REMOVED_DAYS} days; then everything of theirs is
         erased automatically.
       </p>
       {isAsking && (
-        <div className="stop-panel" role="alert">
+        <StopPanel role="alert">
           <p>
             Every reading, session, set-up, picture and note of {person.name} goes from this browser
             now, and cannot be brought back. Backups and files that you saved are not changed:
             delete them too.
           </p>
-          <div className="button-row">
-            <button
-              type="button"
-              className="button"
+          <div className="my-4 flex flex-wrap gap-3">
+            <Button
               onClick={() => {
                 write(() => leave(erasePerson(person.id)));
               }}
             >
               Erase everything of {person.name}
-            </button>
-            <button
-              type="button"
-              className="button plain"
+            </Button>
+            <Button
+              isPlain
               onClick={() => {
                 setIsAsking(false);
               }}
             >
               Leave it
-            </button>
+            </Button>
           </div>
-        </div>
+        </StopPanel>
       )}
       {told}
     </>

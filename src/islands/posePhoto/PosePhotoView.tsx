@@ -23,7 +23,8 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { Findings } from './Findings.tsx';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 const VIEWS = [
   ['side', 'the long edge of the mat, square to it'],
@@ -113,22 +114,25 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
   const findings =
     opened === null ? null : checkPose(pose, result.value, view, opened.picture, marks, knownCm);
   return (
-    <section className="photo" aria-label="Photo against plan">
+    <section
+      className="[&_input[type=file]]:w-auto"
+      data-testid="photo"
+      aria-label="Photo against plan"
+    >
       <PictureChoice state={state} onDrawn={() => void openDrawn()} />
-      <p className="quiet">
+      <p className="text-faint">
         Stand well back, the camera at the height of the pelvis and square to the mat. The picture
         stays in this browser and is not kept.
       </p>
       <ProblemList problems={state.problems} />
       {opened !== null && (
-        <div className="pose-photo">
+        <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 max-tablet:grid-cols-[minmax(0,1fr)]">
           <div>
             <PictureMarks state={state} plan={plan} />
           </div>
           <div>
             {view === 'side' && (
-              <label className="field">
-                <span>Known length, along the mat</span>
+              <Field label="Known length, along the mat">
                 <input
                   value={known}
                   aria-invalid={!length.ok}
@@ -137,7 +141,7 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
                   }}
                 />
                 {!length.ok && <ProblemList problems={length.problems} />}
-              </label>
+              </Field>
             )}
             <Findings findings={findings} />
           </div>

@@ -5,8 +5,8 @@ import { namePose, nameSide } from '../shared/poseWords.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { LineChart, type ChartLine } from './LineChart.tsx';
-import { TableHead } from '../shared/TableHead.tsx';
-import { SelectField } from '../shared/SelectField.tsx';
+import { TableHead } from '../shared/ui/TableHead.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 
 const keyOf = ({ pose, side }: Drift): string => `${pose} ${side}`;
 
@@ -47,17 +47,20 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
         )}
         onChange={setKey}
       />
-      <p className="chart-sentence">
+      <p className="mb-1 min-h-[3em]">
         <strong>{sayDrift(drift)}</strong>
       </p>
       {lines.length > 0 && (
         <>
           <LineChart lines={lines} bands={NO_BANDS} marks={NO_MARKS} unit=" cm" label={label} />
-          <p className="quiet">Circles: stance length; squares, dashed: height of the hand.</p>
+          <p className="text-faint">Circles: stance length; squares, dashed: height of the hand.</p>
         </>
       )}
-      <div className="table-scroll">
-        <table className="holds">
+      <div className="overflow-x-auto">
+        <table
+          className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
+          data-testid="holds"
+        >
           <caption className="sr-only">{label}</caption>
           <TableHead columns={['Session', 'Stance length', 'Hand height', 'Depth', 'Level']} />
           <tbody>

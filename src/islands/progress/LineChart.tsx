@@ -195,7 +195,7 @@ export function LineChart({ lines, bands, marks, unit, label }: LineChartProps) 
     };
   }, [lines, bands, marks, unit]);
   return (
-    <div className="chart">
+    <div className="relative h-75">
       <canvas ref={canvas} role="img" aria-label={label} />
     </div>
   );

@@ -40,7 +40,7 @@ export function OverTimeView() {
     <li key={each.key}>
       <button
         type="button"
-        className="sentence-button"
+        className="min-h-11 cursor-pointer text-left aria-pressed:font-bold"
         aria-pressed={each === chosen}
         onClick={() => {
           setQuery({ measure: each.key });
@@ -56,12 +56,12 @@ export function OverTimeView() {
     <>
       <PersonSentence person={record.person} here="over-time" />
       {series.length === 0 ? (
-        <p className="empty">
+        <p className="max-w-160 py-4">
           Nothing is measured yet.{' '}
           <a href={`/measure?id=${encodeURIComponent(record.person.id)}`}>Start a short round</a>
         </p>
       ) : (
-        <div className="over-time">
+        <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
           <section>
             <h1>What has changed</h1>
             {real.length === 0 ? (
@@ -71,13 +71,13 @@ export function OverTimeView() {
                   : 'Nothing by more than its measuring error.'}
               </p>
             ) : (
-              <ul className="sentences">{real.map(line)}</ul>
+              <ul className="*:border-b *:border-hair *:py-[0.2rem]">{real.map(line)}</ul>
             )}
             <h2>Left and right</h2>
             {apart.length === 0 ? (
               <p>No clear difference in any measure.</p>
             ) : (
-              <ul className="sentences">
+              <ul className="*:border-b *:border-hair *:py-[0.2rem]">
                 {apart.map((each) => (
                   <li key={each.left.key}>{sayAsymmetry(each)}</li>
                 ))}
@@ -86,7 +86,7 @@ export function OverTimeView() {
             {noise.length > 0 && (
               <details>
                 <summary>{noise.length} measures with no change to tell</summary>
-                <ul className="sentences">{noise.map(line)}</ul>
+                <ul className="*:border-b *:border-hair *:py-[0.2rem]">{noise.map(line)}</ul>
               </details>
             )}
           </section>

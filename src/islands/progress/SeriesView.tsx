@@ -9,8 +9,8 @@ import { findSessionTime } from '../../core/sessions/toHolds.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { LineChart, type ChartBand, type ChartLine } from './LineChart.tsx';
-import { TableHead } from '../shared/TableHead.tsx';
-import { SelectField } from '../shared/SelectField.tsx';
+import { TableHead } from '../shared/ui/TableHead.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 
 interface SeriesViewProps {
   series: Series;
@@ -82,7 +82,7 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
         )}
         onChange={onChoose}
       />
-      <p className="chart-sentence">
+      <p className="mb-1 min-h-[3em]">
         <strong>{sentence}</strong>
       </p>
       <LineChart
@@ -92,7 +92,7 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
         unit={UNIT_WORDS[own]}
         label={sentence}
       />
-      <p className="quiet">
+      <p className="text-faint">
         {other === null
           ? 'Circles'
           : `Circles: ${series.side ?? ''}; squares, dashed: ${other.side ?? ''}`}
@@ -104,8 +104,11 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
       </p>
       <details>
         <summary>As a table</summary>
-        <div className="table-scroll">
-          <table className="holds">
+        <div className="overflow-x-auto">
+          <table
+            className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
+            data-testid="holds"
+          >
             <caption className="sr-only">{nameSeries(series)}</caption>
             <TableHead
               columns={[
@@ -138,7 +141,7 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
             </tbody>
           </table>
         </div>
-        <p className="quiet">
+        <p className="text-faint">
           Smallest real change = 1.96 × √(first error² + later error²). One claim a measure: the
           latest date against the first.
         </p>

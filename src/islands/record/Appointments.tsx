@@ -3,8 +3,10 @@ import { useState } from 'react';
 import type { Person } from '../../core/person/person.ts';
 import { listAppointments, removeAppointment, saveAppointment } from '../../data/appointments.ts';
 import { saveFile } from '../shared/saveFile.ts';
-import { TextField } from '../shared/TextField.tsx';
+import { TextField } from '../shared/ui/TextField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 const LONGEST = 600;
 const MOST_WEEKS = 104;
@@ -44,35 +46,33 @@ export function Appointments({ person }: { person: Person }) {
     <>
       <h2>Next appointments</h2>
       {appointments.length === 0 && <p>None is written down.</p>}
-      <ul className="plain-list">
+      <ul className="grid gap-[0.35rem]">
         {appointments.map((each) => (
           <li key={each.id}>
             {startFormat.format(new Date(each.start))}, {each.minutes} min
             {each.weeks > 1 ? `, ${String(each.weeks)} weeks in a row` : ''}
             {each.note === '' ? '' : `: ${each.note}`}{' '}
-            <button
-              type="button"
-              className="word-button quiet"
+            <WordButton
+              className="text-faint"
               aria-label={`remove ${startFormat.format(new Date(each.start))}`}
               onClick={() => {
                 write(() => removeAppointment(person.id, each.id));
               }}
             >
               remove
-            </button>
+            </WordButton>
           </li>
         ))}
       </ul>
       {told}
       <form
-        className="plan-fields"
+        className="mb-4 flex flex-wrap gap-x-5 gap-y-2 [&_input]:w-auto [&_select]:w-auto"
         onSubmit={(event) => {
           event.preventDefault();
           add();
         }}
       >
-        <label className="field">
-          <span>Start</span>
+        <Field label="Start">
           <input
             type="datetime-local"
             required
@@ -81,9 +81,8 @@ export function Appointments({ person }: { person: Person }) {
               setStart(event.target.value);
             }}
           />
-        </label>
-        <label className="field narrow-field">
-          <span>Minutes</span>
+        </Field>
+        <Field className="[&_input]:w-38!" label="Minutes">
           <input
             type="number"
             min={5}
@@ -94,9 +93,8 @@ export function Appointments({ person }: { person: Person }) {
               setMinutes(event.target.value);
             }}
           />
-        </label>
-        <label className="field narrow-field">
-          <span>Weeks in a row</span>
+        </Field>
+        <Field className="[&_input]:w-38!" label="Weeks in a row">
           <input
             type="number"
             min={1}
@@ -107,20 +105,15 @@ export function Appointments({ person }: { person: Person }) {
               setWeeks(event.target.value);
             }}
           />
-        </label>
+        </Field>
         <TextField label="Note" value={note} onChange={setNote} />
-        <div className="button-row">
-          <button type="submit" className="button plain">
+        <div className="my-4 flex flex-wrap gap-3">
+          <Button type="submit" isPlain>
             Write it down
-          </button>
-          <button
-            type="button"
-            className="button plain"
-            disabled={appointments.length === 0}
-            onClick={() => void save()}
-          >
+          </Button>
+          <Button isPlain disabled={appointments.length === 0} onClick={() => void save()}>
             Calendar file
-          </button>
+          </Button>
         </div>
       </form>
     </>

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { findActiveCautions } from '../../core/cautions/stopSigns.ts';
@@ -15,6 +16,7 @@ import { useRecord } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/words.ts';
 import { Appointments } from './Appointments.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 /** Everything that is known of a person in the order of time, for a colleague to take over from. */
 export function RecordView() {
@@ -37,14 +39,14 @@ export function RecordView() {
   return (
     <>
       <PersonSentence person={person} here="record" />
-      <div className="record">
+      <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
         <section>
           <h1>The record of {person.name}</h1>
           {cautions.length > 0 && (
             <p>
               To mind:{' '}
               {cautions.map(({ entry, kind, stops }, i) => (
-                <span key={entry.id} className={stops ? 'stop-word' : ''}>
+                <span key={entry.id} className={stops ? 'font-bold text-stop' : ''}>
                   {i > 0 ? ', ' : ''}
                   {kind?.name ?? entry.id}
                   {entry.clearedBy === null ? '' : ` (cleared by ${entry.clearedBy})`}
@@ -53,38 +55,36 @@ export function RecordView() {
               .
             </p>
           )}
-          <div className="button-row no-print">
-            <button
-              type="button"
-              className="button plain"
+          <div className="my-4 flex flex-wrap gap-3 print:hidden">
+            <Button
+              isPlain
               onClick={() => {
                 window.print();
               }}
             >
               Print
-            </button>
-            <button
-              type="button"
-              className="button plain"
+            </Button>
+            <Button
+              isPlain
               disabled={sessions.length === 0}
               onClick={() => {
                 saveFile(`${person.name} sessions.csv`, writeSessionsCsv(sessions), 'text/csv');
               }}
             >
               Sessions as CSV
-            </button>
+            </Button>
           </div>
           {timeline.length === 0 ? (
             <p>Nothing has happened yet.</p>
           ) : (
-            <ol className="timeline">
+            <ol>
               {timeline.map((each, i) => (
                 <Line key={`${each.at} ${String(i)}`} happening={each} before={timeline[i - 1]} />
               ))}
             </ol>
           )}
         </section>
-        <section className="no-print">
+        <section className="print:hidden">
           <Appointments person={person} />
           <SessionList personId={person.id} sessions={sessions} />
         </section>
@@ -98,12 +98,21 @@ function Line({ happening, before }: { happening: Happening; before: Happening |
   const date = writeDate(at);
   const isNewDay = before === undefined || writeDate(before.at) !== date;
   return (
-    <li className={`happening ${kind}`}>
-      <time dateTime={at}>{isNewDay ? date : ''}</time>
+    <li className="grid grid-cols-[9.5rem_minmax(0,1fr)] gap-4 border-b border-hair py-[0.35rem] [&_p]:m-0 [&_p]:max-w-none">
+      <time dateTime={at} className="text-faint">
+        {isNewDay ? date : ''}
+      </time>
       <div>
-        <p className={stops ? 'stop-word' : ''}>{words}</p>
+        <p
+          className={clsx(
+            ['session', 'measured'].includes(kind) && 'font-bold',
+            stops && 'font-bold text-stop',
+          )}
+        >
+          {words}
+        </p>
         {details.map((each) => (
-          <p key={each} className="quiet">
+          <p key={each} className="text-faint">
             {each}
           </p>
         ))}
@@ -126,11 +135,9 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
       <h2>Sessions</h2>
       {told}
       {removed !== null && (
-        <p className="notice" role="status">
+        <p className="max-w-none rounded-md bg-mist px-[0.9rem] py-2" role="status">
           The session of {writeDate(findSessionTime(removed))} is removed.{' '}
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               write(async () => {
                 await mergeIn(personId, [removed]);
@@ -139,7 +146,7 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
             }}
           >
             put it back
-          </button>
+          </WordButton>
         </p>
       )}
       {sessions.length === 0 && (
@@ -147,7 +154,7 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
           None yet. <a href={`/session?id=${encodeURIComponent(personId)}`}>Plan the first</a>
         </p>
       )}
-      <ul className="plain-list">
+      <ul className="grid gap-[0.35rem]">
         {sessions.map((session) => {
           const date = writeDate(findSessionTime(session));
           return (
@@ -157,16 +164,15 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
               >
                 {date}
               </a>{' '}
-              <button
-                type="button"
-                className="word-button quiet"
+              <WordButton
+                className="text-faint"
                 aria-label={`remove the session of ${date}`}
                 onClick={() => {
                   remove(session.id);
                 }}
               >
                 remove
-              </button>
+              </WordButton>
             </li>
           );
         })}

@@ -15,6 +15,7 @@ import { PlanForm } from './PlanForm.tsx';
 import { PlannedHolds } from './PlannedHolds.tsx';
 import { TodayForm } from './TodayForm.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface BeforeViewProps {
   record: RevisedRecord;
@@ -77,7 +78,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
     });
   };
   return (
-    <div className="before">
+    <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
       <section>
         <OpenSessions personId={record.person.id} sessions={sessions} onOpen={onOpen} />
         <h1>What about today?</h1>
@@ -100,15 +101,13 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
           }}
         />
         {result?.ok === false && <ProblemList problems={result.problems} />}
-        <div className="button-row">
-          <button
-            type="button"
-            className="button"
+        <div className="my-4 flex flex-wrap gap-3">
+          <Button
             disabled={plan === null || plan.holds.length === 0 || isBeginning}
             onClick={begin}
           >
             {heldAt === null ? 'Begin' : 'Write it down'}
-          </button>
+          </Button>
         </div>
         {refusal}
         <PlannedHolds
@@ -117,7 +116,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
           personId={record.person.id}
           sessions={past}
         />
-        <p className="quiet">
+        <p className="text-faint">
           Pain, numbness or a catching joint ends a pose. Nothing here is a diagnosis; local rules
           for teachers come first.
         </p>

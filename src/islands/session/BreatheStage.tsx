@@ -1,3 +1,5 @@
+import clsx from 'clsx';
+import { Toggle } from '../shared/ui/Button.tsx';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
 import { useWrite } from '../shared/useWrite.tsx';
@@ -61,69 +63,75 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
   const pose = findPose(plan.pose) ?? findLyingPose(plan.pose);
   const looks = pose !== null && 'lookAt' in pose ? pose.lookAt : [];
   return (
-    <div className="run-breathe">
-      <div className="pacer">
-        <div className="pacer-vessel" aria-hidden>
+    <div
+      className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-10 max-tablet:grid-cols-[minmax(0,1fr)]"
+      data-testid="run-breathe"
+    >
+      <div className="grid grid-cols-[9rem_1fr] content-start gap-x-8 gap-y-2">
+        <div
+          className="row-span-3 flex h-80 items-end overflow-hidden border-3 border-t-0 border-ink"
+          aria-hidden
+        >
           <div
             key={breath}
-            className={isCounting ? 'pacer-water' : 'pacer-water still'}
+            className={clsx(
+              'size-full origin-bottom scale-y-20 border-t-4 border-water bg-shallow',
+              isCounting && 'animate-[one-breath_5s_ease-in-out]',
+            )}
             style={{ animationDuration: `${String(pace)}s` }}
           />
         </div>
-        <p className="pacer-count" role="status">
-          <span className="pacer-digits">{breath}</span> of {planned} breaths
+        <p className="m-0 text-[2rem]" role="status">
+          <span className="mr-2 font-serif text-[9rem] leading-none font-medium tabular-nums lining-nums">
+            {breath}
+          </span>{' '}
+          of {planned} breaths
         </p>
-        <p className="run-words">
+        <p className="mb-2 max-w-[44ch] text-[1.5rem]">
           {breath >= planned ? 'That is all that was planned.' : pose?.guidance.gaze}
         </p>
-        <div className="pacer-tools">
-          <button type="button" onClick={tap}>
-            tap along
-          </button>
-          <button
-            type="button"
+        <div className="flex flex-wrap items-center gap-2">
+          <Toggle onClick={tap}>tap along</Toggle>
+          <Toggle
             aria-pressed={!isCounting}
             onClick={() => {
               setIsCounting(!isCounting);
             }}
           >
             {isCounting ? 'pause' : 'count on'}
-          </button>
-          <button
-            type="button"
+          </Toggle>
+          <Toggle
             aria-label="shorter breaths"
             onClick={() => {
               write(() => setPace(clampPace(pace - 0.5)));
             }}
           >
             −
-          </button>
+          </Toggle>
           <span>{pace} s a breath</span>
-          <button
-            type="button"
+          <Toggle
             aria-label="longer breaths"
             onClick={() => {
               write(() => setPace(clampPace(pace + 0.5)));
             }}
           >
             +
-          </button>
-          <button
-            type="button"
+          </Toggle>
+          <Toggle
             aria-pressed={hasSound}
             onClick={() => {
               write(() => setBreathSound(!hasSound));
             }}
           >
             sound {hasSound ? 'on' : 'off'}
-          </button>
+          </Toggle>
         </div>
       </div>
       {told}
-      <ol className="run-looks">
+      <ol className="pl-[1.8rem] text-[1.5rem] leading-[1.2] *:mb-2">
         {looks.map(({ at, look, change }) => (
           <li key={at}>
-            <strong>{at}.</strong> {look} <span className="quiet">Else: {change}</span>
+            <strong>{at}.</strong> {look} <span className="text-faint">Else: {change}</span>
           </li>
         ))}
       </ol>

@@ -2,8 +2,9 @@ import { useState } from 'react';
 import { liftPause } from '../../core/sessions/liftPause.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { addEntries } from '../../data/sessions.ts';
-import { TextField } from '../shared/TextField.tsx';
+import { TextField } from '../shared/ui/TextField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface ClearPauseProps {
   personId: string;
@@ -25,7 +26,7 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
     <details>
       <summary>it was cleared</summary>
       <form
-        className="reason-form"
+        className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
         onSubmit={(event) => {
           event.preventDefault();
           if (by.trim() !== '') write(clear);
@@ -33,9 +34,9 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
       >
         <TextField label="By whom (doctor, physiotherapist)" value={by} required onChange={setBy} />
         <TextField label="Note" value={note} onChange={setNote} />
-        <button type="submit" className="button plain">
+        <Button type="submit" isPlain>
           Cleared
-        </button>
+        </Button>
         {told}
       </form>
     </details>

@@ -12,7 +12,7 @@ interface ErrorTilesProps {
 /** Every error sign, drawn: one tap notes it, another takes it back. */
 export function ErrorTiles({ hold: { plan, notes }, onNote }: ErrorTilesProps) {
   return (
-    <div className="error-tiles">
+    <div className="grid grid-cols-[repeat(auto-fill,minmax(min(10.8rem,45%),1fr))] gap-2">
       {POSE_ERRORS.map(({ id, words, say }) => {
         const isSeen = notes.errors.includes(id);
         const drawing = drawErrorSign(id, words);
@@ -20,7 +20,8 @@ export function ErrorTiles({ hold: { plan, notes }, onNote }: ErrorTilesProps) {
           <button
             key={id}
             type="button"
-            className="error-tile"
+            className="flex min-h-19 cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-hair bg-sheet px-2 py-1 text-left text-[1.25rem] leading-[1.1] aria-pressed:border-ink aria-pressed:bg-shallow aria-pressed:font-bold aria-pressed:inset-ring-2 aria-pressed:inset-ring-ink"
+            data-testid="error-tile"
             aria-pressed={isSeen}
             title={say}
             onClick={() => {
@@ -29,7 +30,7 @@ export function ErrorTiles({ hold: { plan, notes }, onNote }: ErrorTilesProps) {
           >
             {drawing !== null && (
               <span aria-hidden>
-                <SheetDrawing drawing={drawing} className="error-sign" />
+                <SheetDrawing drawing={drawing} className="size-14 flex-none" />
               </span>
             )}
             <span>{words}</span>

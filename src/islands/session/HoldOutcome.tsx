@@ -1,4 +1,5 @@
 import type { HoldNotes } from '../../core/sessions/session.ts';
+import { Toggle } from '../shared/ui/Button.tsx';
 
 interface HoldOutcomeProps {
   notes: HoldNotes;
@@ -8,61 +9,59 @@ interface HoldOutcomeProps {
 /** How the breath was, which side was harder, and whether it was held to its end. */
 export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
   return (
-    <div className="word-choices">
-      <Toggle
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+      <Outcome
         isOn={notes.breath === 'easy'}
         onPress={() => {
           change({ breath: notes.breath === 'easy' ? null : 'easy' });
         }}
       >
         breath easy
-      </Toggle>
-      <Toggle
+      </Outcome>
+      <Outcome
         isOn={notes.breath === 'held'}
         onPress={() => {
           change({ breath: notes.breath === 'held' ? null : 'held' });
         }}
       >
         breath held
-      </Toggle>
-      <Toggle
+      </Outcome>
+      <Outcome
         isOn={notes.isHarder}
         onPress={() => {
           change({ isHarder: !notes.isHarder });
         }}
       >
         this side was harder
-      </Toggle>
-      <Toggle
+      </Outcome>
+      <Outcome
         isOn={notes.outcome === 'ended-early'}
         onPress={() => {
           change({ outcome: notes.outcome === 'ended-early' ? null : 'ended-early' });
         }}
       >
         ended early
-      </Toggle>
-      <Toggle
+      </Outcome>
+      <Outcome
         isOn={notes.outcome === 'skipped'}
         onPress={() => {
           change({ outcome: notes.outcome === 'skipped' ? null : 'skipped' });
         }}
       >
         skipped
-      </Toggle>
+      </Outcome>
     </div>
   );
 }
 
-interface ToggleProps {
+interface OutcomeProps {
   isOn: boolean;
   onPress: () => void;
   children: string;
 }
 
-function Toggle({ isOn, onPress, children }: ToggleProps) {
-  return (
-    <button type="button" className="word-toggle" aria-pressed={isOn} onClick={onPress}>
-      {children}
-    </button>
-  );
-}
+const Outcome = ({ isOn, onPress, children }: OutcomeProps) => (
+  <Toggle aria-pressed={isOn} onClick={onPress}>
+    {children}
+  </Toggle>
+);

@@ -13,9 +13,10 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
-import { TextField } from '../shared/TextField.tsx';
-import { SelectField } from '../shared/SelectField.tsx';
+import { TextField } from '../shared/ui/TextField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button, ButtonLink } from '../shared/ui/Button.tsx';
 
 interface JudgeViewProps {
   record: RevisedRecord;
@@ -46,7 +47,7 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
     state.decisions.some((each) => each.pose === pose && each.side === side);
   const open = judged.filter((each) => !isDecided(each));
   return (
-    <section className="judge">
+    <section>
       <h1>What comes of it</h1>
       {told}
       <p>
@@ -58,7 +59,7 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
         . {state.holds.filter(({ at }) => at !== null).length} of {state.holds.length} holds noted.
       </p>
       {result === null && (
-        <p role="status" className="quiet">
+        <p role="status" className="text-faint">
           Weighing what was noted …
         </p>
       )}
@@ -67,20 +68,21 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
         <p>Nothing was noted, so there is nothing to judge.</p>
       )}
       {open.length > 0 && (
-        <div className="button-row">
-          <button
-            type="button"
-            className="button"
+        <div className="my-4 flex flex-wrap gap-3">
+          <Button
             ref={focusOnce}
             onClick={() => {
               put(open.map((each) => decide(each, each.verdict.kind, '')));
             }}
           >
             Accept {open.length === 1 ? 'it' : `all ${String(open.length)}`}
-          </button>
+          </Button>
         </div>
       )}
-      <ol className="verdicts">
+      <ol
+        className="max-w-224 pl-[1.8rem] *:border-b *:border-hair *:py-[0.6rem] [&_p]:mt-0 [&_p]:mb-[0.15rem] [&_p]:max-w-none"
+        data-testid="verdicts"
+      >
         {judged.map((judgement) => (
           <VerdictLine
             key={`${judgement.pose} ${judgement.side}`}
@@ -96,13 +98,13 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
           />
         ))}
       </ol>
-      <div className="button-row">
-        <a className="button plain" href={`/session?id=${encodeURIComponent(personId)}`}>
+      <div className="my-4 flex flex-wrap gap-3">
+        <ButtonLink isPlain href={`/session?id=${encodeURIComponent(personId)}`}>
           The next session
-        </a>
-        <a className="button plain" href={`/over-time?id=${encodeURIComponent(personId)}`}>
+        </ButtonLink>
+        <ButtonLink isPlain href={`/over-time?id=${encodeURIComponent(personId)}`}>
           Over time
-        </a>
+        </ButtonLink>
       </div>
     </section>
   );
@@ -134,22 +136,30 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
   );
   return (
     <li>
-      <p className="verdict-head">
+      <p className="text-[1.15rem]">
         <strong>{namePose(pose)}</strong>, {nameSide(pose, side)}:{' '}
-        <strong className={stops ? 'stop-word' : 'verdict-word'}>{sayVerdict(kind)}</strong>
+        <strong
+          className={
+            stops
+              ? 'font-bold text-stop'
+              : 'underline decoration-water decoration-3 underline-offset-4'
+          }
+        >
+          {sayVerdict(kind)}
+        </strong>
         {decision === null
           ? ''
           : decision.choice === 'accepted'
             ? ', accepted'
             : `, overruled: ${decision.reason}`}
       </p>
-      <p className="quiet">
+      <p className="text-faint">
         {decision?.choice === 'overruled' ? `Offered was: ${sayVerdict(verdict.kind)}. ` : ''}
         Because: {verdict.facts.join('; ')}.
         {verdict.remeasure.length > 0 ? ` Measure again: ${verdict.remeasure.join('; ')}.` : ''}
       </p>
       {offer !== null && offer.changes.length > 0 && (
-        <p className="quiet">
+        <p className="text-faint">
           {offer.words}:{' '}
           {offer.changes
             .map(
@@ -163,7 +173,7 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
       <details>
         <summary>{decision === null ? 'change or overrule' : 'decide anew'}</summary>
         <form
-          className="reason-form"
+          className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
           onSubmit={(event) => {
             event.preventDefault();
             if (instead === '') onDecide(verdict.kind, '');
@@ -189,9 +199,9 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
               onChange={setReason}
             />
           )}
-          <button type="submit" className="button plain">
+          <Button type="submit" isPlain>
             Decide
-          </button>
+          </Button>
         </form>
       </details>
     </li>

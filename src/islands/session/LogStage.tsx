@@ -10,6 +10,7 @@ import { ResponsePanel } from './ResponsePanel.tsx';
 import { SignNote } from './SignNote.tsx';
 import { SwappedFor } from './SwappedFor.tsx';
 import { Used } from './Used.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 interface LogStageProps {
   record: RevisedRecord;
@@ -38,7 +39,7 @@ export function LogStage(props: LogStageProps) {
     hold: plan.id,
   });
   return (
-    <div className="run-log">
+    <div data-testid="run-log">
       {response !== null && response.kind !== 'ease' && (
         <ResponsePanel
           record={record}
@@ -50,18 +51,17 @@ export function LogStage(props: LogStageProps) {
           onNote={onNote}
         />
       )}
-      <div className="run-log-columns">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,27rem)] gap-6 max-tablet:grid-cols-[minmax(0,1fr)]">
         <section aria-label="What was seen">
           <ErrorTiles hold={hold} onNote={onNote} />
         </section>
-        <section aria-label="How it was" className="log-side">
+        <section aria-label="How it was" className="flex flex-col gap-[0.6rem] text-[1.2rem]">
           <HoldOutcome notes={notes} onChange={change} />
           <PainNote notes={notes} onChange={change} />
           <SignNote notes={notes} cleared={hold.cleared} onChange={change} />
           <Used plan={plan} notes={notes} onChange={change} />
           <SwappedFor plan={plan} notes={notes} onChange={change} />
-          <label className="field">
-            <span>Note</span>
+          <Field label="Note">
             <input
               defaultValue={notes.note}
               onBlur={(event) => {
@@ -72,13 +72,13 @@ export function LogStage(props: LogStageProps) {
                 if (event.key === 'Enter') event.currentTarget.blur();
               }}
             />
-          </label>
+          </Field>
           {findPose(plan.pose) !== null && (
             <p>
               <a href={`/pose-photo?${photo.toString()}`}>A photo against this plan</a>
             </p>
           )}
-          <p className="quiet" role="status">
+          <p className="text-faint" role="status">
             {hold.at === null ? 'Nothing noted yet.' : 'Saved.'}
           </p>
         </section>

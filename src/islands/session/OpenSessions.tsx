@@ -4,6 +4,7 @@ import type { Session } from '../../core/sessions/session.ts';
 import { addEntries } from '../../data/sessions.ts';
 import { writeDate } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface OpenSessionsProps {
   personId: string;
@@ -17,7 +18,7 @@ export function OpenSessions({ personId, sessions, onOpen }: OpenSessionsProps) 
   const open = sessions.filter((each) => readSession(each).ended === null);
   if (open.length === 0) return null;
   return (
-    <div className="notice" role="status">
+    <div className="max-w-none rounded-md bg-mist px-[0.9rem] py-2" role="status">
       {told}
       {open.map((session) => {
         const { holds } = readSession(session);
@@ -26,18 +27,14 @@ export function OpenSessions({ personId, sessions, onOpen }: OpenSessionsProps) 
           <p key={session.id}>
             A session of {writeDate(findSessionTime(session))} is not ended: {noted} of{' '}
             {holds.length} holds noted.{' '}
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 onOpen(session.id);
               }}
             >
               go on with it
-            </button>{' '}
-            <button
-              type="button"
-              className="word-button"
+            </WordButton>{' '}
+            <WordButton
               onClick={() => {
                 write(() =>
                   addEntries(personId, session.id, [
@@ -47,7 +44,7 @@ export function OpenSessions({ personId, sessions, onOpen }: OpenSessionsProps) 
               }}
             >
               end it where it stands
-            </button>
+            </WordButton>
           </p>
         );
       })}

@@ -2,6 +2,7 @@ import { BODY_PLACES } from '../../core/sessions/places.ts';
 import { PAIN_KINDS } from '../../core/sessions/respond.ts';
 import type { HoldNotes, Pain } from '../../core/sessions/session.ts';
 import { BodyOutline } from './BodyOutline.tsx';
+import { Toggle } from '../shared/ui/Button.tsx';
 
 interface PainNoteProps {
   notes: HoldNotes;
@@ -18,11 +19,12 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
     onChange({ pain: { ...(pain ?? NOTHING), ...change } });
   };
   return (
-    <fieldset className="pain">
+    <fieldset className="mb-4 [&_legend]:font-serif [&_legend]:text-[1.1rem]">
       <legend>Pain</legend>
-      <div className="pain-scores">
+      <div className="mb-2 grid grid-cols-[repeat(11,1fr)] gap-[3px]">
         {SCORES.map((score) => (
-          <button
+          <Toggle
+            size="narrow"
             key={score}
             type="button"
             aria-pressed={pain?.score === score}
@@ -33,17 +35,15 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
             }}
           >
             {score}
-          </button>
+          </Toggle>
         ))}
       </div>
       {pain !== null && pain.score > 0 && (
         <>
-          <div className="word-choices">
+          <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
             {PAIN_KINDS.map(({ id, sign }) => (
-              <button
+              <Toggle
                 key={id}
-                type="button"
-                className="word-toggle"
                 aria-pressed={pain.kind === id}
                 onClick={() => {
                   const kind = pain.kind === id ? '' : id;
@@ -54,37 +54,35 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
                 }}
               >
                 {id}
-              </button>
+              </Toggle>
             ))}
-            <button
-              type="button"
-              className="word-toggle"
+            <Toggle
               aria-pressed={pain.rising}
               onClick={() => {
                 put({ rising: !pain.rising });
               }}
             >
               rising
-            </button>
+            </Toggle>
           </div>
-          <div className="body-places">
+          <div className="relative mt-2 grid grid-cols-3 gap-1">
             <BodyOutline />
             {BODY_PLACES.flatMap((row, i) =>
               row.map((place, j) =>
                 place === null ? (
                   <span key={`${String(i)} ${String(j)}`} />
                 ) : (
-                  <button
+                  <Toggle
+                    size="on a picture"
                     key={place}
                     type="button"
-                    className="word-toggle"
                     aria-pressed={pain.place === place}
                     onClick={() => {
                       put({ place: pain.place === place ? '' : place });
                     }}
                   >
                     {place}
-                  </button>
+                  </Toggle>
                 ),
               ),
             )}

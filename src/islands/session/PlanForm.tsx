@@ -4,7 +4,8 @@ import type { SessionAsked } from '../../core/sessions/planSession.ts';
 import { FITTING_LEVEL, USUAL_LEVEL } from '../../core/poses/level.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
+import { Field } from '../shared/ui/Field.tsx';
 
 interface PlanFormProps {
   asked: SessionAsked;
@@ -45,8 +46,11 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
   };
   const unused = EVERY_POSE.filter(({ id }) => !poses.some(({ pose }) => pose === id));
   return (
-    <div className="plan-form">
-      <ol className="chosen-poses">
+    <div>
+      <ol
+        className="mb-3 *:grid *:min-h-[46px] *:grid-cols-[minmax(0,1fr)_14rem_auto] *:items-center *:gap-3 *:border-b *:border-hair *:py-[2px] max-phone:*:grid-cols-[minmax(0,1fr)_auto] [&_select]:w-full max-phone:[&_li>select]:col-span-full max-phone:[&_li>select]:row-start-2 max-phone:[&_li>select]:max-w-full max-phone:[&_li>select]:justify-self-start"
+        data-testid="chosen-poses"
+      >
         {poses.map(({ pose, level }, i) => {
           const name = namePose(pose);
           const levels = findPose(pose)?.levels ?? [];
@@ -70,10 +74,10 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                   ))}
                 </select>
               )}
-              <span className="row-tools">
+              <span className="-col-start-2 -col-end-1 whitespace-nowrap">
                 <button
                   type="button"
-                  className="icon-button"
+                  className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
                   aria-label={`${name} earlier`}
                   disabled={i === 0}
                   onClick={() => {
@@ -84,7 +88,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                 </button>
                 <button
                   type="button"
-                  className="icon-button"
+                  className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
                   aria-label={`${name} later`}
                   disabled={i === poses.length - 1}
                   onClick={() => {
@@ -95,7 +99,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                 </button>
                 <button
                   type="button"
-                  className="icon-button"
+                  className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
                   aria-label={`leave out ${name}`}
                   onClick={() => {
                     put(poses.filter((_each, j) => j !== i));
@@ -108,7 +112,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
           );
         })}
       </ol>
-      <div className="plan-fields">
+      <div className="mb-4 flex flex-wrap gap-x-5 gap-y-2 [&_input]:w-auto [&_select]:w-auto">
         <SelectField
           label="Add a pose"
           value=""
@@ -125,8 +129,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
             onChange({ order: value as HouseRules['sides'] });
           }}
         />
-        <label className="field narrow-field">
-          <span>Breaths</span>
+        <Field className="[&_input]:w-38!" label="Breaths">
           <input
             inputMode="numeric"
             placeholder="as the pose says"
@@ -135,9 +138,8 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
               onChange({ breaths: readCount(event.target.value) });
             }}
           />
-        </label>
-        <label className="field narrow-field">
-          <span>Rounds a side</span>
+        </Field>
+        <Field className="[&_input]:w-38!" label="Rounds a side">
           <input
             inputMode="numeric"
             defaultValue={asked.rounds}
@@ -145,9 +147,8 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
               onChange({ rounds: Math.min(10, readCount(event.target.value) ?? 1) });
             }}
           />
-        </label>
-        <label className="field">
-          <span>Held on another day</span>
+        </Field>
+        <Field label="Held on another day">
           <input
             type="datetime-local"
             max={toLocal(new Date().toISOString())}
@@ -159,7 +160,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
               onHeldAt(isPast ? at.toISOString() : null);
             }}
           />
-        </label>
+        </Field>
       </div>
     </div>
   );

@@ -5,7 +5,7 @@ import type { Session } from '../../core/sessions/session.ts';
 import { ClearPause } from './ClearPause.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
-import { TableHead } from '../shared/TableHead.tsx';
+import { TableHead } from '../shared/ui/TableHead.tsx';
 
 /** A knee that is bent by less is straight or soft. */
 const LEAST_TOLD = 12;
@@ -24,7 +24,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
   const unit = useUnit();
   if (plan === null) {
     return isWorking ? (
-      <p className="quiet" role="status">
+      <p className="text-faint" role="status">
         Working out the set-ups …
       </p>
     ) : (
@@ -35,7 +35,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
   return (
     <>
       {plan.changes.length > 0 && (
-        <ul className="told">
+        <ul className="list-disc pl-[1.1rem]">
           {plan.changes.map(({ change, reason }) => (
             <li key={reason + change}>
               <strong>{reason}:</strong> {change}
@@ -44,7 +44,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
         </ul>
       )}
       {plan.leftOut.length > 0 && (
-        <ul className="told left-out">
+        <ul className="list-disc pl-[1.1rem]">
           {plan.leftOut.map(({ pose, why, instead, isPaused }) => (
             <li key={pose}>
               <strong>{namePose(pose)} is left out.</strong> {why.join(' ')}
@@ -59,7 +59,10 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
           <p role="status">
             {plan.holds.length} holds, about {minutes} minutes with the setting up.
           </p>
-          <table className="holds">
+          <table
+            className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
+            data-testid="holds"
+          >
             <caption className="sr-only">Holds in their order</caption>
             <TableHead columns={['Pose', 'Side', 'Breaths', 'Set']} />
             <tbody>
@@ -67,7 +70,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
                 <tr key={hold.id}>
                   <th scope="row">
                     {plan.holds[i - 1]?.plan.pose === hold.pose ? (
-                      <span className="quiet">and</span>
+                      <span className="text-faint">and</span>
                     ) : (
                       namePose(hold.pose)
                     )}
@@ -84,7 +87,9 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
                       )
                       .map(({ setting, value }) => `${setting.id.replaceAll('-', ' ')} ${value}`)
                       .join(', ')}
-                    {hold.why.length > 0 && <span className="quiet"> {hold.why.join('; ')}</span>}
+                    {hold.why.length > 0 && (
+                      <span className="text-faint"> {hold.why.join('; ')}</span>
+                    )}
                   </td>
                 </tr>
               ))}
@@ -93,7 +98,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
         </>
       )}
       {plan.harder.map(({ pose, side, why }) => (
-        <p key={pose} className="quiet">
+        <p key={pose} className="text-faint">
           {namePose(pose)}: {side} is the harder side, {why}.
         </p>
       ))}

@@ -1,3 +1,4 @@
+import { StopPanel } from '../shared/ui/StopPanel.tsx';
 import { useEffect, useRef, useState } from 'react';
 import { findCautionKind } from '../../core/cautions/catalogue.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
@@ -10,6 +11,7 @@ import { changePerson } from '../../data/people.ts';
 import { insertHold } from '../../data/sessions.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface ResponsePanelProps {
   record: RevisedRecord;
@@ -65,7 +67,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
   };
   const lying = LYING_POSES.filter(({ swapFor }) => swapFor.includes(plan.pose));
   return (
-    <div className="stop-panel response" role="alert" ref={panel}>
+    <StopPanel className="mb-4 max-w-none text-[1.3rem]" role="alert" ref={panel}>
       <h2>{response.words}</h2>
       <p>
         {response.facts.join('; ')}.
@@ -73,53 +75,47 @@ export function ResponsePanel(props: ResponsePanelProps) {
       </p>
       {told !== '' && <p>{told}</p>}
       {refusal}
-      <div className="button-row">
+      <div className="my-4 flex flex-wrap gap-3">
         {isUrgent ? (
-          <button
-            type="button"
-            className="button"
+          <Button
             onClick={() => {
               write(end);
             }}
           >
             End the session
-          </button>
+          </Button>
         ) : (
           <>
-            <button
-              type="button"
-              className="button"
+            <Button
               onClick={() => {
                 onPass(stop());
               }}
             >
               Leave this pose
-            </button>
+            </Button>
             {lying.map(({ id, name }) => (
-              <button
+              <Button
                 key={id}
-                type="button"
-                className="button plain"
+                isPlain
                 onClick={() => {
                   write(() => swap(id));
                 }}
               >
                 {name} instead
-              </button>
+              </Button>
             ))}
-            <button
-              type="button"
-              className="button plain"
+            <Button
+              isPlain
               onClick={() => {
                 write(end);
               }}
             >
               End the session
-            </button>
+            </Button>
           </>
         )}
       </div>
-    </div>
+    </StopPanel>
   );
 }
 

@@ -23,6 +23,7 @@ import { StaleNotice } from './StaleNotice.tsx';
 import { useStepKeys } from './useStepKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface RunViewProps {
   record: RevisedRecord;
@@ -72,7 +73,10 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   if (hold === undefined) return <NoHolds onLeave={onLeave} />;
   const { plan } = hold;
   return (
-    <div className="run">
+    <div
+      className="flex h-[calc(100dvh-5rem)] flex-col gap-3 text-[1.5rem] leading-[1.3] max-tablet:h-[calc(100dvh-2.25rem)]"
+      data-run
+    >
       <RunHead
         running={running}
         hold={hold}
@@ -91,7 +95,12 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         state={state}
         frozen={frozen}
       />
-      <div className="run-stage" role="group" tabIndex={0} aria-label={STAGE_WORDS[position.stage]}>
+      <div
+        className="min-h-0 flex-1 overflow-y-auto p-[3px]"
+        role="group"
+        tabIndex={0}
+        aria-label={STAGE_WORDS[position.stage]}
+      >
         {position.stage === 'set' && (
           <SetStage key={plan.id} plan={plan} setUp={frozen?.get(plan.id) ?? null} />
         )}
@@ -122,11 +131,11 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         )}
       </div>
       {position.stage === 'log' && response?.kind === 'ease' && (
-        <p className="notice" role="status">
+        <p className="max-w-none rounded-md bg-mist px-[0.9rem] py-2" role="status">
           <strong>{response.words}</strong> {response.facts.join('; ')}.
         </p>
       )}
-      <div className="run-row">
+      <div className="flex gap-4 pt-1 pb-2 *:min-h-18 *:flex-1 *:cursor-pointer *:rounded-[10px] *:border-2 *:border-ink *:bg-sheet *:disabled:cursor-default *:disabled:opacity-45">
         <button type="button" disabled={index === 0 && position.stage === 'set'} onClick={back}>
           back
         </button>
@@ -141,10 +150,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
 function NoHolds({ onLeave }: { onLeave: () => void }) {
   return (
     <p>
-      This session has no holds.{' '}
-      <button type="button" className="word-button" onClick={onLeave}>
-        back
-      </button>
+      This session has no holds. <WordButton onClick={onLeave}>back</WordButton>
     </p>
   );
 }
@@ -161,21 +167,20 @@ interface RunHeadProps {
 function RunHead({ running, hold, canUndo, onUndo, onLeave, onEnd }: RunHeadProps) {
   const { pose, side } = hold.plan;
   return (
-    <header className="run-head">
+    <header
+      className="flex flex-wrap items-baseline gap-x-7 [&_button]:text-base max-tablet:[&_button]:min-h-11 [&_h1]:m-0 [&_p]:m-0"
+      data-testid="run-head"
+    >
       <h1>{namePose(pose)}</h1>
       <p>{nameSide(pose, side)}</p>
-      <p className="quiet">
+      <p className="mr-auto! text-faint" data-testid="place-in-session">
         {running.index + 1} of {running.holds.length}
       </p>
-      <button type="button" className="word-button" onClick={onUndo} disabled={!canUndo}>
+      <WordButton onClick={onUndo} disabled={!canUndo}>
         undo
-      </button>
-      <button type="button" className="word-button" onClick={onLeave}>
-        leave, go on later
-      </button>
-      <button type="button" className="word-button" onClick={onEnd}>
-        end here
-      </button>
+      </WordButton>
+      <WordButton onClick={onLeave}>leave, go on later</WordButton>
+      <WordButton onClick={onEnd}>end here</WordButton>
     </header>
   );
 }
@@ -202,7 +207,13 @@ function NextButton({ onNext, children }: { onNext: () => void; children: string
     button.current?.focus({ preventScroll: true });
   }, []);
   return (
-    <button type="button" className="run-next" ref={button} onClick={onNext}>
+    <button
+      type="button"
+      className="flex-4! bg-ink! text-sheet"
+      data-testid="run-next"
+      ref={button}
+      onClick={onNext}
+    >
       {children}
     </button>
   );

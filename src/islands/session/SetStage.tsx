@@ -34,15 +34,18 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
   const others = lines.filter((each) => !large.includes(each));
   const props = setUp === null ? [] : listProps(setUp);
   return (
-    <div className="run-set">
-      {drawing !== null && <SheetDrawing drawing={drawing} className="sheet" />}
+    <div
+      className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] items-start gap-8 max-tablet:grid-cols-[minmax(0,1fr)] [&_svg]:max-h-[470px] [&_svg]:w-full"
+      data-testid="run-set"
+    >
+      {drawing !== null && <SheetDrawing drawing={drawing} size="large" />}
       <div>
         {props.length > 0 && (
-          <p className="run-words">
+          <p className="mb-2 max-w-[44ch] text-[1.5rem]">
             <strong>Fetch first:</strong> {props.join(', ')}
           </p>
         )}
-        <dl className="large-numbers">
+        <dl className="mb-3 grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-5 gap-y-2 *:flex *:flex-col [&_dd]:m-0 [&_dd]:font-serif [&_dd]:text-[3.5rem] [&_dd]:leading-[1.05] [&_dd]:font-medium [&_dd]:tabular-nums [&_dd]:lining-nums [&_dt]:text-[1.5rem] [&_dt]:leading-[1.15] [&_small]:text-[1.6rem]">
           {large.map(({ setting, words, value }) => (
             <div key={setting.id}>
               <dd>
@@ -53,13 +56,15 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
           ))}
         </dl>
         {others.length > 0 && (
-          <ul className="run-lines">
+          <ul className="mb-3 columns-2 gap-x-6 text-[1.5rem] leading-[1.2] max-tablet:columns-1">
             {others.map(({ setting, words }) => (
               <li key={setting.id}>{words}</li>
             ))}
           </ul>
         )}
-        {plan.why.length > 0 && <p className="run-words">{plan.why.join('; ')}</p>}
+        {plan.why.length > 0 && (
+          <p className="mb-2 max-w-[44ch] text-[1.5rem]">{plan.why.join('; ')}</p>
+        )}
       </div>
     </div>
   );

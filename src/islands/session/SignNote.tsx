@@ -1,6 +1,7 @@
 import { CAUTION_KINDS, findCautionKind } from '../../core/cautions/catalogue.ts';
 import type { Clearance } from '../../core/sessions/readSession.ts';
 import type { HoldNotes } from '../../core/sessions/session.ts';
+import { Toggle } from '../shared/ui/Button.tsx';
 
 interface SignNoteProps {
   notes: HoldNotes;
@@ -19,23 +20,21 @@ export function SignNote({ notes, cleared, onChange }: SignNoteProps) {
   const name = notes.sign === null ? null : (findCautionKind(notes.sign)?.name ?? notes.sign);
   return (
     <details open={notes.sign !== null}>
-      <summary className="stop-word">
+      <summary className="font-bold text-stop">
         {name === null ? 'A stop sign' : `Stop sign: ${name}`}
         {cleared === null ? '' : `, cleared by ${cleared.by}`}
       </summary>
-      <div className="word-choices">
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
         {SIGNS.map((kind) => (
-          <button
+          <Toggle
             key={kind.id}
-            type="button"
-            className="word-toggle"
             aria-pressed={notes.sign === kind.id}
             onClick={() => {
               onChange({ sign: notes.sign === kind.id ? null : kind.id });
             }}
           >
             {kind.name.toLowerCase()}
-          </button>
+          </Toggle>
         ))}
       </div>
     </details>

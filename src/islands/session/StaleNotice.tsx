@@ -9,6 +9,7 @@ import { replaceHolds } from '../../data/sessions.ts';
 import { planSessionInWorker } from '../../workers/setUpClient.ts';
 import { writeDate } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface StaleNoticeProps {
   record: RevisedRecord;
@@ -60,23 +61,21 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
     }
   };
   return (
-    <div className="notice" role="status">
+    <div className="max-w-none rounded-md bg-mist px-[0.9rem] py-2" role="status">
       {refusal}
       {told === ''
         ? stale.some((each) => each.rulesVersion !== RULES_VERSION)
           ? `Rules changed: these set-ups were made on ${writeDate(stale[0]!.madeAt)}, by older rules.`
           : `These set-ups were made on ${writeDate(stale[0]!.madeAt)}; measures or days have passed since.`
         : told}{' '}
-      <button
-        type="button"
-        className="word-button"
+      <WordButton
         disabled={isWorking}
         onClick={() => {
           write(renew);
         }}
       >
         {isWorking ? 'making them anew …' : 'make them anew'}
-      </button>
+      </WordButton>
     </div>
   );
 }

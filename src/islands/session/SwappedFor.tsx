@@ -1,6 +1,6 @@
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
 import { EVERY_POSE } from '../shared/poseWords.ts';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 
 interface SwappedForProps {
   plan: PlannedHold;

@@ -1,6 +1,6 @@
 import { CAUTION_KINDS, type CautionKind } from '../../core/cautions/catalogue.ts';
 import type { Today } from '../../core/sessions/today.ts';
-import { TextField } from '../shared/TextField.tsx';
+import { TextField } from '../shared/ui/TextField.tsx';
 
 interface TodayFormProps {
   today: Omit<Today, 'askedAt'>;
@@ -19,7 +19,7 @@ const NEW_SIGNS = [...SIGNS, ...CAUTION_KINDS.filter(({ id }) => SENT_ON.include
 /** What about today? Every answer may be left out. */
 export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
   return (
-    <div className="today">
+    <div className="[&_fieldset]:mb-4 [&_legend]:font-serif [&_legend]:text-[1.1rem]">
       <Choice
         legend="Rested"
         name="rested"
@@ -63,7 +63,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
         <legend>Sore today</legend>
         <SoreList kinds={SORE} today={today} onChange={onChange} />
       </fieldset>
-      <label className="check">
+      <label className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
         <input
           type="checkbox"
           checked={today.isInjured}
@@ -106,9 +106,12 @@ function Choice<Value extends string>({
   return (
     <fieldset>
       <legend>{legend}</legend>
-      <div className="word-choices">
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
         {options.map(([id, words]) => (
-          <label key={id} className="word-choice">
+          <label
+            key={id}
+            className="inline-flex min-h-11 cursor-pointer items-center gap-2 pr-[0.6rem] pl-[0.2rem] has-checked:[&_span]:underline has-checked:[&_span]:decoration-water has-checked:[&_span]:decoration-3 has-checked:[&_span]:underline-offset-5"
+          >
             <input
               type="radio"
               name={name}
@@ -131,7 +134,7 @@ interface SoreListProps extends Pick<TodayFormProps, 'today' | 'onChange'> {
 
 function SoreList({ kinds, today, onChange }: SoreListProps) {
   return (
-    <div className="word-choices">
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
       {kinds.map(({ id, name, sided }) => (
         <Sore key={id} id={id} name={name} sided={sided} today={today} onChange={onChange} />
       ))}
@@ -153,7 +156,7 @@ function Sore({ id, name, sided, today, onChange }: SoreProps) {
   const others = today.sore.filter((each) => each.id !== id);
   return (
     <>
-      <label className="word-choice">
+      <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 pr-[0.6rem] pl-[0.2rem] has-checked:[&_span]:underline has-checked:[&_span]:decoration-water has-checked:[&_span]:decoration-3 has-checked:[&_span]:underline-offset-5">
         <input
           type="checkbox"
           checked={entry !== undefined}

@@ -1,7 +1,7 @@
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { USUAL_LEVEL } from '../../core/poses/level.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
-import { SelectField } from '../shared/SelectField.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 import { UsedNumbers } from './UsedNumbers.tsx';
 
 interface UsedProps {

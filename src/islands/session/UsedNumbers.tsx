@@ -1,3 +1,4 @@
+import { Toggle } from '../shared/ui/Button.tsx';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
 import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
@@ -53,7 +54,7 @@ export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
   const breaths = notes.breaths ?? plan.breaths;
   const rounds = notes.rounds ?? plan.rounds;
   return (
-    <table className="used">
+    <table className="[&_td]:py-[0.15rem] [&_td]:pr-3 [&_td]:text-left [&_th]:py-[0.15rem] [&_th]:pr-3 [&_th]:text-left [&_th]:font-normal">
       <caption className="sr-only">What was really used</caption>
       <tbody>
         {rows.map((row) => (
@@ -93,27 +94,25 @@ function Row({ row: { name, value, by, put }, written }: { row: UsedRow; written
     <tr>
       <th scope="row">{name}</th>
       <td>
-        <button
-          type="button"
+        <Toggle
           aria-label={`${name}, less`}
           onClick={() => {
             put(value - by);
           }}
         >
           −
-        </button>
+        </Toggle>
       </td>
-      <td className="used-value">{written}</td>
+      <td className="min-w-20 text-center! tabular-nums lining-nums">{written}</td>
       <td>
-        <button
-          type="button"
+        <Toggle
           aria-label={`${name}, more`}
           onClick={() => {
             put(value + by);
           }}
         >
           +
-        </button>
+        </Toggle>
       </td>
     </tr>
   );

@@ -9,6 +9,8 @@ import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { readTyped } from '../shared/readTyped.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface AsFoundViewProps {
   pose: PoseDefinition;
@@ -74,21 +76,25 @@ export function AsFoundView({ pose, recommended, onFound }: AsFoundViewProps) {
         Note what you see, as much of it as you like. It is held and drawn, and what it asks is told
         beside. Then lead one thing at a time.
       </p>
-      <div className="as-found">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] items-end gap-x-6">
         {fields.map(({ key, name, unit: own }) => (
-          <label key={key} className="field">
-            <span>
-              {name}, {own === 'deg' ? 'degrees' : unit}
-            </span>
+          <Field
+            key={key}
+            label={
+              <>
+                {name}, {own === 'deg' ? 'degrees' : unit}
+              </>
+            }
+          >
             <input name={key} inputMode="decimal" autoComplete="off" />
-          </label>
+          </Field>
         ))}
       </div>
       <ProblemList problems={problems} />
-      <div className="button-row">
-        <button type="submit" className="button plain">
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button type="submit" isPlain>
           Show it
-        </button>
+        </Button>
       </div>
     </form>
   );

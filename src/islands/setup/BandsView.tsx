@@ -12,6 +12,7 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface BandsViewProps {
   readonly request: PlanRequest;
@@ -33,15 +34,13 @@ export function BandsView({ request, unit }: BandsViewProps) {
   );
   if (!isAsked) {
     return (
-      <button
-        type="button"
-        className="word-button"
+      <WordButton
         onClick={() => {
           setAsked(key);
         }}
       >
         Measure {DRAWS.toLocaleString('en')} times over, made up
-      </button>
+      </WordButton>
     );
   }
   if (result === null) return <p role="status">Solving {DRAWS.toLocaleString('en')} times…</p>;
@@ -65,7 +64,7 @@ function Drawn({ bands, unit }: Omit<BandsViewProps, 'request'> & { bands: Bands
         {held < draws &&
           ` In ${(draws - held).toLocaleString('en')} of ${draws.toLocaleString('en')} the pose could not be held.`}
       </p>
-      <ul className="plain-list">
+      <ul className="grid gap-[0.35rem]">
         {wide.map((band) => (
           <li key={band.id}>
             {sayNumber(band.id)} {writeBand(band, unit)}

@@ -33,7 +33,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
   const pose = 'starts' in whole ? whole : null;
   const isOwnSchool = Object.keys(findChosenRules(person, whole.id)).length > 0;
   return (
-    <aside className="beside">
+    <aside className="max-desk:col-span-full *:[h2]:first:mt-0">
       {solved && pose !== null && (
         <>
           <h2>What it asks, and what is left</h2>
@@ -45,7 +45,9 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
         <>
           <h2>Set it in this order</h2>
           <SettingsList setUp={setUp} unit={unit} />
-          {isOwnSchool && <p className="quiet">By the school that was chosen for {person.name}.</p>}
+          {isOwnSchool && (
+            <p className="text-faint">By the school that was chosen for {person.name}.</p>
+          )}
           <MatFit setUp={setUp} unit={unit} />
           {setUp.problems.length > 0 && (
             <>
@@ -56,22 +58,22 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
         </>
       )}
       {setUp.adaptations.length > 0 && (
-        <section className="no-print">
+        <section className="print:hidden">
           <h2>Changed for this person</h2>
-          <ul className="plain-list">
+          <ul className="grid gap-[0.35rem]">
             {setUp.adaptations.map((each) => (
               <li key={each.caution}>
                 <strong>{each.name}.</strong> {each.change}{' '}
-                <span className="quiet">{each.reason}</span>
+                <span className="text-faint">{each.reason}</span>
               </li>
             ))}
           </ul>
         </section>
       )}
       {setUp.cautions.length > 0 && (
-        <section className="no-print">
+        <section className="print:hidden">
           <h2>With this person</h2>
-          <ul className="plain-list">
+          <ul className="grid gap-[0.35rem]">
             {setUp.cautions.map((each) => (
               <li key={each.id}>
                 <strong>{each.name}.</strong> {each.advice}
@@ -102,39 +104,41 @@ function MatFit({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
   if (setUp.mat === null || !setUp.mat.fits) return null;
   const { lengthCm, widthCm } = setUp.mat;
   const size = [lengthCm, widthCm].map((cm) => writeLength(metresFromCm(cm), unit, 0)).join(' by ');
-  return <p className="quiet">It fits a mat of {size}.</p>;
+  return <p className="text-faint">It fits a mat of {size}.</p>;
 }
 
 function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
   return (
     <>
-      <details className="more">
+      <details className="border-t border-hair print:in-[aside]:hidden">
         <summary>How the depth was found</summary>
         <Working steps={setUp.depth?.working ?? []} />
       </details>
-      <details className="more">
+      <details className="border-t border-hair print:in-[aside]:hidden">
         <summary>What to look at, in order</summary>
-        <ol className="look-list">
+        <ol className="my-3 grid list-decimal gap-[0.4rem] pl-[1.8rem]">
           {pose.lookAt.map((each) => (
             <li key={each.at}>
-              <strong>{each.at}.</strong> {each.look} <span className="quiet">{each.change}</span>
+              <strong>{each.at}.</strong> {each.look}{' '}
+              <span className="text-faint">{each.change}</span>
             </li>
           ))}
         </ol>
       </details>
-      <details className="more">
+      <details className="border-t border-hair print:in-[aside]:hidden">
         <summary>In and out</summary>
         <p>{pose.wayIn.join(' ')}</p>
         <p>{pose.wayOut.join(' ')}</p>
       </details>
-      <details className="more">
+      <details className="border-t border-hair print:in-[aside]:hidden">
         <summary>Which measures it rests on</summary>
-        <ul className="plain-list">
+        <ul className="grid gap-[0.35rem]">
           {setUp.provenance.measures.map((each) => (
             <li key={`${each.measure} ${each.side ?? ''}`}>
               {getProtocol(each.measure).name}
               {each.side === null ? '' : `, ${each.side}`}: {each.value.toFixed(1)} ±{' '}
-              {each.error.toFixed(1)} <span className="quiet">{each.source.replace('-', ' ')}</span>
+              {each.error.toFixed(1)}{' '}
+              <span className="text-faint">{each.source.replace('-', ' ')}</span>
             </li>
           ))}
         </ul>
@@ -144,7 +148,7 @@ function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
 }
 
 const Keys = () => (
-  <p className="quiet">
+  <p className="text-faint">
     Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a
     diagnosis: pain, numbness or a catching joint ends the pose.
   </p>

@@ -2,6 +2,7 @@ import { findSchool } from '../../core/rules/schools.ts';
 import type { Person } from '../../core/person/person.ts';
 import { changePerson } from '../../data/people.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 export const sayOption = (rule: string, option: string): string =>
   findSchool(rule, option)?.words ?? option.replaceAll('-', ' ');
@@ -21,21 +22,19 @@ export function ChosenSchools({ person, poseId }: { person: Person; poseId: stri
     );
   };
   return (
-    <ul className="plain-list">
+    <ul className="grid gap-[0.35rem]">
       {told !== null && <li>{told}</li>}
       {chosen.map(({ rule, option, reason }) => (
         <li key={rule}>
           For {person.name}: {sayRule(rule, option).toLowerCase()} {sayOption(rule, option)}
           {reason === '' ? '.' : `, because ${reason}.`}{' '}
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               drop(rule);
             }}
           >
             leave it
-          </button>
+          </WordButton>
         </li>
       ))}
     </ul>

@@ -14,5 +14,5 @@ interface FrontViewProps {
 /** The third view: the same body from the mat's front edge. */
 export function FrontView({ pose, setUp, unit, labelMm }: FrontViewProps) {
   const drawing = drawFromFront(pose, setUp, { unit, labelMm });
-  return drawing === null ? null : <SheetDrawing drawing={drawing} className="sheet" />;
+  return drawing === null ? null : <SheetDrawing drawing={drawing} size="large" />;
 }

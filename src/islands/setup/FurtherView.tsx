@@ -2,7 +2,7 @@ import type { Setting, SetUp } from '../../core/setup/setUp.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
-import { LazyDetails } from '../shared/LazyDetails.tsx';
+import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
@@ -10,6 +10,7 @@ import { BandsView } from './BandsView.tsx';
 import { LevelList } from './LevelsNote.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface FurtherViewProps {
   request: PlanRequest;
@@ -38,7 +39,7 @@ function FurtherAnswer({ request, isStanding, onPush }: FurtherViewProps) {
   const answer = useAnswer(`full ${key}`, () =>
     planInWorker(key, record, poseId, side, rules, level, 'full'),
   );
-  if (answer === null) return <p className="quiet">Working it out…</p>;
+  if (answer === null) return <p className="text-faint">Working it out…</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   return <Further setUp={answer.value} request={isStanding ? request : null} onPush={onPush} />;
 }
@@ -68,7 +69,7 @@ function Further({
     (each) => (each.plusMinus ?? 0) > (each.unit === 'cm' ? 0.35 : 0.6),
   );
   return (
-    <dl className="further">
+    <dl className="[&_dt]:mt-3 [&_dt]:font-bold">
       {setUp.levels.length > 0 && (
         <>
           <dt>Levels, from easier to harder</dt>
@@ -98,10 +99,7 @@ function Further({
         <>
           <dt>If pushed to {ifPushed.to}</dt>
           <dd>
-            {ifPushed.sentence}{' '}
-            <button type="button" className="word-button" onClick={onPush}>
-              show it
-            </button>
+            {ifPushed.sentence} <WordButton onClick={onPush}>show it</WordButton>
           </dd>
         </>
       )}
@@ -115,7 +113,7 @@ function Further({
         <>
           {request !== null && <dt>From the cupboard</dt>}
           <dd>
-            <ul className="plain-list">
+            <ul className="grid gap-[0.35rem]">
               {supportProps.map((each) => (
                 <li key={each.setting}>
                   {sayNumber(each.setting)}: {saySupport(each, unit)}
@@ -140,7 +138,7 @@ function Further({
         <>
           <dt>One standard error</dt>
           <dd>
-            <ul className="plain-list">
+            <ul className="grid gap-[0.35rem]">
               {unsure.map((each) => (
                 <li key={each.id}>
                   {sayNumber(each.id)} {writeBar(each, unit)}

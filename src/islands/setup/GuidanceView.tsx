@@ -7,9 +7,9 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
   const { gaze, farPoints, tendencies, easier, harder, inhale, exhale, breaths, next } = guidance;
   const names = next.map((id) => findPose(id)?.name ?? findLyingPose(id)?.name ?? id);
   return (
-    <details className="more">
+    <details className="border-t border-hair print:in-[aside]:hidden">
       <summary>While it is held</summary>
-      <dl className="further">
+      <dl className="[&_dt]:mt-3 [&_dt]:font-bold">
         <dt>{breaths} breaths</dt>
         <dd>
           {guidance.effort === 'active' ? 'Active. ' : 'Resting. '}Gaze:{' '}
@@ -22,10 +22,10 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
         <dd>{capital(exhale.map(say).join(', '))}.</dd>
         <dt>Often seen</dt>
         <dd>
-          <ul className="plain-list">
+          <ul className="grid gap-[0.35rem]">
             {tendencies.map(({ seen, first, felt }) => (
               <li key={seen}>
-                <strong>{seen}.</strong> {first} <span className="quiet">{felt}</span>
+                <strong>{seen}.</strong> {first} <span className="text-faint">{felt}</span>
               </li>
             ))}
           </ul>

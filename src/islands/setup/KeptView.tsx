@@ -13,8 +13,10 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/words.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import type { PlanRequest } from './usePlanned.ts';
-import { TableHead } from '../shared/TableHead.tsx';
+import { TableHead } from '../shared/ui/TableHead.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 interface KeptViewProps {
   request: PlanRequest;
@@ -50,7 +52,7 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
   return (
     <>
       <form
-        className="reason-form"
+        className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
         onSubmit={(event) => {
           event.preventDefault();
           const reason = new FormData(event.currentTarget).get('reason');
@@ -58,23 +60,22 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
           event.currentTarget.reset();
         }}
       >
-        <label className="field">
-          <span>
-            Keep what is drawn now{isMoved(moved) ? ', with what was moved' : ''}, because
-          </span>
+        <Field
+          label={
+            <>Keep what is drawn now{isMoved(moved) ? ', with what was moved' : ''}, because</>
+          }
+        >
           <input name="reason" autoComplete="off" />
-        </label>
-        <button type="submit" className="button plain">
+        </Field>
+        <Button type="submit" isPlain>
           Keep this set-up
-        </button>
+        </Button>
       </form>
       {told}
       {removed !== null && (
-        <p className="undo" role="status">
+        <p className="rounded bg-mist px-4 py-[0.3rem]" role="status">
           Removed.{' '}
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               write(async () => {
                 await keepForPerson(personId, removed);
@@ -83,10 +84,10 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
             }}
           >
             Bring it back
-          </button>
+          </WordButton>
         </p>
       )}
-      <ul className="kept-list">
+      <ul className="*:border-t *:border-hair *:pt-[0.3rem]" data-testid="kept-list">
         {kept.map((each) => (
           <KeptItem
             key={each.id}
@@ -130,21 +131,17 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
           ? ''
           : `: ${sayNumber(stance.id)} ${writeNumber(stance.value, stance.unit, unit)}`}
         {reason === '' ? '.' : `, because ${reason}.`}{' '}
-        <button
-          type="button"
-          className="word-button"
+        <WordButton
           onClick={() => {
             onShow(kept);
           }}
         >
           show it
-        </button>{' '}
-        <button type="button" className="word-button" onClick={onRemove}>
-          remove it
-        </button>
+        </WordButton>{' '}
+        <WordButton onClick={onRemove}>remove it</WordButton>
       </p>
       {isOld && check.hasOtherRules && (
-        <p className="quiet">
+        <p className="text-faint">
           Rules changed: these numbers were made before Stillwater’s own rules were changed, which
           may be all that differs.
         </p>
@@ -152,9 +149,9 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
       {isOld && (
         <>
           {(!check.hasOtherRules || check.newer.length > 0) && (
-            <p className="caution">Out of date. {sayWhy(check)}</p>
+            <p className="font-semibold">Out of date. {sayWhy(check)}</p>
           )}
-          <table className="body-table">
+          <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
             <caption className="sr-only">What is another today</caption>
             <TableHead columns={['number', 'kept', 'today']} />
             <tbody>

@@ -21,7 +21,7 @@ export function LevelsNote({ setUp }: { setUp: SetUp }) {
   const feet = setUp.standsOn === null ? null : findPose(setUp.standsOn.pose);
   if (next === undefined && feet === null) return null;
   return (
-    <p className="quiet">
+    <p className="text-faint">
       {feet !== null && (
         <>
           On the feet of {feet.name}
@@ -48,7 +48,7 @@ const STATUS_WORDS: Readonly<Record<LevelReport['status'], string>> = {
 /** Every level from easier to harder: ready, or what it still needs. */
 export function LevelList({ levels }: { levels: readonly LevelReport[] }) {
   return (
-    <ul className="plain-list">
+    <ul className="grid gap-[0.35rem]">
       {levels.map((each) => (
         <li key={each.name}>
           {each.name}

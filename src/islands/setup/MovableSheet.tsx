@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { findHandles, type Handle } from '../../core/drawing/handles.ts';
 import { drawSheet } from '../../core/drawing/sheet.ts';
@@ -131,7 +132,8 @@ export function MovableSheet(props: MovableSheetProps) {
   return (
     <SheetDrawing
       drawing={drawing}
-      className={faded ? 'sheet faded' : 'sheet'}
+      size="large"
+      isFaded={faded}
       ref={svg}
       {...(grip === null ? {} : { box: grip.box })}
     >
@@ -141,7 +143,10 @@ export function MovableSheet(props: MovableSheetProps) {
         return (
           <circle
             key={handle.id}
-            className={grip?.handle.id === handle.id ? 'handle held' : 'handle'}
+            className={clsx(
+              'cursor-grab touch-none fill-transparent stroke-1 outline-none hover:stroke-water focus-visible:stroke-water',
+              grip?.handle.id === handle.id && 'stroke-water',
+            )}
             cx={handle.at[0]}
             cy={handle.at[1]}
             r={HANDLE_RADIUS}

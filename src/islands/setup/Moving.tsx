@@ -1,9 +1,11 @@
+import clsx from 'clsx';
 import { otherSide } from '../../core/measures/protocol.ts';
 import { hasSides } from '../../core/poses/hasSides.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import { isMoved, type HeelLineMark } from '../../core/whatIf/planMoved.ts';
 import type { DepthReport, SetUp } from '../../core/setup/setUp.ts';
 import type { MovedSetUp } from './useMoved.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface MoveControlsProps {
   pose: PoseDefinition;
@@ -24,7 +26,7 @@ export function MovedSentence({ moved }: { moved: MovedSetUp }) {
   const { answer, now, heelLines } = moved;
   if (!isMoved(now)) return null;
   return (
-    <p className="moved-sentence" role="status">
+    <p className="font-semibold" data-testid="moved-sentence" role="status">
       {now.widthCm !== null && `Feet ${sayLine(now.widthCm, heelLines)}. `}
       {answer === null
         ? 'Solving it there…'
@@ -42,12 +44,15 @@ function DepthMarks({ depth, least }: { depth: DepthReport; least: number }) {
   const mark = (value: number | null, name: string) =>
     value === null || span <= 0 ? null : (
       <span
-        className={`depth-mark ${name}`}
+        className={clsx(
+          'absolute border-ink',
+          name === 'deepest' ? 'top-0 h-[13px] border-l-3' : 'top-1 h-[9px] border-l-2',
+        )}
         style={{ left: `calc(8px + (100% - 16px) * ${String((value - least) / span)})` }}
       />
     );
   return (
-    <span className="depth-marks" aria-hidden>
+    <span className="pointer-events-none absolute inset-0" aria-hidden>
       {mark(recommended, 'recommended')}
       {mark(deepest, 'deepest')}
     </span>
@@ -63,11 +68,11 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
   const { depth } = answer?.setUp ?? recommended;
   const value = depth?.value ?? null;
   return (
-    <div className="move-controls">
+    <div className="flex min-h-11 flex-wrap items-center gap-x-[1.2rem] print:hidden [&_button:disabled]:cursor-default [&_button:disabled]:text-faint [&_button:disabled]:decoration-hair [&_input]:w-36 [&_input]:p-0 [&_input]:accent-water [&_label]:flex [&_label]:items-center [&_label]:gap-[0.6rem]">
       {pose.depth !== null && value !== null && depth !== null && (
         <label>
           depth<span className="sr-only">: {pose.depth.words}</span>
-          <span className="depth-slide">
+          <span className="relative inline-flex">
             <DepthMarks depth={recommended.depth ?? depth} least={Math.min(0, Math.floor(value))} />
             <input
               type="range"
@@ -86,19 +91,17 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
           </span>
         </label>
       )}
-      <button type="button" className="word-button" disabled={!moved.canUndo} onClick={moved.undo}>
+      <WordButton disabled={!moved.canUndo} onClick={moved.undo}>
         undo
-      </button>
-      <button type="button" className="word-button" disabled={!moved.canRedo} onClick={moved.redo}>
+      </WordButton>
+      <WordButton disabled={!moved.canRedo} onClick={moved.redo}>
         redo
-      </button>
-      <button type="button" className="word-button" disabled={!isMoved(now)} onClick={moved.reset}>
+      </WordButton>
+      <WordButton disabled={!isMoved(now)} onClick={moved.reset}>
         back to recommended
-      </button>
+      </WordButton>
       {isMoved(now) && hasSides(pose.id) && (
-        <button type="button" className="word-button" onClick={onOtherSide}>
-          the same on the {otherSide(recommended.side)}
-        </button>
+        <WordButton onClick={onOtherSide}>the same on the {otherSide(recommended.side)}</WordButton>
       )}
     </div>
   );

@@ -2,6 +2,7 @@ import { getProtocol, isMeasureId } from '../../core/measures/protocols/index.ts
 import { FULL_ROUND } from '../../core/measures/rounds.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
+import { Button, ButtonLink } from '../shared/ui/Button.tsx';
 
 interface NoSetUpProps {
   personId: string;
@@ -12,30 +13,31 @@ interface NoSetUpProps {
 
 /** Why there is nothing to draw yet, and the way on. */
 export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpProps) {
-  if (problems.length === 0) return <p className="quiet">{working ? 'Working it out…' : ''}</p>;
+  if (problems.length === 0)
+    return <p className="text-faint">{working ? 'Working it out…' : ''}</p>;
   const missing = problems.filter((each) => each.code === 'missing-measure');
   const first = FULL_ROUND.find((measure) => missing.some((each) => each.path.startsWith(measure)));
   const measure = `/measure?id=${encodeURIComponent(personId)}`;
   return (
-    <div className="empty">
+    <div className="max-w-160 py-4">
       <h2>{missing.length > 0 ? 'Not yet' : 'No set-up'}</h2>
       {missing.length > 0 ? (
         <>
           <p>This pose needs a few more readings:</p>
-          <ul className="plain-list">
+          <ul className="grid gap-[0.35rem]">
             {missing.map((each) => (
               <li key={each.path}>{nameMissing(each.path)}</li>
             ))}
           </ul>
-          <div className="button-row">
-            <a className="button" href={first === undefined ? measure : `${measure}&step=${first}`}>
+          <div className="my-4 flex flex-wrap gap-3">
+            <ButtonLink href={first === undefined ? measure : `${measure}&step=${first}`}>
               Measure now
-            </a>
-            <button type="button" className="button plain" onClick={onProvisional}>
+            </ButtonLink>
+            <Button isPlain onClick={onProvisional}>
               A provisional set-up
-            </button>
+            </Button>
           </div>
-          <p className="quiet">
+          <p className="text-faint">
             Provisional: what is missing is taken from a stiff body and marked. It needs stature,
             trochanter height, hip opening and straight-leg raise.
           </p>

@@ -5,7 +5,7 @@ import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { KeptSetUp } from '../../core/whatIf/keptSetUp.ts';
 import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
-import { LazyDetails } from '../shared/LazyDetails.tsx';
+import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import type { Asked, Shown } from './asked.ts';
 import { AsFoundView } from './AsFoundView.tsx';
@@ -43,7 +43,7 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
     onAsk({ side: kept.side, level, depth, provisional });
   };
   return (
-    <div className="onward">
+    <div className="mt-[0.4rem] print:hidden" data-testid="onward">
       {pose !== null && (
         <LazyDetails summary="From the front edge of the mat">
           {() => <FrontView pose={pose} setUp={setUp} unit={unit} labelMm={LABEL} />}

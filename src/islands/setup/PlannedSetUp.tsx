@@ -16,6 +16,7 @@ import { SheetView } from './SheetView.tsx';
 import { StudioView } from './StudioView.tsx';
 import { useMoved } from './useMoved.ts';
 import { keyOf, usePlanned } from './usePlanned.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface PlannedSetUpProps {
   record: RevisedRecord;
@@ -50,22 +51,21 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
   );
   return (
     <>
-      <section className="sheet-column">
-        <div className="sheet-title">
+      <section>
+        <div className="flex items-baseline gap-[0.9rem] max-phone:flex-wrap [&_h1]:m-0 [&_h1]:flex-none max-phone:[&_h1]:flex-initial [&_p]:m-0 [&_p]:leading-[1.15]">
           <h1>{pose.name}</h1>
-          <p className="sanskrit" lang="sa">
+          <p className="font-serif text-[1.05rem] text-faint italic" lang="sa">
             {pose.sanskrit}
           </p>
           {setUp !== null && setUp.status !== 'failed' && (
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
+              className="ml-auto flex-none print:hidden"
               onClick={() => {
                 onAsk({ studio: 0 });
               }}
             >
               from across the room
-            </button>
+            </WordButton>
           )}
         </div>
         <SetUpSentence

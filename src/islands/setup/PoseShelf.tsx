@@ -8,6 +8,8 @@ import type { SetUp } from '../../core/setup/setUp.ts';
 import { SHELF_ORDER, SHELVES, type ShelfEntry } from './shelves.ts';
 import { useIsNarrow } from './useIsNarrow.ts';
 import { useShelf } from './useShelf.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
+import { WordSelect } from '../shared/ui/WordSelect.tsx';
 
 interface ShelfProps {
   record: RevisedRecord;
@@ -64,21 +66,21 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
     <nav
       ref={shelf}
       aria-label="Poses"
-      className="shelf"
+      className="sticky top-0 -mx-2 my-0 max-h-screen self-start overflow-y-auto p-2 print:hidden max-phone:static max-phone:m-0 max-phone:max-h-none max-phone:max-w-[calc(100vw-2rem)] max-phone:min-w-0 max-phone:overflow-visible max-phone:p-0 max-phone:*:[div]:max-w-[calc(100vw-2rem)] max-phone:*:[div]:min-w-0 [&_input[type=search]]:px-2 [&_input[type=search]]:py-[0.2rem]"
+      data-testid="shelf"
       aria-busy={planned.size < SHELF_ORDER.length}
     >
       {isNarrow && (
-        <button
+        <WordButton
           ref={opener}
           type="button"
-          className="word-button"
           aria-expanded={isOpen}
           onClick={() => {
             setIsOpen(!isOpen);
           }}
         >
           {isOpen ? 'stay with this pose' : 'another pose'}
-        </button>
+        </WordButton>
       )}
       {(isOpen || !isNarrow) && (
         <>
@@ -91,8 +93,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
               setSought(event.target.value);
             }}
           />
-          <select
-            className="word-select"
+          <WordSelect
             aria-label="Which poses"
             value={shown}
             onChange={(event) => {
@@ -104,17 +105,19 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
                 {words}
               </option>
             ))}
-          </select>
+          </WordSelect>
           {shelves.every(({ found }) => found.length === 0) && <p>No such pose here.</p>}
           {shelves.map(({ words, poses, found }) => (
             <div key={words} hidden={found.length === 0}>
-              <p className="shelf-family">{words}</p>
+              <p className="mt-3 mb-0 font-serif text-base leading-[normal] text-faint italic">
+                {words}
+              </p>
               <ul>
                 {poses.map((pose) => (
                   <li key={pose.id} hidden={!found.includes(pose)}>
                     <button
                       type="button"
-                      className="shelf-pose"
+                      className="block min-h-12 w-full cursor-pointer text-left aria-[current]:font-bold"
                       aria-current={pose.id === poseId ? 'true' : undefined}
                       onClick={() => {
                         choose(pose.id);
@@ -176,11 +179,17 @@ function AtAGlance({ result }: { result: Result<SetUp> | null }) {
   const words = [isAdapted ? 'adapted' : '', sayState(result)].filter(Boolean).join(' · ');
   return (
     <>
-      <span className="depth-line" aria-hidden>
-        <span className="depth-deepest" style={{ width: share(depth?.deepest) }} />
-        <span className="depth-now" style={{ width: share(depth?.value) }} />
+      <span className="relative mt-[3px] block h-[5px] border-b border-hair" aria-hidden>
+        <span
+          className="absolute -bottom-px left-0 h-px bg-ink"
+          style={{ width: share(depth?.deepest) }}
+        />
+        <span
+          className="absolute -bottom-px left-0 h-1 bg-water"
+          style={{ width: share(depth?.value) }}
+        />
       </span>
-      <span className="shelf-words">
+      <span className="block min-h-[1.2em] text-[0.78rem] leading-[1.2] font-normal text-faint">
         {depth?.value != null && (
           <span className="sr-only">
             {`, ${depth.value.toFixed(0)}${unit} of ${depth.textbook.toFixed(0)}${unit}`}

@@ -7,6 +7,7 @@ import { toPng } from '../shared/picture.ts';
 import { saveFile } from '../shared/saveFile.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { LABEL } from './SheetView.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface SaveSheetProps {
   personId: string;
@@ -30,7 +31,10 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
     ...(setUp.level === null ? {} : { level: setUp.level }),
   });
   return (
-    <p className="save-sheet">
+    <p
+      className="mt-[0.6rem] *:[a]:inline-flex *:[a]:min-h-11 *:[a]:items-center print:hidden"
+      data-testid="save-sheet"
+    >
       <a href={`/paper?${query.toString()}`}>
         {pose === null ? 'A card on paper' : 'A card or true-size feet on paper'}
       </a>
@@ -41,15 +45,13 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
       )}
       . Save the set-up as{' '}
       <span className="whitespace-nowrap">
-        <button
-          type="button"
-          className="word-button"
+        <WordButton
           onClick={() => {
             saveFile(`${stem}.json`, `${JSON.stringify(setUp, null, 2)}\n`);
           }}
         >
           a file
-        </button>
+        </WordButton>
         {drawing === null ? '.' : ','}
       </span>
       {drawing !== null && pose !== null && (
@@ -57,20 +59,16 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
           {' '}
           the drawing as{' '}
           <span className="whitespace-nowrap">
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 saveFile(`${stem}.svg`, svg, 'image/svg+xml');
               }}
             >
               SVG
-            </button>
+            </WordButton>
             ,
           </span>{' '}
-          <button
-            type="button"
-            className="word-button"
+          <WordButton
             onClick={() => {
               const page = layDrawing(drawing, `${pose.name}, ${name}`, 'a4');
               void import('../../core/paper/pdf.ts')
@@ -81,12 +79,10 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
             }}
           >
             PDF
-          </button>{' '}
+          </WordButton>{' '}
           or{' '}
           <span className="whitespace-nowrap">
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 const [, , width, height] = drawing.box;
                 void toPng(svg, width, height).then((png) => {
@@ -95,7 +91,7 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
               }}
             >
               PNG
-            </button>
+            </WordButton>
             .
           </span>
         </>

@@ -16,8 +16,10 @@ import { useUnit } from '../shared/useRecord.ts';
 import { ChosenSchools, sayOption, sayRule } from './ChosenSchools.tsx';
 import { writeNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
-import { TableHead } from '../shared/TableHead.tsx';
+import { TableHead } from '../shared/ui/TableHead.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
+import { Field } from '../shared/ui/Field.tsx';
+import { Button } from '../shared/ui/Button.tsx';
 
 interface SchoolsViewProps {
   request: PlanRequest;
@@ -55,7 +57,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
   const answer = useAnswer(`schools ${keyOf(request)}`, () =>
     compareSchoolsInWorker(record, poseId, side, rules, level),
   );
-  if (answer === null) return <p className="quiet">Solving each school’s way…</p>;
+  if (answer === null) return <p className="text-faint">Solving each school’s way…</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const schools = inOrder(answer.value);
   if (schools.length === 0) return <p>The schools agree on this pose.</p>;
@@ -73,9 +75,9 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
   };
   return (
     <>
-      {drawing !== null && <SheetDrawing drawing={drawing} className="sheet small" />}
-      <div className="table-scroll">
-        <table className="body-table schools">
+      {drawing !== null && <SheetDrawing drawing={drawing} size="small" />}
+      <div className="overflow-x-auto">
+        <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block [&_td]:align-top [&_td]:text-[0.9rem] [&_td]:whitespace-normal! [&_td:last-child]:min-w-40! [&_th]:align-top [&_th]:text-[0.9rem] [&_th]:whitespace-normal!">
           <caption className="sr-only">Schools side by side; up to four are drawn</caption>
           <TableHead columns={['drawn', 'school', 'stance', 'pelvis', 'runs out first']} />
           <tbody>
@@ -121,7 +123,7 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
     <>
       <tr>
         <td>
-          <label className="check">
+          <label className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
             <input
               type="checkbox"
               aria-label={`Draw ${words}`}
@@ -149,7 +151,7 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
         </td>
       </tr>
       {atPlannedDepth !== null && (
-        <tr className="school-gives">
+        <tr className="[&_td]:text-faint">
           <td />
           <td colSpan={4}>At your depth: {atPlannedDepth.sentence}</td>
         </tr>
@@ -201,14 +203,13 @@ function Choose({ request, schools }: ChooseProps) {
       <ChosenSchools person={person} poseId={poseId} />
       {told}
       <form
-        className="reason-form"
+        className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
         onSubmit={(event) => {
           event.preventDefault();
           choose(new FormData(event.currentTarget));
         }}
       >
-        <label className="field">
-          <span>For this person, in this pose</span>
+        <Field label="For this person, in this pose">
           <select name="school">
             {schools.slice(1).map((each) => (
               <option key={keyOfSchool(each)} value={keyOfSchool(each)}>
@@ -217,14 +218,13 @@ function Choose({ request, schools }: ChooseProps) {
               </option>
             ))}
           </select>
-        </label>
-        <label className="field">
-          <span>because</span>
+        </Field>
+        <Field label="because">
           <input name="reason" autoComplete="off" />
-        </label>
-        <button type="submit" className="button plain">
+        </Field>
+        <Button type="submit" isPlain>
           Choose it
-        </button>
+        </Button>
       </form>
     </>
   );

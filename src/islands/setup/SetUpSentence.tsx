@@ -6,6 +6,8 @@ import { hasSides } from '../../core/poses/hasSides.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { nameLevel, nameSide } from '../shared/poseWords.ts';
 import { small } from './LevelsNote.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
+import { WordSelect } from '../shared/ui/WordSelect.tsx';
 
 interface SetUpSentenceProps {
   pose: PoseDefinition | LyingPose;
@@ -25,22 +27,22 @@ export function SetUpSentence(props: SetUpSentenceProps) {
   const { pose, side, isDeepest, isProvisional, level, setUp } = props;
   const isStanding = 'starts' in pose;
   return (
-    <p className="sheet-sentence">
+    <p className="mt-0 mb-[0.2rem] max-w-none leading-[1.2]" data-testid="sheet-sentence">
       {hasSides(pose.id) ? (
-        <button type="button" className="word-button" onClick={props.onSide}>
+        <WordButton onClick={props.onSide}>
           {nameSide(pose.id, side)}
           <span className="sr-only">, change to {otherSide(side)}</span>
-        </button>
+        </WordButton>
       ) : (
         nameSide(pose.id, side)
       )}
       {isStanding && (
         <>
           {', '}
-          <button type="button" className="word-button" onClick={props.onDepth}>
+          <WordButton onClick={props.onDepth}>
             {isDeepest ? 'the deepest safe set-up' : 'as recommended'}
             <span className="sr-only">, change to {isDeepest ? 'recommended' : 'deepest'}</span>
-          </button>
+          </WordButton>
           <Levels pose={pose} level={level} setUp={setUp} onLevel={props.onLevel} />
         </>
       )}
@@ -49,9 +51,7 @@ export function SetUpSentence(props: SetUpSentenceProps) {
         <>
           {' '}
           <strong>Provisional: what is not measured is taken as stiff.</strong>{' '}
-          <button type="button" className="word-button" onClick={props.onUsual}>
-            leave
-          </button>
+          <WordButton onClick={props.onUsual}>leave</WordButton>
         </>
       )}
     </p>
@@ -76,8 +76,7 @@ function Levels({ pose, level, setUp, onLevel }: LevelsProps) {
   return (
     <>
       {', '}
-      <select
-        className="word-select"
+      <WordSelect
         aria-label="Level"
         value={level}
         onChange={(event) => {
@@ -90,7 +89,7 @@ function Levels({ pose, level, setUp, onLevel }: LevelsProps) {
             {small(name)}
           </option>
         ))}
-      </select>
+      </WordSelect>
     </>
   );
 }

@@ -72,7 +72,7 @@ export function SetUpView() {
   return (
     <>
       <PersonSentence person={record.person} here="set-up" />
-      <div className="set-up">
+      <div className="grid grid-cols-[9.5rem_minmax(0,1fr)_25rem] gap-7 max-desk:grid-cols-[9rem_minmax(0,1fr)] max-phone:grid-cols-[minmax(0,1fr)] print:grid-cols-[minmax(0,1fr)]">
         <PoseShelf record={record} poseId={pose.id} side={side} rules={rules} onChoose={choose} />
         <PlannedSetUp
           record={record}

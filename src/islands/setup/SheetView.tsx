@@ -1,3 +1,4 @@
+import { StopPanel } from '../shared/ui/StopPanel.tsx';
 import { drawLying } from '../../core/drawing/lying/drawLying.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
@@ -9,6 +10,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { MovableSheet } from './MovableSheet.tsx';
 import { useIsNarrow } from './useIsNarrow.ts';
 import type { MovedSetUp } from './useMoved.ts';
+import { ButtonLink } from '../shared/ui/Button.tsx';
 
 /** Height of a label on the drawing, mm of paper; larger where the whole drawing is small. */
 export const LABEL = 5.3;
@@ -37,29 +39,27 @@ export function SheetView({
   const unit = useUnit();
   const narrow = useIsNarrow();
   if (setUp.status === 'failed') {
+    const isStopped = setUp.problems.some((each) => each.code === 'stop-sign');
+    const Frame = isStopped ? StopPanel : 'div';
     return (
-      <div
-        className={
-          setUp.problems.some((each) => each.code === 'stop-sign') ? 'stop-panel' : 'empty'
-        }
-      >
+      <Frame className={isStopped ? 'max-w-160' : 'max-w-160 py-4'}>
         <h2>No set-up</h2>
         <ProblemList problems={setUp.problems} />
-        <div className="button-row">
-          <a className="button plain" href={`/person?id=${encodeURIComponent(record.person.id)}`}>
+        <div className="my-4 flex flex-wrap gap-3">
+          <ButtonLink isPlain href={`/person?id=${encodeURIComponent(record.person.id)}`}>
             What to mind
-          </a>
-          <a className="button plain" href={`/measure?id=${encodeURIComponent(record.person.id)}`}>
+          </ButtonLink>
+          <ButtonLink isPlain href={`/measure?id=${encodeURIComponent(record.person.id)}`}>
             Measures
-          </a>
+          </ButtonLink>
         </div>
-      </div>
+      </Frame>
     );
   }
   const labelMm = narrow ? LABEL_NARROW : LABEL;
   if (!('starts' in pose)) {
     const drawing = drawLying(pose, setUp, { unit, labelMm });
-    return drawing === null ? null : <SheetDrawing drawing={drawing} className="sheet" />;
+    return drawing === null ? null : <SheetDrawing drawing={drawing} size="large" />;
   }
   return (
     <MovableSheet

@@ -13,7 +13,7 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
-import { TableHead } from '../shared/TableHead.tsx';
+import { TableHead } from '../shared/ui/TableHead.tsx';
 
 interface SidesViewProps {
   request: PlanRequest;
@@ -34,7 +34,7 @@ export function SidesView({ request, pose }: SidesViewProps) {
   const unit = useUnit();
   const left = useSide(request, 'left');
   const right = useSide(request, 'right');
-  if (left === null || right === null) return <p className="quiet">Working both sides out…</p>;
+  if (left === null || right === null) return <p className="text-faint">Working both sides out…</p>;
   if (!left.ok || !right.ok) {
     return (
       <ProblemList problems={[left, right].flatMap((each) => (each.ok ? [] : each.problems))} />
@@ -50,7 +50,7 @@ export function SidesView({ request, pose }: SidesViewProps) {
           : `Beyond its error: ${real.map((each) => sayPair(each, unit)).join('; ')}.`}
       </p>
       {pose !== null && (
-        <div className="side-by-side">
+        <div className="grid grid-cols-[repeat(2,minmax(0,1fr))] gap-4" data-testid="side-by-side">
           {SIDES.map((side) => (
             <Glance
               key={side}
@@ -61,8 +61,8 @@ export function SidesView({ request, pose }: SidesViewProps) {
           ))}
         </div>
       )}
-      <div className="table-scroll">
-        <table className="body-table">
+      <div className="overflow-x-auto">
+        <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
           <caption className="sr-only">Left against right</caption>
           <TableHead columns={['number', 'left', 'right', 'difference']} />
           <tbody>
@@ -112,7 +112,7 @@ function Glance({ pose, setUp, unit }: GlanceProps) {
         <strong>{side}</strong>{' '}
         {limiting === null ? 'no set-up' : `stopped by the ${nameJoint(limiting, setUp)}`}
       </figcaption>
-      {drawing !== null && <SheetDrawing drawing={drawing} className="sheet small" />}
+      {drawing !== null && <SheetDrawing drawing={drawing} size="small" />}
     </figure>
   );
 }

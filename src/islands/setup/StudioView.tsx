@@ -9,6 +9,7 @@ import { BACK_KEYS, NEXT_KEYS, PRESS_KEYS } from '../shared/pedal.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { MovedSentence } from './Moving.tsx';
 import type { MovedSetUp } from './useMoved.ts';
+import { WordButton } from '../shared/ui/Button.tsx';
 
 interface StudioViewProps {
   pose: PoseDefinition | LyingPose;
@@ -68,7 +69,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
   return (
     <dialog
       ref={dialog}
-      className="studio"
+      className="m-0 h-dvh max-h-none w-screen max-w-none border-0 bg-paper px-12 py-6 text-[1.75rem] leading-[1.3] text-ink open:flex open:flex-col open:gap-4 max-phone:p-4 max-phone:text-[1.5rem] [&_h2]:mt-0 [&_h2]:mb-4 [&_h2]:text-[4rem] [&_header]:flex [&_header]:flex-wrap [&_header]:items-baseline [&_header]:gap-x-10 [&_header_p]:m-0 [&_header_button]:ml-auto"
       aria-label={`${pose.name}, one thing at a time`}
       onClose={onClose}
     >
@@ -79,16 +80,18 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
         <p>
           {at + 1} of {steps.length}
         </p>
-        <button type="button" className="word-button" onClick={onClose}>
-          close
-        </button>
+        <WordButton onClick={onClose}>close</WordButton>
       </header>
-      <div className="studio-step" aria-live="polite">
+      <div
+        className="flex-1 content-center overflow-y-auto"
+        data-testid="studio-step"
+        aria-live="polite"
+      >
         <StepView step={current} />
         <MovedSentence moved={moved} />
       </div>
       {held !== undefined && (
-        <div className="studio-row">
+        <div className="flex gap-4 *:min-h-21 *:flex-1 *:cursor-pointer *:rounded-[10px] *:border-2 *:border-ink *:bg-sheet *:disabled:cursor-default *:disabled:opacity-45">
           <button
             type="button"
             onClick={() => {
@@ -110,7 +113,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
           </button>
         </div>
       )}
-      <div className="studio-row">
+      <div className="flex gap-4 *:min-h-21 *:flex-1 *:cursor-pointer *:rounded-[10px] *:border-2 *:border-ink *:bg-sheet *:disabled:cursor-default *:disabled:opacity-45">
         <button
           type="button"
           disabled={at === 0}
@@ -123,7 +126,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
         <button
           type="button"
           ref={next}
-          className="studio-next"
+          className="flex-2! bg-ink! text-sheet"
           disabled={at === steps.length - 1}
           onClick={() => {
             lead(1);
@@ -141,16 +144,27 @@ function StepView({ step }: { step: WalkStep }) {
     case 'number':
       return (
         <>
-          <p className="studio-digits">{step.line.value}</p>
-          <p className="studio-words">{step.line.words}</p>
+          <p
+            className="mt-0 mb-6 max-w-none font-serif text-[clamp(6rem,20vw,15rem)] leading-none font-medium tabular-nums lining-nums"
+            data-testid="studio-digits"
+          >
+            {step.line.value}
+          </p>
+          <p className="mb-4 max-w-[40ch] text-[2.4rem] leading-[1.25] max-phone:text-[1.7rem]">
+            {step.line.words}
+          </p>
         </>
       );
     case 'look':
       return (
         <>
           <h2>{step.at}</h2>
-          <p className="studio-words">{step.look}</p>
-          <p className="studio-words quiet">First: {step.change}</p>
+          <p className="mb-4 max-w-[40ch] text-[2.4rem] leading-[1.25] max-phone:text-[1.7rem]">
+            {step.look}
+          </p>
+          <p className="mb-4 max-w-[40ch] text-[2.4rem] leading-[1.25] max-phone:text-[1.7rem] text-faint">
+            First: {step.change}
+          </p>
         </>
       );
     case 'words':
@@ -158,7 +172,10 @@ function StepView({ step }: { step: WalkStep }) {
         <>
           <h2>{step.heading}</h2>
           {step.lines.map((each) => (
-            <p key={each} className="studio-words">
+            <p
+              key={each}
+              className="mb-4 max-w-[40ch] text-[2.4rem] leading-[1.25] max-phone:text-[1.7rem]"
+            >
               {each}
             </p>
           ))}

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { toTenths } from '../../core/units/rounding.ts';
 import { useState } from 'react';
 import type { MeasureUse } from '../../core/body/body.ts';
@@ -47,14 +48,14 @@ export function Vessels({ setUp }: { setUp: SetUp }) {
   );
   return (
     <>
-      <p className="vessel-told" aria-live="polite">
+      <p className="m-0 min-h-[5.8em] print:min-h-0" data-testid="vessel-told" aria-live="polite">
         <Told
           joint={shown.find((each) => nameJoint(each, setUp) === told) ?? first}
           isFirst={told === null}
           setUp={setUp}
         />
       </p>
-      <ul className="vessels">
+      <ul className="mt-1 mb-2 grid grid-cols-[repeat(5,minmax(0,1fr))] gap-[0.4rem] max-phone:grid-cols-[repeat(3,minmax(0,1fr))]">
         {shown.map((joint, i) => {
           const name = nameJoint(joint, setUp);
           return (
@@ -133,7 +134,7 @@ function HeldBack({ from, to, width }: { from: number; to: number; width: number
   const step = 3;
   const strokes = Array.from({ length: Math.ceil((to - from) / step) }, (_, i) => from + i * step);
   return (
-    <g className="held-back">
+    <g className="stroke-ink stroke-[0.6]">
       <line x1={2} x2={width - 2} y1={to} y2={to} />
       {strokes.map((y) => (
         <line key={y} x1={3} x2={width - 3} y1={Math.min(to, y + step)} y2={y} />
@@ -167,26 +168,39 @@ function Vessel({ joint, name, scale, limiting, onTell }: VesselProps) {
     onTell(false);
   };
   return (
-    <li className={limiting ? 'vessel limiting' : 'vessel'}>
+    <li className="grid content-start justify-items-center text-center text-[0.85rem] leading-[1.2]">
       <button
         type="button"
+        className={clsx('grid w-full cursor-pointer justify-items-center', limiting && 'font-bold')}
+        data-testid="vessel"
         onMouseEnter={tell}
         onMouseLeave={leave}
         onFocus={tell}
         onBlur={leave}
         onClick={tell}
       >
-        <svg viewBox={`0 0 ${String(WIDTH)} ${String(base + 3)}`} aria-hidden>
-          <path className="water" d={wave} />
+        <svg
+          className="h-auto w-11 overflow-visible"
+          viewBox={`0 0 ${String(WIDTH)} ${String(base + 3)}`}
+          aria-hidden
+        >
+          <path className={limiting ? 'fill-water' : 'fill-shallow'} d={wave} />
           {brim - usable > 0.5 && <HeldBack from={base - brim} to={base - usable} width={WIDTH} />}
           <path
-            className="glass"
+            className={clsx('fill-none stroke-ink', limiting ? 'stroke-3' : 'stroke-[1.2]')}
             d={`M 2 ${String(base - brim)} V ${String(base)} H ${String(WIDTH - 2)} V ${String(base - brim)}`}
           />
         </svg>
-        <span className="spare">{wholeDegrees(spare)}°</span>
-        <span className="vessel-words">{sayMargin(joint)}</span>
-        <span className="vessel-name">{name}</span>
+        <span
+          className={clsx(
+            'font-serif text-[1.35rem] leading-[normal] normal-nums',
+            limiting ? 'font-bold' : 'font-medium',
+          )}
+        >
+          {wholeDegrees(spare)}°
+        </span>
+        <span className="font-normal text-faint">{sayMargin(joint)}</span>
+        <span>{name}</span>
         <span className="sr-only">
           asked {asked.toFixed(0)}°, {sayUsable(joint)}
         </span>

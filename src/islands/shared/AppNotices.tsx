@@ -8,6 +8,7 @@ import {
   registerServiceWorker,
   takeNewVersion,
 } from './updates.ts';
+import { WordButton } from './ui/Button.tsx';
 
 /** What concerns the whole app, on every page: a new version, and the app handed over. */
 export function AppNotices() {
@@ -26,13 +27,11 @@ export function AppNotices() {
 
 function UpdateNotice({ isReady }: { isReady: boolean }) {
   return (
-    <p className="undo" role="status">
+    <p className="rounded bg-mist px-4 py-[0.3rem]" role="status">
       {isReady
         ? 'A new version is ready. This page goes on as it is until you reload. '
         : 'This tab is out of date: a newer version runs in another one. Nothing more is saved here. '}
-      <button type="button" className="word-button" onClick={takeNewVersion}>
-        Reload
-      </button>
+      <WordButton onClick={takeNewVersion}>Reload</WordButton>
     </p>
   );
 }

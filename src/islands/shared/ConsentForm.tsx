@@ -1,9 +1,11 @@
 import { useState, type SubmitEvent } from 'react';
 import { CONSENT_WORDS, findAgreementProblem, type Agreement } from '../../core/person/consent.ts';
-import { CheckField } from './CheckField.tsx';
+import { CheckField } from './ui/CheckField.tsx';
 import { isMinor, type Person } from '../../core/person/person.ts';
 import { saveAgreement } from '../../data/consent.ts';
 import { useWrite } from './useWrite.tsx';
+import { Field } from './ui/Field.tsx';
+import { Button } from './ui/Button.tsx';
 
 /** What a person agrees to, said before the first measure is stored. */
 export function ConsentForm({ person }: { person: Person }) {
@@ -28,14 +30,15 @@ export function ConsentForm({ person }: { person: Person }) {
         ))}
       </blockquote>
       <CheckField isChecked={withPictures} onChange={setWithPictures}>
-        pictures may be kept too <span className="quiet">(nothing depends on it)</span>
+        pictures may be kept too <span className="text-faint">(nothing depends on it)</span>
       </CheckField>
-      <label className="field">
-        <span>
-          {isMinor(person, now)
+      <Field
+        label={
+          isMinor(person, now)
             ? 'Guardian who agrees too'
-            : 'Guardian who agrees too, if they are under 18'}
-        </span>
+            : 'Guardian who agrees too, if they are under 18'
+        }
+      >
         <input
           value={guardian}
           autoComplete="off"
@@ -45,13 +48,13 @@ export function ConsentForm({ person }: { person: Person }) {
             setProblem(null);
           }}
         />
-      </label>
+      </Field>
       {problem !== null && <p role="alert">{problem}</p>}
-      <button type="submit" className="button mt-3">
+      <Button type="submit" className="mt-3">
         They agree
-      </button>
+      </Button>
       {told}
-      <p className="quiet">
+      <p className="text-faint">
         Until they agree nothing is measured. <a href="/your-data">What is kept where</a>
       </p>
     </form>

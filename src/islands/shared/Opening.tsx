@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { openDatabase } from '../../data/database.ts';
 import { sayWriteError } from './sayWriteError.ts';
+import { Button } from './ui/Button.tsx';
 
 /** Shown while the database opens; it says so when that cannot be, and what to do. */
 export function Opening() {
@@ -22,19 +23,17 @@ export function Opening() {
     };
   }, []);
   return problem === null ? (
-    <p className="quiet">Opening…</p>
+    <p className="text-faint">Opening…</p>
   ) : (
-    <div className="empty" role="alert">
+    <div className="max-w-160 py-4" role="alert">
       <p>{problem}</p>
-      <button
-        type="button"
-        className="button"
+      <Button
         onClick={() => {
           window.location.reload();
         }}
       >
         Reload
-      </button>
+      </Button>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { HandOverButton } from '../handOver/HandOverButton.tsx';
 import { useHandOver } from '../handOver/useHandOver.ts';
 import { useUnit } from './useRecord.ts';
 import { useWrite } from './useWrite.tsx';
+import { WordButton } from './ui/Button.tsx';
 
 type Place = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
 
@@ -21,8 +22,8 @@ export function PersonSentence({ person, here }: { person: Person; here: Place }
   const isHandedOver = useHandOver()?.lockedAt != null;
   if (isHandedOver) {
     return (
-      <div className="sentence-row">
-        <p className="sentence">
+      <div className="mb-[0.8rem] flex flex-wrap items-baseline justify-between gap-x-6 border-b border-hair print:hidden desk:pr-64 max-tablet:in-[body:has([data-run])]:hidden">
+        <p className="font-serif text-[1.1rem] [&_a]:inline-block [&_a]:py-[0.7rem] [&_a]:no-underline [&_a:hover]:wave [&_a[aria-current]]:wave">
           <strong>{person.name}</strong>
         </p>
         <UnitChoice />
@@ -30,8 +31,11 @@ export function PersonSentence({ person, here }: { person: Person; here: Place }
     );
   }
   return (
-    <div className="sentence-row">
-      <nav aria-label={`Record of ${person.name}`} className="sentence">
+    <div className="mb-[0.8rem] flex flex-wrap items-baseline justify-between gap-x-6 border-b border-hair print:hidden desk:pr-64 max-tablet:in-[body:has([data-run])]:hidden">
+      <nav
+        aria-label={`Record of ${person.name}`}
+        className="font-serif text-[1.1rem] [&_a]:inline-block [&_a]:py-[0.7rem] [&_a]:no-underline [&_a:hover]:wave [&_a[aria-current]]:wave"
+      >
         <strong>{person.name}</strong>
         {': '}
         {PLACES.map(({ place, words }, i) => (
@@ -59,16 +63,15 @@ function UnitChoice() {
   const { write, told } = useWrite();
   return (
     <>
-      <button
-        type="button"
-        className="word-button quiet"
+      <WordButton
+        className="text-faint"
         onClick={() => {
           write(() => setUnit(other));
         }}
       >
         in {unit === 'cm' ? 'centimetres' : 'inches'}
         <span className="sr-only">, change to {other === 'cm' ? 'centimetres' : 'inches'}</span>
-      </button>
+      </WordButton>
       {told}
     </>
   );

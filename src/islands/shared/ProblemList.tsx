@@ -4,11 +4,13 @@ import type { Problem } from '../../core/problems/problem.ts';
 export function ProblemList({ problems }: { problems: readonly Problem[] }) {
   if (problems.length === 0) return null;
   return (
-    <ul className="problems">
+    <ul className="grid gap-[0.35rem]">
       {problems.map((each, i) => (
         <li key={`${each.code} ${each.path} ${String(i)}`}>
-          <span className="problem-message">{each.message}</span>{' '}
-          <span className="quiet">{each.hint}</span>
+          <strong className="font-semibold" data-testid="problem-message">
+            {each.message}
+          </strong>{' '}
+          <span className="text-faint">{each.hint}</span>
         </li>
       ))}
     </ul>

@@ -1,6 +1,7 @@
 import type { Person } from '../../core/person/person.ts';
 import { changeAnswer, type Answer } from '../../data/people.ts';
 import { useStoredText } from './useStoredText.tsx';
+import { Field } from './ui/Field.tsx';
 
 interface SavedFieldProps {
   label: string;
@@ -23,14 +24,13 @@ export function SavedField({ label, person, answer, check, rows, inputMode }: Sa
   });
   return (
     <div>
-      <label className="field">
-        <span>{label}</span>
+      <Field label={label}>
         {rows === undefined ? (
           <input {...field} inputMode={inputMode} />
         ) : (
           <textarea {...field} rows={rows} />
         )}
-      </label>
+      </Field>
       {told}
     </div>
   );

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import type { ReactNode, Ref } from 'react';
 import type { Drawing, Shape } from '../../core/drawing/shapes.ts';
 import { findStyle, SCREEN, toSvgAttributes } from '../../core/drawing/styles.ts';
@@ -36,9 +37,22 @@ function ShapeElement({ shape, look }: { shape: Shape; look: Drawing['look'] }) 
   }
 }
 
+const SIZES = {
+  large:
+    'max-h-[calc(100vh-216px)] min-h-120 max-phone:max-h-none max-phone:min-h-0 print:max-h-[15cm] print:min-h-0',
+  small: 'max-h-88',
+} as const;
+/** On paper a body and its feet are left white, to be written on. */
+const SHEET =
+  'block w-full print:[&_.body-flesh]:fill-white print:[&_.footprint]:fill-white print:[&_text]:stroke-white';
+
 interface SheetDrawingProps {
   drawing: Drawing;
-  className: string;
+  /** A sheet fills its column; without a size, `className` says how large it is. */
+  size?: keyof typeof SIZES;
+  className?: string;
+  /** A newer one is on its way. */
+  isFaded?: boolean;
   /** What lies over the drawing and can be taken hold of. */
   children?: ReactNode;
   ref?: Ref<SVGSVGElement>;
@@ -47,10 +61,24 @@ interface SheetDrawingProps {
 }
 
 /** A drawing of the core. Its caption tells the same in words. */
-export function SheetDrawing({ drawing, className, children, ref, box }: SheetDrawingProps) {
+export function SheetDrawing({
+  drawing,
+  size,
+  className,
+  isFaded = false,
+  children,
+  ref,
+  box,
+}: SheetDrawingProps) {
   return (
     <svg
-      className={`drawn ${className}`}
+      className={clsx(
+        size !== undefined && [SHEET, SIZES[size]],
+        isFaded && 'opacity-55',
+        className,
+      )}
+      data-testid={size === undefined ? undefined : 'sheet'}
+      data-faded={isFaded}
       ref={ref}
       viewBox={(box ?? drawing.box).map((each) => each.toFixed(1)).join(' ')}
     >

@@ -3,6 +3,7 @@ import type { CautionEntry, Person } from '../../core/person/person.ts';
 import { changePerson, type Answer } from '../../data/people.ts';
 import { SavedField } from './SavedField.tsx';
 import { useWrite } from './useWrite.tsx';
+import { Field } from './ui/Field.tsx';
 
 const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
   { tier: 'emergency', heading: 'Now' },
@@ -88,7 +89,7 @@ export function StopSigns({ person }: { person: Person }) {
     return noted.length > 0 ? noted : [null];
   };
   return (
-    <div className="stop-signs">
+    <div className="columns-2 gap-x-10 max-phone:columns-1 [&_fieldset]:mb-3 [&_fieldset]:break-inside-avoid-column [&_legend]:pt-[0.3rem] [&_legend]:font-serif [&_legend]:text-[1.1rem] [&_legend]:leading-[normal] [&_legend]:font-medium">
       {told}
       {TIERS.map(({ tier, heading }) => (
         <fieldset key={tier}>
@@ -127,17 +128,16 @@ interface SignProps {
 function Sign({ person, kind, entry, onToggle, onEdit }: SignProps) {
   const stops = entry !== null && kind.tier !== 'adapt' && entry.clearedAt === null;
   return (
-    <div className="sign">
+    <div className="*:[label]:flex *:[label]:min-h-11 *:[label]:cursor-pointer *:[label]:items-center *:[label]:gap-[0.7rem]">
       <label>
         <input type="checkbox" checked={entry !== null} onChange={onToggle} />
         <span>{kind.ask}</span>
       </label>
       {entry !== null && (
-        <div className="sign-more">
-          <p className={stops ? 'stop-word' : ''}>{kind.advice}</p>
+        <div className="pr-0 pb-[0.6rem] pl-[2.1rem]">
+          <p className={stops ? 'font-bold text-stop' : ''}>{kind.advice}</p>
           {kind.sided && (
-            <label className="field">
-              <span>Side</span>
+            <Field label="Side">
               <select
                 value={entry.side ?? ''}
                 onChange={(event) => {
@@ -150,7 +150,7 @@ function Sign({ person, kind, entry, onToggle, onEdit }: SignProps) {
                 <option value="right">right</option>
                 <option value="both">both</option>
               </select>
-            </label>
+            </Field>
           )}
           {kind.tier !== 'adapt' && (
             <SavedField

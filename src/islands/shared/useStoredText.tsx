@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { sayWriteError } from './sayWriteError.ts';
 import { saveFile } from './saveFile.ts';
+import { WordButton } from './ui/Button.tsx';
 
 type State =
   | { readonly kind: 'idle' | 'saving' | 'saved' }
@@ -121,34 +122,26 @@ function Told({ label, state, text, onAgain, onKeepOwn, onTakeTheirs }: ToldProp
     return (
       <span role="alert">
         Not saved. {state.words} Trying again soon.{' '}
-        <button type="button" className="word-button" onClick={onAgain}>
-          Try now
-        </button>{' '}
-        <button
-          type="button"
-          className="word-button"
+        <WordButton onClick={onAgain}>Try now</WordButton>{' '}
+        <WordButton
           onClick={() => {
             saveFile(`${label}.txt`, text, 'text/plain');
           }}
         >
           Save it as a file
-        </button>
+        </WordButton>
       </span>
     );
   if (state.kind === 'differs')
     return (
       <span role="alert">
         Not saved: “{state.theirs}” was entered elsewhere meanwhile.{' '}
-        <button type="button" className="word-button" onClick={onKeepOwn}>
-          Keep mine
-        </button>{' '}
-        <button type="button" className="word-button" onClick={onTakeTheirs}>
-          Take the other
-        </button>
+        <WordButton onClick={onKeepOwn}>Keep mine</WordButton>{' '}
+        <WordButton onClick={onTakeTheirs}>Take the other</WordButton>
       </span>
     );
   return (
-    <span role="status" className="quiet">
+    <span role="status" className="text-faint">
       {state.kind === 'saved' ? 'saved' : ''}
     </span>
   );

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { saveFile } from './saveFile.ts';
 import { sayWriteError } from './sayWriteError.ts';
 import { AGAIN_MS } from './useStoredText.tsx';
+import { WordButton } from './ui/Button.tsx';
 
 interface Waiting {
   readonly action: () => Promise<unknown>;
@@ -84,15 +85,8 @@ function Refusal({ words, onTryNow, listUnsaved }: RefusalProps) {
   };
   return (
     <p role="alert">
-      Not saved. {words} Trying again soon.{' '}
-      <button type="button" className="word-button" onClick={onTryNow}>
-        Try now
-      </button>{' '}
-      {listUnsaved().length > 0 && (
-        <button type="button" className="word-button" onClick={save}>
-          Save it as a file
-        </button>
-      )}
+      Not saved. {words} Trying again soon. <WordButton onClick={onTryNow}>Try now</WordButton>{' '}
+      {listUnsaved().length > 0 && <WordButton onClick={save}>Save it as a file</WordButton>}
     </p>
   );
 }

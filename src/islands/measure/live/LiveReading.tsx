@@ -1,3 +1,5 @@
+import clsx from 'clsx';
+import { LIVE_ROW, ON_THE_RIGHT } from '../liveRow.ts';
 import { toTenths } from '../../../core/units/rounding.ts';
 import { useEffect, useMemo, useRef, useState, type CSSProperties } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
@@ -24,6 +26,8 @@ import { inclinometerSource, phoneSource, type PhoneAxis } from './sources.ts';
 import { StandInPanel } from './StandInPanel.tsx';
 import { useAngleReader } from './useAngleReader.ts';
 import { useCaptureKeys } from './useCaptureKeys.ts';
+import { Button } from '../../shared/ui/Button.tsx';
+import { WordSelect } from '../../shared/ui/WordSelect.tsx';
 
 interface LiveReadingProps {
   record: PersonRecord;
@@ -148,48 +152,53 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       />
     );
   return (
-    <section className="live" ref={panel} tabIndex={-1} aria-label="Live reading">
+    <section
+      className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80"
+      ref={panel}
+      tabIndex={-1}
+      aria-label="Live reading"
+    >
       {way === 'inclinometer' && (
-        <p className="notice">
+        <p className="max-w-none rounded-md bg-mist px-[0.9rem] py-2">
           <strong>Practice with a simulation.</strong>{' '}
           {isSimulated
             ? 'Its readings are marked, and count for nothing.'
             : 'This person is made up, so its readings count.'}
         </p>
       )}
-      <div className={`live-row ${next?.side ?? ''}`}>
-        <p className="live-side">{next === null ? 'all taken' : (next.side ?? 'one side')}</p>
+      <div className={clsx(LIVE_ROW, next?.side === 'right' && ON_THE_RIGHT)}>
+        <p className="m-0 font-serif text-[3.5rem] leading-none font-semibold max-phone:text-[2.6rem]">
+          {next === null ? 'all taken' : (next.side ?? 'one side')}
+        </p>
         <Rest state={state} />
-        <p className="live-number" aria-hidden={state?.deg == null}>
+        <p
+          className="m-0 min-w-[5.2ch] text-right text-[7rem] leading-none whitespace-nowrap max-phone:min-w-[4.4ch] max-phone:text-[4.2rem] [&_span]:text-[3rem]"
+          aria-hidden={state?.deg == null}
+        >
           {state?.deg == null ? '–' : state.deg.toFixed(1)}
           <span>°</span>
         </p>
       </div>
-      <p className="live-words">
+      <p className="min-h-[2.2em] text-[1.5rem]">
         {told === null ? describe(state, isLost, next) : 'The last reading is not stored yet.'}
       </p>
-      <p role="status" className="quiet">
+      <p role="status" className="text-faint">
         {said}
       </p>
       {told}
       {problems.length > 0 && <ProblemList problems={problems} />}
-      <div className="button-row">
-        <button type="button" className="button" onClick={takeNow}>
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button onClick={takeNow}>
           {next === null ? 'Next measure' : 'Take it'} <kbd>Space</kbd>
-        </button>
-        <button type="button" className="button plain" onClick={zero}>
+        </Button>
+        <Button isPlain onClick={zero}>
           Zero <kbd>Z</kbd>
-        </button>
-        <button
-          type="button"
-          className="button plain"
-          onClick={undo}
-          disabled={undoable.length === 0}
-        >
+        </Button>
+        <Button isPlain onClick={undo} disabled={undoable.length === 0}>
           Undo <kbd>⌫</kbd>
-        </button>
+        </Button>
       </div>
-      <p className="quiet">
+      <p className="text-faint">
         <ConfirmationChoice value={confirmation} />
         {state?.batteryPercent != null && ` Battery ${String(state.batteryPercent)} %.`} A rest of
         three seconds takes it too.
@@ -202,13 +211,16 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
 /** Without an instrument there is no number; a simulation is for practice. */
 function NoInclinometer({ onPractise }: { onPractise: () => void }) {
   return (
-    <section className="live" aria-label="Live reading">
-      <p className="live-words">No inclinometer is connected.</p>
+    <section
+      className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80"
+      aria-label="Live reading"
+    >
+      <p className="min-h-[2.2em] text-[1.5rem]">No inclinometer is connected.</p>
       <p>Numbers can be typed below, or read by this phone.</p>
-      <div className="button-row">
-        <button type="button" className="button plain" onClick={onPractise}>
+      <div className="my-4 flex flex-wrap gap-3">
+        <Button isPlain onClick={onPractise}>
           Practise with a simulation
-        </button>
+        </Button>
       </div>
     </section>
   );
@@ -220,7 +232,13 @@ const PENDING = { id: 'pending' } as Slot['reading'];
 /** How much of the rest that a capture needs has passed: water in an upright vessel. */
 function Rest({ state }: { state: ReaderState | null }) {
   const held = state !== null && state.isArmed ? state.held : 0;
-  return <span className="live-rest" aria-hidden style={{ '--held': held } as CSSProperties} />;
+  return (
+    <span
+      className="h-28 w-[26px] rounded-b-lg border-2 border-t-0 border-ink bg-[linear-gradient(var(--color-shallow),var(--color-shallow))] bg-[length:100%_calc(var(--held)*100%)] bg-bottom bg-no-repeat"
+      aria-hidden
+      style={{ '--held': held } as CSSProperties}
+    />
+  );
 }
 
 function describe(state: ReaderState | null, isLost: boolean, next: Slot | null): string {
@@ -250,8 +268,7 @@ function ConfirmationChoice({ value }: { value: Confirmation }) {
     <>
       <label>
         Confirmed by{' '}
-        <select
-          className="word-select"
+        <WordSelect
           value={value}
           onChange={(event) => {
             const chosen = event.target.value as Confirmation;
@@ -263,7 +280,7 @@ function ConfirmationChoice({ value }: { value: Confirmation }) {
               {each.words}
             </option>
           ))}
-        </select>
+        </WordSelect>
         .
       </label>
       {told}

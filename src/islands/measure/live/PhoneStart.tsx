@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { askForTilt, type PhoneAxis } from './sources.ts';
+import { WordSelect } from '../../shared/ui/WordSelect.tsx';
+import { Button } from '../../shared/ui/Button.tsx';
 
 interface PhoneStartProps {
   axis: PhoneAxis;
@@ -11,12 +13,11 @@ interface PhoneStartProps {
 export function PhoneStart({ axis, onAxis, onStart }: PhoneStartProps) {
   const [refused, setRefused] = useState(false);
   return (
-    <section className="live">
+    <section className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80">
       <p>
         <label>
           Lay the phone along the limb by its{' '}
-          <select
-            className="word-select"
+          <WordSelect
             value={axis}
             onChange={(event) => {
               onAxis(event.target.value as PhoneAxis);
@@ -24,13 +25,11 @@ export function PhoneStart({ axis, onAxis, onStart }: PhoneStartProps) {
           >
             <option value="long">long edge</option>
             <option value="short">short edge</option>
-          </select>
+          </WordSelect>
           .
         </label>
       </p>
-      <button
-        type="button"
-        className="button"
+      <Button
         onClick={() => {
           void askForTilt().then((given) => {
             setRefused(!given);
@@ -39,7 +38,7 @@ export function PhoneStart({ axis, onAxis, onStart }: PhoneStartProps) {
         }}
       >
         Start reading its tilt
-      </button>
+      </Button>
       {refused && (
         <p role="alert">
           This browser gives no tilt, or was not allowed to. Type the number, or take another

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { moveStandIn } from './sources.ts';
+import { Field } from '../../shared/ui/Field.tsx';
+import { WordButton } from '../../shared/ui/Button.tsx';
 
 /** The hand that leads the limb of the simulated inclinometer, and its faults. */
 export function StandInPanel() {
@@ -12,10 +14,9 @@ export function StandInPanel() {
     });
   };
   return (
-    <details className="stand-in">
+    <details className="border-t border-dashed border-hair pt-[0.3rem] [&_input[type=range]]:accent-water">
       <summary>Lead the simulated limb by hand</summary>
-      <label className="field">
-        <span>The limb is at {deg}°</span>
+      <Field label={<>The limb is at {deg}°</>}>
         <input
           type="range"
           min={0}
@@ -26,9 +27,9 @@ export function StandInPanel() {
             move({ deg: event.target.valueAsNumber });
           }}
         />
-      </label>
-      <div className="button-row">
-        <label className="check">
+      </Field>
+      <div className="my-4 flex flex-wrap gap-3">
+        <label className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
           <input
             type="checkbox"
             checked={isPoor}
@@ -39,15 +40,13 @@ export function StandInPanel() {
           />{' '}
           poor contact
         </label>
-        <button
-          type="button"
-          className="word-button"
+        <WordButton
           onClick={() => {
             move({ disconnect: true });
           }}
         >
           Break the connection
-        </button>
+        </WordButton>
       </div>
       {isGone && <p role="alert">The simulation does not answer. It needs the app’s own server.</p>}
     </details>

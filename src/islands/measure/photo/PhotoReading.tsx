@@ -31,6 +31,9 @@ import { paintDrawing, type Picture } from '../../shared/photo/loadPicture.ts';
 import { PictureChoice, PictureMarks } from '../../shared/photo/PictureMarks.tsx';
 import { usePicture } from '../../shared/photo/usePicture.ts';
 import { useWrite } from '../../shared/useWrite.tsx';
+import { WordSelect } from '../../shared/ui/WordSelect.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Button, WordButton } from '../../shared/ui/Button.tsx';
 
 interface PhotoReadingProps {
   record: PersonRecord;
@@ -104,10 +107,14 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
     );
   };
   return (
-    <section className="photo" aria-label="Reading off a picture">
+    <section
+      className="[&_input[type=file]]:w-auto"
+      data-testid="photo"
+      aria-label="Reading off a picture"
+    >
       {told}
       <PictureChoice state={state} onDrawn={() => void openDemo()} />
-      <p className="quiet">
+      <p className="text-faint">
         Stand well back, square to the body, the camera at its middle; a known length lies beside
         the limb. The picture stays in this browser
         {intake.consentToPictures === null
@@ -121,8 +128,7 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
           {needsLine(protocol) && (
             <label>
               Straightened by{' '}
-              <select
-                className="word-select"
+              <WordSelect
                 value={lineKind}
                 onChange={(event) => {
                   setLineKind(event.target.value as LineKind);
@@ -130,12 +136,11 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
               >
                 <option value="plumb">something upright</option>
                 <option value="floor">the floor line</option>
-              </select>
+              </WordSelect>
             </label>
           )}
           {needsScale(protocol) && (
-            <label className="field">
-              <span>Known length</span>
+            <Field label="Known length">
               <input
                 value={known}
                 aria-invalid={length?.ok === false}
@@ -144,17 +149,18 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
                 }}
               />
               {length?.ok === false && <ProblemList problems={length.problems} />}
-            </label>
+            </Field>
           )}
-          <div className="button-row" role="status">
+          <div className="my-4 flex flex-wrap gap-3" role="status">
             {value !== null && (
-              <strong className="value">
-                {say(value.value)} <span className="quiet">± {say(value.error95)}</span>
+              <strong
+                className="font-serif text-[1.6rem] leading-[normal] font-medium normal-nums"
+                data-testid="value"
+              >
+                {say(value.value)} <span className="text-faint">± {say(value.error95)}</span>
               </strong>
             )}
-            <button
-              type="button"
-              className="button"
+            <Button
               disabled={value === null || next === null}
               onClick={() => {
                 write(take);
@@ -163,11 +169,11 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
               {next === null
                 ? 'Every reading is taken'
                 : `Take it: ${next.side ?? ''} ${['first', 'second', 'third'][next.row] ?? ''}`}
-            </button>
+            </Button>
             {said}
           </div>
           {value !== null && (
-            <p className="quiet">
+            <p className="text-faint">
               95 of 100 such pictures lie within the ±: marks within 2 pixels at 800, a camera
               turned by up to 10°.
             </p>
@@ -198,24 +204,20 @@ function KeptPictures({ personId, measure, onOpen }: KeptPicturesProps) {
         {rows.map((row) => (
           <li key={row.id}>
             {writeDate(row.takenAt)}{' '}
-            <button
-              type="button"
-              className="word-button"
+            <WordButton
               onClick={() => {
                 onOpen(row, row.id);
               }}
             >
               open
-            </button>{' '}
-            <button
-              type="button"
-              className="word-button"
+            </WordButton>{' '}
+            <WordButton
               onClick={() => {
                 write(() => deletePicture(row.id));
               }}
             >
               delete the picture, keep its numbers
-            </button>
+            </WordButton>
           </li>
         ))}
       </ul>

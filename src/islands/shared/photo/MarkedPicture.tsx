@@ -1,8 +1,12 @@
+import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Mark } from '../../../core/photo/photoMarks.ts';
 import type { Pixel } from '../../../core/photo/photoReading.ts';
 import type { Picture } from './loadPicture.ts';
 import { placeNumbers } from './placeNumbers.ts';
+
+/** Dark lines with light ones round their numbers stand out from any picture. */
+const LINE = 'fill-none stroke-ink [vector-effect:non-scaling-stroke]';
 
 interface MarkedPictureProps {
   picture: Picture;
@@ -86,7 +90,7 @@ export function MarkedPicture(props: MarkedPictureProps) {
   return (
     <svg
       ref={svg}
-      className="marked-picture"
+      className="block max-h-120 w-full cursor-crosshair touch-none border border-hair bg-sheet"
       viewBox={`0 0 ${String(width)} ${String(height)}`}
       role="application"
       aria-label={`Picture. Active mark: ${plan.find((each) => each.id === active)?.words ?? 'none'}. Arrows move it, Shift moves it faster, Enter goes on, a digit chooses a mark.`}
@@ -112,11 +116,23 @@ export function MarkedPicture(props: MarkedPictureProps) {
         const number = numbers[i];
         if (mark === undefined || number == null) return null;
         return (
-          <g key={id} className={id === active ? 'mark active' : 'mark'}>
-            <circle cx={mark[0]} cy={mark[1]} r={r} />
-            <path d={`M ${String(mark[0] - 2 * r)} ${String(mark[1])} h ${String(4 * r)}`} />
-            <path d={`M ${String(mark[0])} ${String(mark[1] - 2 * r)} v ${String(4 * r)}`} />
+          <g key={id}>
+            <circle
+              className={clsx(LINE, id === active ? 'stroke-4' : 'stroke-2')}
+              cx={mark[0]}
+              cy={mark[1]}
+              r={r}
+            />
+            <path
+              className={clsx(LINE, 'stroke-2')}
+              d={`M ${String(mark[0] - 2 * r)} ${String(mark[1])} h ${String(4 * r)}`}
+            />
+            <path
+              className={clsx(LINE, 'stroke-2')}
+              d={`M ${String(mark[0])} ${String(mark[1] - 2 * r)} v ${String(4 * r)}`}
+            />
             <text
+              className="stroke-sheet stroke-[0.3em] font-bold [paint-order:stroke]"
               x={number.at[0]}
               y={number.at[1]}
               fontSize={number.size}
@@ -128,7 +144,7 @@ export function MarkedPicture(props: MarkedPictureProps) {
         );
       })}
       {at !== null && (
-        <g aria-hidden className="glass">
+        <g aria-hidden>
           <g clipPath="url(#glass)">
             <image
               href={url}
@@ -138,11 +154,13 @@ export function MarkedPicture(props: MarkedPictureProps) {
               y={middle[1] - at[1] * MAGNIFIED}
             />
           </g>
-          <circle cx={middle[0]} cy={middle[1]} r={glass} />
+          <circle className={clsx(LINE, 'stroke-3')} cx={middle[0]} cy={middle[1]} r={glass} />
           <path
+            className={clsx(LINE, 'stroke-[1.5px]')}
             d={`M ${String(middle[0] - glass / 3)} ${String(middle[1])} h ${String((2 * glass) / 3)}`}
           />
           <path
+            className={clsx(LINE, 'stroke-[1.5px]')}
             d={`M ${String(middle[0])} ${String(middle[1] - glass / 3)} v ${String((2 * glass) / 3)}`}
           />
         </g>

@@ -1,6 +1,7 @@
 import type { Mark } from '../../../core/photo/photoMarks.ts';
 import { MarkedPicture } from './MarkedPicture.tsx';
 import type { MarkedState } from './usePicture.ts';
+import { WordButton } from '../ui/Button.tsx';
 
 interface PictureChoiceProps {
   state: MarkedState;
@@ -19,9 +20,7 @@ export function PictureChoice({ state, onDrawn }: PictureChoiceProps) {
           onChange={(event) => void state.openFile(event.target.files?.[0])}
         />
       </label>{' '}
-      <button type="button" className="word-button" onClick={onDrawn}>
-        or try it on a drawn one
-      </button>
+      <WordButton onClick={onDrawn}>or try it on a drawn one</WordButton>
     </p>
   );
 }
@@ -33,7 +32,7 @@ export function PictureMarks({ state, plan }: { state: MarkedState; plan: readon
   const mark = plan[active];
   return (
     <>
-      <p className="live-words" aria-live="polite">
+      <p className="min-h-[2.2em] text-[1.5rem]" aria-live="polite">
         {mark === undefined
           ? 'Every mark is placed; each can still be moved.'
           : `${String(active + 1)}. Point at ${mark.words}.`}

@@ -1,3 +1,4 @@
+import { Field } from './Field.tsx';
 interface SelectFieldProps {
   label: string;
   value: string;
@@ -8,8 +9,7 @@ interface SelectFieldProps {
 /** One of several, with its name above it. */
 export function SelectField({ label, value, options, onChange }: SelectFieldProps) {
   return (
-    <label className="field">
-      <span>{label}</span>
+    <Field label={label}>
       <select
         value={value}
         onChange={(event) => {
@@ -22,6 +22,6 @@ export function SelectField({ label, value, options, onChange }: SelectFieldProp
           </option>
         ))}
       </select>
-    </label>
+    </Field>
   );
 }

@@ -11,7 +11,7 @@ export function LazyDetails({ summary, children }: LazyDetailsProps) {
   const [isOpen, setIsOpen] = useState(false);
   return (
     <details
-      className="more"
+      className="border-t border-hair print:in-[aside]:hidden"
       onToggle={(event) => {
         setIsOpen(event.currentTarget.open);
       }}

@@ -1,3 +1,4 @@
+import { Field } from './Field.tsx';
 interface TextFieldProps {
   label: string;
   value: string;
@@ -8,8 +9,7 @@ interface TextFieldProps {
 /** A line of text with its name above it. */
 export function TextField({ label, value, required = false, onChange }: TextFieldProps) {
   return (
-    <label className="field">
-      <span>{label}</span>
+    <Field label={label}>
       <input
         required={required}
         value={value}
@@ -17,6 +17,6 @@ export function TextField({ label, value, required = false, onChange }: TextFiel
           onChange(event.target.value);
         }}
       />
-    </label>
+    </Field>
   );
 }

@@ -11,7 +11,7 @@ interface CheckFieldProps {
 /** A box to tick, with its words beside it. */
 export function CheckField({ isChecked, isDisabled = false, onChange, children }: CheckFieldProps) {
   return (
-    <label className="check">
+    <label className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
       <input
         type="checkbox"
         checked={isChecked}
