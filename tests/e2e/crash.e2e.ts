@@ -25,7 +25,7 @@ test('twenty kills in mid-session lose nothing that the screen had confirmed', a
   const start = page.getByRole('button', { name: 'Begin' });
   await expect(start).toBeEnabled({ timeout: 40_000 });
   await start.click();
-  for (const stage of ['.run-set', '.run-breathe']) {
+  for (const stage of ['[data-testid=run-set]', '[data-testid=run-breathe]']) {
     await expect(page.locator(stage)).toBeVisible();
     await page.locator('[data-testid=run-next]').click();
   }

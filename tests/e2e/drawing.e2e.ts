@@ -273,7 +273,7 @@ test('the app draws the same: joints where they are, and no two texts of its own
       page.getByRole('img', { name: new RegExp(`^${pose.name}, ${side},`) }),
     ).toBeVisible();
     await expect(page.locator('[data-testid=sheet][data-faded=true]')).toHaveCount(0);
-    const [seen] = await page.evaluate(readSeen, 'svg.sheet');
+    const [seen] = await page.evaluate(readSeen, '[data-testid=sheet]');
     const opened = withLevel(pose, planned.value.level);
     expectJoints({ record, pose: opened, setUp: planned.value }, 'side', seen!, pose.id);
     expect(findMeeting(seen!), pose.id).toEqual([]);

@@ -149,7 +149,7 @@ const inSession: Scenario = async (page, random) => {
   await begin.or(resume).or(page.locator('[data-testid=error-tile]').first()).first().waitFor();
   if (await begin.isVisible()) {
     await begin.click();
-    for (const stage of ['.run-set', '.run-breathe']) {
+    for (const stage of ['[data-testid=run-set]', '[data-testid=run-breathe]']) {
       await page.locator(stage).waitFor();
       await page.locator('[data-testid=run-next]').click();
     }

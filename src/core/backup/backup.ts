@@ -52,6 +52,12 @@ export interface BackupContent {
   readonly pictures: ReadonlyMap<string, Uint8Array>;
 }
 
+/**
+ * The SHA-256 of some bytes.
+ *
+ * @param bytes any
+ * @returns 64 hexadecimal digits
+ */
 export async function calcSha256(bytes: Uint8Array): Promise<string> {
   const digest = await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>);
   return [...new Uint8Array(digest)].map((each) => each.toString(16).padStart(2, '0')).join('');

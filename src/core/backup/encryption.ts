@@ -9,6 +9,12 @@ const loadAge = () => import('age-encryption');
 /** How every age file begins. */
 const BEGINNING = new TextEncoder().encode('age-encryption.org/v1\n');
 
+/**
+ * Whether bytes are an age file, by its first line.
+ *
+ * @param bytes of a backup
+ * @returns false for a plain zip
+ */
 export const isEncrypted = (bytes: Uint8Array): boolean =>
   BEGINNING.every((each, i) => bytes[i] === each);
 

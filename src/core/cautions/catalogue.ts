@@ -270,4 +270,10 @@ export const CAUTION_KINDS: readonly CautionKind[] = [
 
 const byId = new Map(CAUTION_KINDS.map((each) => [each.id, each]));
 
+/**
+ * The kind of a caution.
+ *
+ * @param id as in a person file
+ * @returns null when it is none that we know
+ */
 export const findCautionKind = (id: string): CautionKind | null => byId.get(id) ?? null;

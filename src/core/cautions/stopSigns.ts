@@ -21,6 +21,12 @@ function stops(entry: CautionEntry, kind: CautionKind | null): boolean {
   return entry.severity === 'stop' || (kind !== null && kind.tier !== 'adapt');
 }
 
+/**
+ * The cautions of a person that were not cleared.
+ *
+ * @param person with their cautions
+ * @returns each entry with its kind; kind null = none that we know
+ */
 export function findActiveCautions(person: Person): ActiveCaution[] {
   return person.cautions.map((entry) => {
     const kind = findCautionKind(entry.id);

@@ -24,6 +24,12 @@ const TRUNK_AT = PLACES.length * LEG.length;
 export const findLegObservable = (place: Place, observable: LegObservable): number =>
   PLACES.indexOf(place) * LEG.length + LEG.indexOf(observable);
 
+/**
+ * Where an observable of the trunk or the lifted heel stands among all observables.
+ *
+ * @param observable its name
+ * @returns its index
+ */
 export const findTrunkObservable = (observable: TrunkObservable): number =>
   TRUNK_AT + TRUNK.indexOf(observable);
 

@@ -243,4 +243,10 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   'hand-load': { kind: 'percent', words: 'the weight on the hand', calc: calcHandLoad },
 };
 
+/**
+ * A quantity that poses speak of.
+ *
+ * @param id its name
+ * @returns how it is computed from a skeleton, radians or metres
+ */
 export const getQuantity = (id: QuantityId): Quantity => QUANTITIES[id];

@@ -41,6 +41,13 @@ const WISH_WEIGHT_IN_PULL = 0.02;
 /** A wish may stretch by this many tolerances before it counts as broken. */
 export const WISH_STRETCH = 2;
 
+/**
+ * A quantity in the unit in which violations are judged.
+ *
+ * @param quantity its name, which says whether it is an angle or a length
+ * @param value radians or metres
+ * @returns degrees or centimetres
+ */
 export const toScaled = (quantity: QuantityId, value: number): number =>
   value * SCALE[getQuantity(quantity).kind];
 

@@ -9,6 +9,13 @@ import { drawStrap, drawSupports, hasWallAcross } from './supports.ts';
 import { writeDegrees, writeSettable } from './units.ts';
 import { facesLongEdge, toElevation } from './view.ts';
 
+/**
+ * The body, its props and its numbers as seen from the side or the front.
+ *
+ * @param sheet what shapes are drawn from
+ * @param pose the pose's data
+ * @returns shapes, back to front, mm at 1:10
+ */
 export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const { setUp, view, mat, matFront } = sheet;
   const frontEdge = toElevation(view, [matFront, 0, 0])[0];

@@ -56,5 +56,12 @@ export function ringOfPlaces(
   );
 }
 
+/**
+ * The direction from one point to another.
+ *
+ * @param from mm, x to the right, y down
+ * @param to the same
+ * @returns degrees, clockwise from the right, as the page turns
+ */
 export const degreesBetween = (from: Point, to: Point): number =>
   (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;

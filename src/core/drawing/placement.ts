@@ -20,6 +20,12 @@ export function boxOfText(
   return [left, y - ASCENT * size, left + width, y + DESCENT * size];
 }
 
+/**
+ * The smallest upright box round some points.
+ *
+ * @param points mm, at least one
+ * @returns the box
+ */
 export function boxOfPoints(points: readonly Point[]): Box {
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);

@@ -134,6 +134,13 @@ function matBands(sheet: Sheet): Box[] {
   ];
 }
 
+/**
+ * The mat from above: feet, base, pelvis, props and their numbers.
+ *
+ * @param sheet what shapes are drawn from
+ * @param pose the pose's data
+ * @returns shapes, back to front, mm at 1:10
+ */
 export function drawPlan(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const { setUp, mat, matFront, heelLine, planY } = sheet;
   const front = onPlan(sheet, matFront, 0)[0];

@@ -27,6 +27,13 @@ const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
   [0, 0.08],
 ];
 
+/**
+ * The outline of a foot on the mat.
+ *
+ * @param sheet what shapes are drawn from
+ * @param place which foot
+ * @returns points of the page, mm at 1:10; empty when that foot does not stand
+ */
 export function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
   const { setUp } = sheet;
   const side = sideName(setUp, place);

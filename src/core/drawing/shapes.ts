@@ -42,6 +42,13 @@ export interface Drawing {
   readonly look?: 'sheet' | 'demonstration';
 }
 
+/**
+ * A line through points.
+ *
+ * @param role what it is
+ * @param points mm
+ * @returns the shape
+ */
 export const line = (role: string, ...points: readonly Point[]): Shape => ({
   kind: 'line',
   role,

@@ -30,7 +30,21 @@ export interface Sheet {
   readonly heelLine: number;
 }
 
+/**
+ * A landmark of a set-up that has a posture.
+ *
+ * @param setUp the set-up
+ * @param name as in its landmarks, such as `kneeLeft`
+ * @returns cm, world frame
+ */
 export const mark = (setUp: SetUp, name: string): LandmarkCm => setUp.landmarks[name]!;
+/**
+ * The side of a leg, as it stands in the names of landmarks.
+ *
+ * @param setUp whose front leg is known
+ * @param place which leg
+ * @returns `Left` or `Right`
+ */
 export const sideName = (setUp: SetUp, place: 'front' | 'back'): 'Left' | 'Right' =>
   (setUp.side === 'left') === (place === 'front') ? 'Left' : 'Right';
 
@@ -40,6 +54,14 @@ export function planPoint(setUp: SetUp, name: string): readonly [number, number]
   return [x, y];
 }
 
+/**
+ * A point of the mat on the page.
+ *
+ * @param sheet what shapes are drawn from
+ * @param x cm along the mat, to its front
+ * @param y cm across it, to its left
+ * @returns mm at 1:10
+ */
 export function onPlan(sheet: Sheet, x: number, y: number): Point {
   const [px, py] = toPlan(sheet.view, x, y - matMiddle(sheet.setUp));
   return [px, py + sheet.planY];
@@ -70,6 +92,18 @@ export const standing = (x: number, half: number, height: number): Shape => ({
   ],
 });
 
+/**
+ * A line of words.
+ *
+ * @param sheet which says how large a label is
+ * @param role what it is
+ * @param at mm
+ * @param words what it says
+ * @param size relative to a label, which is 1
+ * @param anchor which end of the words lies at the point
+ * @param setting the setting whose number it carries
+ * @returns the shape
+ */
 export function text(
   sheet: Sheet,
   role: string,
@@ -118,6 +152,11 @@ const BACK_MARKS = Object.keys(BACK_PARTS) as BackMark[];
 export const findBackMark = (setUp: SetUp): BackMark | null =>
   BACK_MARKS.find((id) => getValue(setUp, id) !== null) ?? null;
 
+/**
+ * Whether the back knee lies on the floor.
+ *
+ * @returns true for the poses that stand on knee and foot
+ */
 export const isKneeling = ({ backContact }: PoseDefinition): boolean =>
   backContact !== 'flat' &&
   backContact !== 'ball' &&

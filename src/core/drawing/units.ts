@@ -7,4 +7,10 @@ export function writeSettable(cm: number, unit: LengthUnit): string {
   return writeLengthNumber(metresFromCm(shown), unit, 1);
 }
 
+/**
+ * An angle as it stands in a drawing.
+ *
+ * @param degrees the angle
+ * @returns whole degrees with their sign
+ */
 export const writeDegrees = (degrees: number): string => `${String(Math.round(degrees))}°`;

@@ -15,6 +15,13 @@ export interface View {
   readonly words: string;
 }
 
+/**
+ * Where a pose is seen from.
+ *
+ * @param pose the pose's data
+ * @param setUp whose front leg is known
+ * @returns the view from a long edge of the mat
+ */
 export function findView(pose: PoseDefinition, setUp: SetUp): View {
   const open = facesLongEdge(pose);
   const fromLeft = open === (setUp.side === 'right');

@@ -59,11 +59,23 @@ function upgradeEntry(entry: unknown): unknown {
 export const upgradeMade = (made: unknown): unknown =>
   isObject(made) ? { rulesVersion: FIRST_RULES, ...made, rules: upgradeRules(made.rules) } : made;
 
+/**
+ * The schools that were chosen for a person, under the names of today.
+ *
+ * @param person of an earlier version
+ * @returns the same with other names; anything else as it is
+ */
 export const upgradePersonSchools = (person: unknown): unknown =>
   isObject(person) && 'schools' in person
     ? { ...person, schools: mapList(person.schools, upgradeSchool) }
     : person;
 
+/**
+ * A session with the names and versions of today.
+ *
+ * @param session of an earlier version
+ * @returns the same with other names; anything else as it is
+ */
 export const upgradeSession = (session: unknown): unknown =>
   isObject(session)
     ? {

@@ -1,8 +1,29 @@
 /** Vectors in metres (or unit directions): [x along the mat, y to its left, z up]. */
 export type Vec3 = readonly [number, number, number];
 
+/**
+ * Sum of two vectors.
+ *
+ * @param a any vector
+ * @param b in the same frame
+ * @returns a + b
+ */
 export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+/**
+ * Difference of two vectors.
+ *
+ * @param a any vector
+ * @param b in the same frame
+ * @returns a − b
+ */
 export const subtract = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+/**
+ * A vector times a number.
+ *
+ * @param a any vector
+ * @param by the factor
+ * @returns by · a
+ */
 export const scale = (a: Vec3, by: number): Vec3 => [a[0] * by, a[1] * by, a[2] * by];
 /** a + by · b, the step most used in building a skeleton. */
 export const addScaled = (a: Vec3, b: Vec3, by: number): Vec3 => [
@@ -18,13 +39,40 @@ export const combine = (a: Vec3, byA: number, b: Vec3, byB: number): Vec3 => [
 ];
 /** From a (share 0) to b (share 1). */
 export const lerp = (a: Vec3, b: Vec3, share: number): Vec3 => addScaled(a, subtract(b, a), share);
+/**
+ * Scalar product.
+ *
+ * @param a any vector
+ * @param b in the same frame
+ * @returns a · b
+ */
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+/**
+ * Vector product, by the right-hand rule.
+ *
+ * @param a any vector
+ * @param b in the same frame
+ * @returns a × b
+ */
 export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[1] * b[2] - a[2] * b[1],
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
+/**
+ * Length of a vector.
+ *
+ * @param a any vector
+ * @returns in the unit of its components
+ */
 export const length = (a: Vec3): number => Math.sqrt(dot(a, a));
+/**
+ * Distance of two points.
+ *
+ * @param a any point
+ * @param b in the same frame
+ * @returns in the unit of their components
+ */
 export const distance = (a: Vec3, b: Vec3): number => {
   const [x, y, z] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
   return Math.sqrt(x * x + y * y + z * z);

@@ -5,6 +5,14 @@ export function addRow(sum: Float64Array, rows: Float64Array, at: number, by: nu
   for (let j = 0; j < n; j += 1) sum[j]! += by * rows[at + j]!;
 }
 
+/**
+ * Scalar product of a row and a step.
+ *
+ * @param rows that lie one after the other in one list
+ * @param at where the row begins
+ * @param step as long as a row
+ * @returns the sum of products
+ */
 export function dotRow(rows: Float64Array, at: number, step: Float64Array): number {
   const n = step.length;
   let sum = 0;
@@ -40,6 +48,14 @@ export function addOuter(
   }
 }
 
+/**
+ * Whether every number of a row is 0.
+ *
+ * @param rows that lie one after the other in one list
+ * @param at where the row begins
+ * @param n how long it is
+ * @returns false as soon as one is not
+ */
 export function isZeroRow(rows: Float64Array, at: number, n: number): boolean {
   for (let j = 0; j < n; j += 1) if (rows[at + j] !== 0) return false;
   return true;

@@ -14,6 +14,13 @@ export interface Comparison {
   readonly verdict: 'real' | 'noise' | 'other-state' | 'other-posture' | 'other-measurer';
 }
 
+/**
+ * How a value compares with an earlier one of the same measure and side.
+ *
+ * @param value the newer
+ * @param other the earlier
+ * @returns change or noise, or why the two are not compared
+ */
 export function compareValues(value: MeasureValue, other: MeasureValue): Comparison {
   const difference = value.value - other.value;
   const smallestReal = calcSmallestRealChange(value.error, other.error);

@@ -8,6 +8,13 @@ import { splitByMeasure } from './sittings.ts';
 /** All values of one person, found by measure and side. */
 export type MeasureSet = ReadonlyMap<string, MeasureValue>;
 
+/**
+ * The key of a value in a measure set.
+ *
+ * @param measure which
+ * @param side null = a measure without sides
+ * @returns measure and side as one text
+ */
 export const measureKey = (measure: MeasureId, side: Side | null): string =>
   side === null ? measure : `${measure} ${side}`;
 
@@ -31,6 +38,14 @@ export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
   return set;
 }
 
+/**
+ * A value of a measure set.
+ *
+ * @param set of one person
+ * @param measure which
+ * @param side null = a measure without sides
+ * @returns null when it was never taken
+ */
 export const findValue = (
   set: MeasureSet,
   measure: MeasureId,

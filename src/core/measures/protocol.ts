@@ -2,6 +2,12 @@ import type { Demonstration } from './demonstration.ts';
 
 export type Side = 'left' | 'right';
 export const SIDES: readonly Side[] = ['left', 'right'];
+/**
+ * The other side.
+ *
+ * @param side left or right
+ * @returns right or left
+ */
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 export type Unit = 'cm' | 'deg' | 's';

@@ -180,6 +180,12 @@ const TAPE_FORMS: readonly TapeForm[] = [
   },
 ];
 
+/**
+ * How an angle is read off lengths alone.
+ *
+ * @param measure which
+ * @returns null when it needs an instrument for angles
+ */
 export const findTapeForm = (measure: MeasureId): TapeForm | null =>
   TAPE_FORMS.find((each) => each.measure === measure) ?? null;
 

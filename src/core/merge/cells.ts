@@ -70,6 +70,13 @@ export const isAnswer = (path: string): boolean =>
 /** The field's name as the history gives it. */
 export const nameAnswer = (path: string): string => path.slice(path.indexOf('/') + 1);
 
+/**
+ * A person's fields as cells that are merged one by one.
+ *
+ * @param person as stored
+ * @param extra fields of an imported file that we do not know
+ * @returns path and value of each
+ */
 export function listPersonCells(person: Person, extra: PersonData['extra']): readonly Entry[] {
   const { id: _id, intake, cautions, notDone, schools, history: _history, ...fields } = person;
   return [
@@ -82,12 +89,30 @@ export function listPersonCells(person: Person, extra: PersonData['extra']): rea
   ];
 }
 
+/**
+ * A reading as a cell that is merged.
+ *
+ * @param reading as stored
+ * @returns one cell
+ */
 export const listReadingCells = (reading: Reading): readonly Entry[] => [
   [READING + reading.id, reading],
 ];
 
+/**
+ * A kept set-up as a cell that is merged.
+ *
+ * @param setUp as stored
+ * @returns one cell
+ */
 export const listSetUpCells = (setUp: KeptSetUp): readonly Entry[] => [[SET_UP + setUp.id, setUp]];
 
+/**
+ * An appointment as cells that are merged.
+ *
+ * @param each the appointment
+ * @returns one cell
+ */
 export const listAppointmentCells = (each: Appointment): readonly Entry[] => [
   [APPOINTMENT + each.id, each],
 ];
@@ -97,6 +122,12 @@ export const listPictureCells = ({ id }: { readonly id: string }): readonly Entr
   [toPicturePath(id), id],
 ];
 
+/**
+ * The path of a picture among the cells.
+ *
+ * @param id of the picture
+ * @returns its path
+ */
 export const toPicturePath = (id: string): string => PICTURE + id;
 
 /** A session's own fields with the order of its holds, and each hold; its entries only grow. */
@@ -112,6 +143,12 @@ const CHANGE = 'change';
 const ENTRY = 'entry';
 type LogLine = readonly [typeof CHANGE, Change] | readonly [typeof ENTRY, string, SessionEntry];
 
+/**
+ * A change of a person's answers as a line of the log.
+ *
+ * @param change what was changed, when
+ * @returns the same text for the same change
+ */
 export const toChangeLine = (change: Change): string => toCanonicalJson([CHANGE, change]);
 
 /** The device that changes without a stamp are said to come from. */

@@ -38,6 +38,14 @@ function placeShape(shape: Shape, scale: number, by: Point): Shape {
   }
 }
 
+/**
+ * Shapes made larger or smaller and moved.
+ *
+ * @param shapes mm
+ * @param scale factor about the origin
+ * @param by mm, added after scaling
+ * @returns the same shapes in their new place
+ */
 export const placeShapes = (shapes: readonly Shape[], scale: number, by: Point): Shape[] =>
   shapes.map((each) => placeShape(each, scale, by));
 

@@ -44,6 +44,11 @@ export interface PoseWarmStarts {
   readonly keptShare: number;
 }
 
+/**
+ * Where a similar request may start from.
+ *
+ * @returns the postures and multipliers that each stage ended with
+ */
 export const toWarmStarts = ({ found, first, keptShare, longest }: PoseAnswer): PoseWarmStarts => ({
   longest,
   first: first?.warmStarts ?? null,

@@ -55,6 +55,14 @@ export type LimitKind = 'measured' | 'safe' | 'recommended';
 
 const rangeKey = (measure: MeasureId, side: Side | null): string => `${measure} ${side ?? ''}`;
 
+/**
+ * A range as it is planned with.
+ *
+ * @param ranges of one person
+ * @param measure which
+ * @param side null = a measure without sides
+ * @returns null when it is neither measured nor stated
+ */
 export const findRange = (
   ranges: PlanningRanges,
   measure: MeasureId,

@@ -14,6 +14,13 @@ const FIRST_STEP_DEG: Readonly<Record<Experience, number>> = { new: 15, steady: 
 /** The bend that the steps above are a share of; other depths take the same share. */
 const FULL_BEND_DEG = 90;
 
+/**
+ * The share of every measured range that is kept in reserve.
+ *
+ * @param rules house rules, which may set it for everyone
+ * @param experience of the person
+ * @returns 0 to 1
+ */
 export const getReserve = (rules: HouseRules, experience: Experience): number =>
   rules.reserveByExperience ? RESERVE_BY_EXPERIENCE[experience] : 0;
 

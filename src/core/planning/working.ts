@@ -10,6 +10,15 @@ export interface WorkingStep {
 
 type StepUnit = WorkingStep['unit'];
 
+/**
+ * One line of a sum.
+ *
+ * @param text what is added
+ * @param expression the arithmetic behind it, as a pencil would write it
+ * @param value in the unit
+ * @param unit centimetres or degrees
+ * @returns the step
+ */
 export const term = (
   text: string,
   expression: string,

@@ -8,6 +8,13 @@ export const FITTING_LEVEL = 'auto';
 /** A level as files know it: the pose's own data is `null`. */
 export const toStoredLevel = (id: string | null): string | null => (id === USUAL_LEVEL ? null : id);
 
+/**
+ * A level of a pose.
+ *
+ * @param pose the pose's data
+ * @param id the level's name; null = the pose as it is usually done
+ * @returns null when the pose has none of that name
+ */
 export const findLevel = (pose: PoseDefinition, id: string | null): LevelDefinition | null =>
   pose.levels.find((each) => each.id === (id ?? USUAL_LEVEL)) ?? null;
 

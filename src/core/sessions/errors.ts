@@ -206,5 +206,11 @@ export const POSE_ERRORS: readonly PoseError[] = [
   ),
 ];
 
+/**
+ * An error that may be seen in a pose.
+ *
+ * @param id as it is logged
+ * @returns null when it is none that we know
+ */
 export const findPoseError = (id: string): PoseError | null =>
   POSE_ERRORS.find((each) => each.id === id) ?? null;

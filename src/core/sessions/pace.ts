@@ -4,6 +4,12 @@ const LONGEST = 20;
 /** So many taps in a row make a pace: three breaths between them. Our choice. */
 const TAPS = 4;
 
+/**
+ * A pace of breathing within its bounds.
+ *
+ * @param seconds a breath
+ * @returns seconds a breath
+ */
 export const clampPace = (seconds: number): number =>
   Math.min(LONGEST, Math.max(SHORTEST, Math.round(seconds * 2) / 2));
 

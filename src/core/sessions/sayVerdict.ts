@@ -10,4 +10,10 @@ const WORDS: Readonly<Record<VerdictKind, string>> = {
   'end-session': 'nothing until it is cleared',
 };
 
+/**
+ * A verdict in words.
+ *
+ * @param kind of the verdict
+ * @returns a few words, to stand in a sentence
+ */
 export const sayVerdict = (kind: VerdictKind): string => WORDS[kind];

@@ -6,6 +6,11 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import { type WorkingStep, term, closeSum } from '../planning/working.ts';
 import { toTenths } from '../units/rounding.ts';
 
+/**
+ * The report of a depth that was not found.
+ *
+ * @returns unit and textbook value, without a depth
+ */
 export const describeNoDepth = ({ quantity, textbook }: DepthDefinition): DepthReport => ({
   id: quantity,
   value: null,

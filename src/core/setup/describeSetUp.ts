@@ -52,6 +52,13 @@ export function describeUnsolved({
   };
 }
 
+/**
+ * A set-up that is held back before anything is solved.
+ *
+ * @param request what was asked
+ * @param problems why: stop signs, and poses that a caution excludes
+ * @returns a failed set-up
+ */
 export const describeStopped = (request: Request, problems: readonly Problem[]): SetUp => ({
   ...describeUnsolved(request),
   problems,
@@ -76,6 +83,15 @@ function describeLimits(joints: readonly JointReport[], of: PoseSide): WorkingSt
   );
 }
 
+/**
+ * The set-up of a solved posture.
+ *
+ * @param request what was asked
+ * @param known what stands in the set-up already
+ * @param solved posture, limits and task
+ * @param found the depth that is held
+ * @returns settings, joints, balance, loads and marks; `degraded` when a wish is far off
+ */
 export function describeSolved(
   request: Request,
   known: SetUp,

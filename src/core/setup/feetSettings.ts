@@ -129,6 +129,12 @@ export function calcFeetSettings(solved: Solved): Setting[] {
   return settings;
 }
 
+/**
+ * Where the heels or the back knee are marked on the mat.
+ *
+ * @param solved the solved posture
+ * @returns distances from the mat's edges, cm
+ */
 export function calcMatMarks(solved: Solved): Setting[] {
   const { pose, mat, stance } = solved;
   const backMark = findBackMark(pose);

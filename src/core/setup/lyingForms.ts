@@ -53,6 +53,12 @@ export function bentKneeForm(n: LyingNumbers): Setting[] {
   ];
 }
 
+/**
+ * Both legs straight, a leg length apart, soles to the wall.
+ *
+ * @param n one person's numbers
+ * @returns its settings
+ */
 export function straightForm(n: LyingNumbers): Setting[] {
   const half = (n.legLength - n.hips) / 2;
   const height = Math.sqrt(Math.max(0, n.leg ** 2 - half ** 2));
@@ -78,6 +84,12 @@ export function straightForm(n: LyingNumbers): Setting[] {
   ];
 }
 
+/**
+ * One leg raised, the hand at its foot or on a strap.
+ *
+ * @param n one person's numbers
+ * @returns its settings
+ */
 export function handToFoot(n: LyingNumbers): Setting[] {
   const angle = n.range('straight-leg-raise');
   const sole = n.leg + n.ankle;
@@ -152,6 +164,12 @@ export function calcTwistLacking(n: LyingNumbers): number {
   return Math.max(0, 90 - reach);
 }
 
+/**
+ * One leg across the body, its foot toward a wall at that side.
+ *
+ * @param n one person's numbers
+ * @returns its settings
+ */
 export function crossedTwist(n: LyingNumbers): Setting[] {
   const left = calcTwistLacking(n);
   return [

@@ -20,6 +20,12 @@ const NO_SUPPORT_UNDER = 2;
 
 export const DEG = Math.PI / 180;
 
+/**
+ * A number in a sum.
+ *
+ * @param value any number
+ * @returns with two decimals
+ */
 export const f = (value: number): string => value.toFixed(2);
 
 /** One person's numbers for one side, centimetres and degrees. */
@@ -42,6 +48,14 @@ export interface LyingNumbers {
   readonly side: Side;
 }
 
+/**
+ * The numbers that lying and seated forms are computed from.
+ *
+ * @param body lengths
+ * @param ranges as they are planned with
+ * @param side the front, raised or crossed leg
+ * @returns centimetres and degrees
+ */
 export function readNumbers(body: Body, ranges: PlanningRanges, side: Side): LyingNumbers {
   const cm = (metres: Metres): number => cmFromMetres(metres);
   const other = otherSide(side);
@@ -63,15 +77,48 @@ export function readNumbers(body: Body, ranges: PlanningRanges, side: Side): Lyi
   };
 }
 
+/**
+ * A line of a sum in centimetres.
+ *
+ * @param text what is added
+ * @param expression the arithmetic behind it
+ * @param value cm
+ * @returns the step
+ */
 export const cmTerm = (text: string, expression: string, value: number): WorkingStep =>
   term(text, expression, value, 'cm');
 
+/**
+ * A line of a sum in degrees.
+ *
+ * @param text what is added
+ * @param value degrees
+ * @returns the step
+ */
 export const degTerm = (text: string, value: number): WorkingStep =>
   term(text, f(value), value, 'deg');
 
+/**
+ * A length that is set.
+ *
+ * @param id which setting
+ * @param from the point it is measured from
+ * @param to the point it is measured to
+ * @param terms the lines of its sum, cm
+ * @returns the setting
+ */
 export const cm = (id: SettingId, from: string, to: string, ...terms: WorkingStep[]): Setting =>
   makeSetting(id, 'cm', from, to, terms, []);
 
+/**
+ * An angle that is set.
+ *
+ * @param id which setting
+ * @param from the line it is measured from
+ * @param to the line it is measured to
+ * @param terms the lines of its sum, degrees
+ * @returns the setting
+ */
 export const deg = (id: SettingId, from: string, to: string, ...terms: WorkingStep[]): Setting =>
   makeSetting(id, 'deg', from, to, terms, []);
 
@@ -100,6 +147,11 @@ export function kneeSupport(n: LyingNumbers): Setting {
   );
 }
 
+/**
+ * A block that holds the back heel as high as the hip lies.
+ *
+ * @returns the setting
+ */
 export const backHeelBlock = (): Setting =>
   cm(
     'back-heel-block',

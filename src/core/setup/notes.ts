@@ -16,6 +16,14 @@ const WIDE_ANKLE_DEG = 35;
 /** A chest that falls this short is worth a note, degrees. */
 const FALLS_SHORT_DEG = 1;
 
+/**
+ * Whether the wishes of a pose are met, and what to say where they are not.
+ *
+ * @param request what was asked
+ * @param built the task
+ * @param skeleton the solved posture
+ * @returns `degraded` when a wish is farther off than it may stretch
+ */
 export function judgeWishes(
   request: Request,
   built: BuiltTask,
@@ -58,6 +66,15 @@ export function judgeWishes(
 /** Weight nearer to the edge than this asks for feet set wider, metres. Our modelling choice. */
 const SMALL_MARGIN = 0.03;
 
+/**
+ * What else is said beside a set-up.
+ *
+ * @param pose the pose's data
+ * @param joints what each is asked and has
+ * @param mat where the pose lies on it
+ * @param skeleton the solved posture
+ * @returns notes, none of which holds the set-up back
+ */
 export function findSideNotes(
   pose: PoseDefinition,
   joints: readonly JointReport[],

@@ -44,6 +44,12 @@ function calcPelvisSettings(
 
 const SQUARE_DEG = 90;
 
+/**
+ * Angles of knees, pelvis, trunk and spine that are set or looked at.
+ *
+ * @param solved the solved posture
+ * @returns degrees, each with its sum
+ */
 export function calcAngleSettings(solved: Solved): Setting[] {
   const { pose, skeleton, limitSteps: limits } = solved;
   const degrees = (quantity: QuantityId): number =>

@@ -13,6 +13,12 @@ export interface BonyPoints {
   readonly sacrum: Vec3;
 }
 
+/**
+ * Points of the pelvis that can be felt.
+ *
+ * @param body lengths, metres
+ * @returns metres, solver frame
+ */
 export function findBonyPoints(
   body: CanonicalBody,
   {

@@ -32,12 +32,34 @@ interface Limb {
 /** In the solver's own frame the front leg is the right one. */
 export const canonicalSide = (place: Place): Side => (place === 'front' ? 'right' : 'left');
 
+/**
+ * The lengths of one leg and arm.
+ *
+ * @param canonicalBody the body as the solver sees it
+ * @param place front or back leg
+ * @returns metres
+ */
 export const limbOf = (canonicalBody: CanonicalBody, place: Place): Limb =>
   place === 'front' ? canonicalBody.front : canonicalBody.back;
 
+/**
+ * The side that a leg of the solver is on.
+ *
+ * @param place front or back leg
+ * @param frontSide the side of the front leg
+ * @returns left or right
+ */
 export const sideOfPlace = (place: Place, frontSide: Side): Side =>
   place === 'front' ? frontSide : otherSide(frontSide);
 
+/**
+ * A body as the solver sees it: its legs are front and back, not left and right.
+ *
+ * @param body lengths of both sides
+ * @param frontSide the side of the front leg
+ * @param thighFootAngleRad how far each foot turns out against its thigh, radians
+ * @returns metres and radians
+ */
 export function toCanonicalBody(
   body: Body,
   frontSide: Side,

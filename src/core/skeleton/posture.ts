@@ -52,6 +52,12 @@ export const countUnknowns = (free: readonly PartId[]): number => PELVIS_AND_TRU
 /** What of a posture one unknown moves. */
 export type UnknownGroup = 'pelvis' | 'spine' | 'parts';
 
+/**
+ * What an unknown of the solver moves.
+ *
+ * @param unknown its index in a step
+ * @returns pelvis centre, pelvis rotation, spine or a part
+ */
 export const findUnknownGroup = (unknown: number): UnknownGroup =>
   unknown < PELVIS ? 'pelvis' : unknown < PELVIS_AND_TRUNK ? 'spine' : 'parts';
 

@@ -60,6 +60,11 @@ export interface WarmStart {
   readonly multipliers: Multipliers;
 }
 
+/**
+ * Where a similar task may start from.
+ *
+ * @returns the posture with its multipliers
+ */
 export const toWarmStart = ({ skeleton, multipliers }: Answer): WarmStart => ({
   posture: skeleton.posture,
   multipliers,

@@ -14,8 +14,32 @@ export const INCHES_PER_FOOT = 12;
 export const CM_PER_METRE = 100;
 export const DEGREES_PER_RADIAN = 180 / Math.PI;
 
+/**
+ * Centimetres as metres.
+ *
+ * @param cm centimetres
+ * @returns metres
+ */
 export const metresFromCm = (cm: number): Metres => (cm / CM_PER_METRE) as Metres;
+/**
+ * Metres as centimetres.
+ *
+ * @param metres metres
+ * @returns centimetres
+ */
 export const cmFromMetres = (metres: number): number => metres * CM_PER_METRE;
+/**
+ * Degrees as radians.
+ *
+ * @param degrees degrees
+ * @returns radians
+ */
 export const radiansFromDegrees = (degrees: number): Radians =>
   (degrees / DEGREES_PER_RADIAN) as Radians;
+/**
+ * Radians as degrees.
+ *
+ * @param radians radians
+ * @returns degrees
+ */
 export const degreesFromRadians = (radians: number): number => radians * DEGREES_PER_RADIAN;

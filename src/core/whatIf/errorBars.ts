@@ -54,5 +54,11 @@ function toBars({ setUp }: Plan, { base, influences }: Sweep, drawn: MonteCarlo 
   return { plusMinus, influences };
 }
 
+/**
+ * The sum of squares of some numbers.
+ *
+ * @param values any numbers
+ * @returns 0 for none
+ */
 export const sumOfSquares = (values: readonly number[]): number =>
   values.reduce((sum, each) => sum + each * each, 0);

@@ -31,6 +31,15 @@ const BEYOND_LIMIT_DEG = 0.5;
 export const stacksKnee = (pose: PoseDefinition): boolean =>
   pose.musts.some((must) => must.quantity === 'front-knee-beside-ankle');
 
+/**
+ * What gives when a depth is forced: every part that moves off what was planned.
+ *
+ * @param task that was solved
+ * @param pose the pose's data
+ * @param planned the planned posture
+ * @param pushed the forced one
+ * @returns the largest first
+ */
 export function findGives(
   task: PoseTask,
   pose: PoseDefinition,
@@ -77,6 +86,15 @@ function write({ amount, unit }: Give): string {
   return unit === 'deg' ? `${size.toFixed(0)}°` : `${size.toFixed(1)} cm`;
 }
 
+/**
+ * What gives, as a sentence.
+ *
+ * @param gives the largest first
+ * @param joints what each is asked and has
+ * @param of pose and side, by which joints are named
+ * @param wasHeld whether the forced posture keeps every limit
+ * @returns words for a teacher
+ */
 export function describe(
   gives: readonly Give[],
   joints: readonly JointReport[],

@@ -31,6 +31,12 @@ export const NOT_MOVED: AsFound = {
   handCm: null,
 };
 
+/**
+ * Whether anything of a set-up is held by hand.
+ *
+ * @param moved what is held; null = free
+ * @returns false when every field is free
+ */
 export const isMoved = (moved: AsFound): boolean =>
   Object.values(moved).some((each) => each !== null);
 

@@ -144,7 +144,7 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
 
   /** Enter leads from field to field, left before right, and on to the next measure. */
   const focusAfter = (from: HTMLInputElement): void => {
-    const fields = [...(form.current?.querySelectorAll('input.reading') ?? [])];
+    const fields = [...(form.current?.querySelectorAll('input[data-reading]') ?? [])];
     const following = fields[fields.indexOf(from) + 1];
     if (following instanceof HTMLInputElement) following.focus();
     else onNext();

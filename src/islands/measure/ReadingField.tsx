@@ -127,6 +127,7 @@ export function ReadingField(props: ReadingFieldProps) {
       <input
         id={id}
         className={`${READING} text-[2.6rem]`}
+        data-reading
         data-testid="reading"
         // The round is walked with Enter; the first field waits for the first number.
         autoFocus={focusFirst}

@@ -116,6 +116,7 @@ export function TapeReading(props: TapeReadingProps) {
             {name}
             <input
               className={usual === null ? `${READING} py-[0.2rem] text-[1.9rem]` : ''}
+              data-reading={usual === null ? true : undefined}
               data-testid={usual === null ? 'reading' : 'usual'}
               inputMode="decimal"
               autoComplete="off"

@@ -234,6 +234,16 @@ export class Scene {
   }
 }
 
+/**
+ * A rectangle, its sides along the page.
+ *
+ * @param role what it is
+ * @param left mm, x to the right
+ * @param top mm, y down
+ * @param right mm
+ * @param bottom mm
+ * @returns a polygon
+ */
 export const box = (
   role: string,
   left: number,

@@ -86,8 +86,20 @@ export const PROTOCOLS: readonly Protocol[] = all;
 
 const byId = new Map<string, Protocol>(PROTOCOLS.map((each) => [each.id, each]));
 
+/**
+ * Whether a text is the id of a measure.
+ *
+ * @param id any text
+ * @returns true for those of the protocols
+ */
 export const isMeasureId = (id: string): id is MeasureId => byId.has(id);
 
+/**
+ * How a measure is taken.
+ *
+ * @param id which
+ * @returns its protocol
+ */
 export function getProtocol(id: MeasureId): Protocol {
   const found = byId.get(id);
   if (found === undefined) throw new Error(`No protocol ${id}`);

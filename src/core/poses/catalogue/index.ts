@@ -53,6 +53,12 @@ export function getPose(id: string): PoseDefinition {
   return pose;
 }
 
+/**
+ * A standing pose of the catalogue.
+ *
+ * @param id its name in files and links
+ * @returns null when there is none
+ */
 export const findPose = (id: string): PoseDefinition | null =>
   POSES.find((pose) => pose.id === id) ?? null;
 

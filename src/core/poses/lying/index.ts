@@ -25,5 +25,11 @@ export const LYING_POSES: readonly LyingPose[] = [
   seatedStraddle,
 ];
 
+/**
+ * A lying or seated form.
+ *
+ * @param id its name in files and links
+ * @returns null when there is none
+ */
 export const findLyingPose = (id: string): LyingPose | null =>
   LYING_POSES.find((pose) => pose.id === id) ?? null;
