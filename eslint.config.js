@@ -1,11 +1,17 @@
 import js from '@eslint/js';
 import astro from 'eslint-plugin-astro';
+import jsdoc from 'eslint-plugin-jsdoc';
 import reactHooks from 'eslint-plugin-react-hooks';
 import { defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 /** The core has no interface, storage, clock, network or unseeded random. */
 const CORE_FORBIDDEN = ['react', 'react-dom', 'dexie', 'dexie-react-hooks', 'comlink', 'astro'];
+
+const EXPORTED = [
+  'ExportNamedDeclaration > FunctionDeclaration',
+  'ExportNamedDeclaration > VariableDeclaration > VariableDeclarator > ArrowFunctionExpression',
+];
 
 export default defineConfig(
   { ignores: ['dist', '.astro', 'node_modules', 'test-results', 'playwright-report'] },
@@ -51,6 +57,36 @@ export default defineConfig(
           message: 'The core has no clock.',
         },
       ],
+    },
+  },
+  {
+    // Every exported function of the core says what it takes and what it returns.
+    files: ['src/core/**/*.ts'],
+    plugins: { jsdoc },
+    settings: { jsdoc: { mode: 'typescript' } },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          require: { ArrowFunctionExpression: true, FunctionDeclaration: true },
+          enableFixer: false,
+        },
+      ],
+      'jsdoc/require-param': [
+        'error',
+        {
+          checkDestructured: false,
+          checkDestructuredRoots: false,
+          contexts: EXPORTED,
+          enableFixer: false,
+        },
+      ],
+      'jsdoc/require-param-description': 'error',
+      'jsdoc/require-returns': ['error', { contexts: EXPORTED, enableFixer: false }],
+      'jsdoc/require-returns-description': 'error',
+      'jsdoc/check-tag-names': 'error',
+      'jsdoc/no-types': 'error',
     },
   },
   { files: ['src/islands/**/*.{ts,tsx}'], extends: [reactHooks.configs.flat.recommended] },

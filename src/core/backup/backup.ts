@@ -8,7 +8,12 @@ export const BACKUP_VERSION = 1;
 
 export const MANIFEST = 'manifest.json';
 
-/** Where a store's rows stand in the zip. */
+/**
+ * Where a store's rows stand in the zip.
+ *
+ * @param store which store
+ * @returns a path inside the zip
+ */
 export const storePath = (store: string): string => `stores/${store}.json`;
 
 export const PICTURES = 'pictures';

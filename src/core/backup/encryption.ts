@@ -18,7 +18,13 @@ const BEGINNING = new TextEncoder().encode('age-encryption.org/v1\n');
 export const isEncrypted = (bytes: Uint8Array): boolean =>
   BEGINNING.every((each, i) => bytes[i] === each);
 
-/** @param workFactor base-2 logarithm of scrypt's cost; left out = that of the age tools */
+/**
+ *
+ * @param bytes of the file
+ * @param passphrase as typed
+ * @param workFactor base-2 logarithm of scrypt's cost; left out = that of the age tools
+ * @returns an age file
+ */
 export async function encrypt(
   bytes: Uint8Array,
   passphrase: string,
@@ -31,7 +37,12 @@ export async function encrypt(
   return encrypter.encrypt(bytes);
 }
 
-/** @returns the content, or the problem `wrong-passphrase` or `encryption-damaged` */
+/**
+ *
+ * @param bytes of the file
+ * @param passphrase as typed
+ * @returns the content, or the problem `wrong-passphrase` or `encryption-damaged`
+ */
 export async function decrypt(bytes: Uint8Array, passphrase: string): Promise<Result<Uint8Array>> {
   const { Decrypter } = await loadAge();
   const decrypter = new Decrypter();

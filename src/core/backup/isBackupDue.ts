@@ -6,6 +6,8 @@ const MS_PER_DAY = 86_400_000;
  *
  * @param madeAt ISO date of the last backup; null = there is none
  * @param span of what is kept, ISO dates; null = there is nothing to back up
+ * @param days chosen between two backups
+ * @returns true when one is due
  */
 export function isBackupDue(
   madeAt: string | null,

@@ -11,7 +11,12 @@ import {
 
 const toJson = (value: unknown): Uint8Array => strToU8(`${JSON.stringify(value, null, 1)}\n`);
 
-/** Packs everything into one zip, with the counts and sums by which it can be checked. */
+/**
+ * Packs everything into one zip, with the counts and sums by which it can be checked.
+ *
+ * @param content every store with its rows
+ * @returns the bytes of a zip
+ */
 export async function packBackup(content: BackupContent): Promise<Uint8Array> {
   const { madeAt, withPictures, stores, pictures } = content;
   const packed = new Map<string, Uint8Array>([

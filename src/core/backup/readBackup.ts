@@ -105,6 +105,7 @@ function readRows(bytes: Uint8Array, store: string, count: number): Result<reado
  * Reads a backup that is not, or no longer, encrypted, and checks it against its own counts
  * and sums.
  *
+ * @param bytes of the file
  * @returns what it holds, or problems: `not-a-backup`, `backup-too-large`, `wrong-format`,
  *   `newer-version`, `wrong-shape`, `backup-file-missing`, `backup-file-damaged`
  */

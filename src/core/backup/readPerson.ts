@@ -7,7 +7,13 @@ import {
 import type { Result } from '../problems/problem.ts';
 import type { BackupContent, Row } from './backup.ts';
 
-/** The rows of one person in a store of a backup. */
+/**
+ * The rows of one person in a store of a backup.
+ *
+ * @param store which store
+ * @param personId whose rows
+ * @returns none when the store is not in the backup
+ */
 export const listRowsOf = (
   { stores }: Pick<BackupContent, 'stores'>,
   store: string,
@@ -17,6 +23,7 @@ export const listRowsOf = (
 /**
  * One person of a backup as a checked person file.
  *
+ * @param content of the backup
  * @param row the person's row in the store `people`
  * @returns problems as of {@link checkPersonFile}
  */

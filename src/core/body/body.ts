@@ -95,8 +95,9 @@ class LengthReader {
  * Builds the body from measured lengths; what is missing comes from the other
  * side, then from stature by published proportions, marked as such.
  *
- * @returns the body, or problems that name the measure: `stature-needed`,
- *   `leg-parts-disagree`, `trunk-too-short`
+ * @param set values of one person
+ * @returns the body, or problems that name the measure: `stature-needed`, `leg-parts-disagree`,
+ *   `trunk-too-short`
  */
 export function calcBody(set: MeasureSet): Result<Body> {
   const reader = new LengthReader(set);
@@ -200,6 +201,12 @@ export function calcBody(set: MeasureSet): Result<Body> {
   };
 }
 
-/** Thigh and shank together, the length of every arc and closed form. */
+/**
+ * Thigh and shank together, the length of every arc and closed form.
+ *
+ * @param body lengths of the body, metres
+ * @param side left or right
+ * @returns metres
+ */
 export const hipToAnkle = (body: Body, side: Side): Metres =>
   (body.thigh[side] + body.shank[side]) as Metres;

@@ -30,6 +30,8 @@ const calcLateral = (direction: Vec3, frame: Rotation, side: Side): number =>
  * @param pelvis pelvis frame in the world
  * @param thighDown unit vector from hip centre to knee centre
  * @param kneeForward unit vector the knee points to, at right angles to the thigh
+ * @param side left or right
+ * @returns radians
  */
 export function calcHipAngles(
   pelvis: Rotation,
@@ -61,6 +63,8 @@ export function calcHipAngles(
  *
  * @param foot foot frame in the world
  * @param shankUp unit vector from ankle centre to knee centre
+ * @param side left or right
+ * @returns radians
  */
 export function calcAnkleAngles(foot: Rotation, shankUp: Vec3, side: Side): AnkleAngles {
   const medial = -calcLateral(shankUp, foot, side);

@@ -67,6 +67,11 @@ function findCuts(
 /**
  * Applies every caution of a person to a pose and the house rules. Stop signs are not
  * handled here: they hold back the set-up before anything is adapted.
+ *
+ * @param person with answers and cautions
+ * @param pose the pose's data
+ * @param rules house rules, all filled in
+ * @returns pose and rules as they are to be used, with what was changed and why
  */
 export function adapt(person: Person, pose: PoseDefinition, rules: HouseRules): Adapted {
   let adapted: Adapted = {

@@ -154,7 +154,12 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   },
 ];
 
-/** Conditions of a pose with those of an adaptation added; an open end is narrowed, never widened. */
+/**
+ * Conditions of a pose with those of an adaptation added; an open end is narrowed, never widened.
+ *
+ * @param pose the pose's data
+ * @returns a changed copy of the pose's data
+ */
 export function addMusts(
   pose: PoseDefinition,
   { musts = [], kneesAtMost }: Adaptation,

@@ -146,7 +146,9 @@ const ORDER = ['free', 'warned', 'blocked'] as const;
 /**
  * What a person's cautions say to one measure on one side.
  *
+ * @param protocol how the measure is taken
  * @param side null = a measure without sides; then an entry of either side counts
+ * @returns whether it may be taken, with the reasons
  */
 export function judgeMeasuring(
   { cautions }: Person,

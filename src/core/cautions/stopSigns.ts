@@ -34,7 +34,12 @@ export function findActiveCautions(person: Person): ActiveCaution[] {
   });
 }
 
-/** The stop signs of a person as problems, the most urgent first; empty when none holds. */
+/**
+ * The stop signs of a person as problems, the most urgent first; empty when none holds.
+ *
+ * @param person with answers and cautions
+ * @returns one problem for each sign
+ */
 export function findStopSigns(person: Person): Problem[] {
   const urgency = (kind: CautionKind | null): number =>
     ['emergency', 'same-day', 'send-on'].indexOf(kind?.tier ?? 'send-on');

@@ -73,7 +73,14 @@ export const DEMAND_PIECES: readonly DemandPiece[] = [
   })),
 ];
 
-/** Where a demand's only or first piece stands. */
+/**
+ * Where a demand's only or first piece stands.
+ *
+ * @param place null = flexion and extension of the spine
+ * @param joint which joint
+ * @param motion which motion
+ * @returns its index among the pieces
+ */
 export const findPiece = (place: Place | null, joint: Joint, motion: Motion): number =>
   DEMAND_PIECES.findIndex(
     (each) => each.place === place && each.joint === joint && each.motion === motion,

@@ -19,7 +19,13 @@ export interface Demand {
 
 const orNull = (value: number): number | null => (Number.isNaN(value) ? null : value);
 
-/** Every motion of a posture in both directions, each with the limit that holds. */
+/**
+ * Every motion of a posture in both directions, each with the limit that holds.
+ *
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @param limits of the person, radians
+ * @returns what is asked and what there is, radians
+ */
 export function calcDemands(skeleton: Skeleton, limits: Limits): Demand[] {
   const { front, back } = skeleton.legs;
   const sheet = new DemandSheet(limits, { front: front.ankleBears, back: back.ankleBears });

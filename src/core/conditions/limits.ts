@@ -52,5 +52,10 @@ const OPPOSITES: Partial<Record<Motion, Motion>> = {
   'internal-rotation': 'external-rotation',
 };
 
-/** One name for a motion and its opposite. */
+/**
+ * One name for a motion and its opposite.
+ *
+ * @param motion which motion
+ * @returns flexion for extension, and so on
+ */
 export const nameMotionPair = (motion: Motion): Motion => OPPOSITES[motion] ?? motion;

@@ -32,11 +32,21 @@ const MEASURES: readonly (JointMotion & { readonly measures: readonly MeasureId[
 export const listMeasuresOf = ({ joint, motion }: JointMotion): readonly MeasureId[] =>
   MEASURES.find((each) => each.joint === joint && each.motion === motion)?.measures ?? [];
 
-/** The motion that a measure limits; null = a length, or no motion of its own. */
+/**
+ * The motion that a measure limits; null = a length, or no motion of its own.
+ *
+ * @param measure which measure
+ * @returns joint and motion
+ */
 export const findMotionOf = (measure: MeasureId): JointMotion | null =>
   MEASURES.find(({ measures }) => measures.includes(measure)) ?? null;
 
-/** The measured or stated ranges that a joint's limit comes from. */
+/**
+ * The measured or stated ranges that a joint's limit comes from.
+ *
+ * @param uses every measure that a set-up rests on
+ * @returns those behind this limit
+ */
 export function findUsesBehind(
   { joint, motion, side }: JointMotion & { readonly side: Side | null },
   uses: readonly MeasureUse[],

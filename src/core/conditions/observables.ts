@@ -20,7 +20,13 @@ export type TrunkObservable = (typeof TRUNK)[number];
 
 const TRUNK_AT = PLACES.length * LEG.length;
 
-/** Where a leg's observable stands among all observables. */
+/**
+ * Where a leg's observable stands among all observables.
+ *
+ * @param place front or back leg
+ * @param observable its name
+ * @returns its index
+ */
 export const findLegObservable = (place: Place, observable: LegObservable): number =>
   PLACES.indexOf(place) * LEG.length + LEG.indexOf(observable);
 

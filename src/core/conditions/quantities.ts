@@ -79,7 +79,12 @@ const INSIDE_EDGES: Pieces = {
   },
 };
 
-/** Distance of the weight point inside the base's nearest edge, metres; negative outside. */
+/**
+ * Distance of the weight point inside the base's nearest edge, metres; negative outside.
+ *
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @returns metres
+ */
 export function calcWeightInside(skeleton: Skeleton): number {
   const edges = new Float64Array(INSIDE_EDGES.count(skeleton));
   INSIDE_EDGES.write(skeleton, edges, 0);

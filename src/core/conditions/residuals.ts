@@ -27,7 +27,11 @@ export interface Aim {
   } | null;
 }
 
-/** Whether a quantity is taken as far as the musts allow, and not only held. */
+/**
+ * Whether a quantity is taken as far as the musts allow, and not only held.
+ *
+ * @returns false for a quantity that is held, or for none
+ */
 export const isPull = ({ toward }: Aim): boolean => toward !== null && toward.how !== 'hold';
 
 /** One degree and one centimetre weigh alike before they share a tolerance. */
@@ -51,7 +55,13 @@ export const WISH_STRETCH = 2;
 export const toScaled = (quantity: QuantityId, value: number): number =>
   value * SCALE[getQuantity(quantity).kind];
 
-/** How many tolerances a wish is off, signed. */
+/**
+ * How many tolerances a wish is off, signed.
+ *
+ * @param wish goal and tolerance
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @returns 1 = one tolerance above the goal
+ */
 export const calcWishOff = (wish: Wish, skeleton: Skeleton): number =>
   (getQuantity(wish.quantity).calc(skeleton) - wish.goal) / wish.sigma;
 
@@ -269,7 +279,11 @@ export class Conditions {
   }
 }
 
-/** The largest broken must, in degrees or centimetres; 0 = all kept. */
+/**
+ * The largest broken must, in degrees or centimetres; 0 = all kept.
+ *
+ * @returns degrees or centimetres
+ */
 export function findLargestExcess({ equal, below }: Musts): number {
   let most = 0;
   for (const each of equal) most = Math.max(most, Math.abs(each));

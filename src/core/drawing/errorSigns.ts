@@ -153,6 +153,8 @@ function arrow(trace: Trace): Shape[] {
 /**
  * A small drawing of an error of sessions/errors.ts.
  *
+ * @param id of the error
+ * @param words that describe it, for those who do not see it
  * @returns null when the error is not one we know
  */
 export function drawErrorSign(id: string, words: string): Drawing | null {

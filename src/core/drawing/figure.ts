@@ -168,8 +168,11 @@ const LAYERS = ['far-leg', 'far-arm', 'middle', 'near-arm'] as const;
  * The body from the side. Each layer is drawn twice, first its outline and then its
  * flesh, so that its hulls melt into one shape.
  *
+ * @param view from where the body is seen
+ * @param setUp joint centres, and what a hand leans on
  * @param isOpen whether the view looks at the chest, so that both legs lie side by side
  * @param soleUp unit vector from the soles into the feet
+ * @returns shapes, back to front
  */
 export function drawFigure(
   view: View,

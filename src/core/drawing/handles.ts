@@ -20,6 +20,11 @@ export interface Handle {
 /**
  * The handles of a sheet: feet on the plan, the hand on the elevation. A millimetre of
  * paper is a centimetre of the mat.
+ *
+ * @param usual the pose's data, without a level
+ * @param setUp the set-up
+ * @param options unit, size of the labels, and what to leave out
+ * @returns none for a pose that cannot be moved by hand
  */
 export function findHandles(
   usual: PoseDefinition,

@@ -34,7 +34,12 @@ const RING_TURNS = [0, 30, -30, 60, -60, 90, -90, 120, -120, 150, -150, 180] as 
 /**
  * Places round a point: the nearest first, and of those the ones that lie the wished way.
  *
+ * @param sheet what shapes are drawn from
+ * @param round the point, mm
  * @param wishedDeg degrees, clockwise from the right, as the page turns
+ * @param number of the label
+ * @param words beneath it
+ * @returns places to choose from
  */
 export function ringOfPlaces(
   sheet: Sheet,

@@ -32,7 +32,7 @@ const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
  *
  * @param sheet what shapes are drawn from
  * @param place which foot
- * @returns points of the page, mm at 1:10; empty when that foot does not stand
+ * @returns points of the page, mm at 1:10, as if the whole foot lay on the mat
  */
 export function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
   const { setUp } = sheet;
@@ -78,7 +78,13 @@ interface HandPlace {
   readonly points: Point[];
 }
 
-/** Where the hands come down, seen from above. */
+/**
+ * Where the hands come down, seen from above.
+ *
+ * @param sheet what shapes are drawn from
+ * @param pose the pose's data
+ * @returns none when no hand bears
+ */
 export function findHandPlaces(sheet: Sheet, pose: PoseDefinition): HandPlace[] {
   const { setUp } = sheet;
   const height = getValue(setUp, 'hand-height');

@@ -16,7 +16,12 @@ const toCmStep = (unit: LengthUnit, ticks: number): number =>
 const NUMBER_SIZE = 1.4;
 const BETWEEN_NUMBERS = 0.3;
 
-/** The ruler a teacher reads along the mat's near edge, from the front edge on. */
+/**
+ * The ruler a teacher reads along the mat's near edge, from the front edge on.
+ *
+ * @param sheet what shapes are drawn from
+ * @returns ticks and numbers
+ */
 export function drawRuler(sheet: Sheet): Shape[] {
   const { mat, matFront, options, planY } = sheet;
   const edgeY = planY + mat.widthCm / 2;

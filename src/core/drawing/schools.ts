@@ -39,7 +39,9 @@ interface LetterPlace {
  * Two to four set-ups of one pose and side on the same mat, from above: footprints and the
  * pelvis of each in a line style of its own (`school-a` to `school-d`) with its letter.
  *
+ * @param usual the pose's data, without a level
  * @param setUps front feet lie on one place; the mat and its ruler are the first one's
+ * @param options unit, size of the labels, and what to leave out
  * @returns null when the first has no posture
  */
 export function drawSchools(

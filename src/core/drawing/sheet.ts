@@ -78,6 +78,9 @@ function drawWeightLine(sheet: Sheet, [x, y]: Point, stanceY: number): Shape[] {
 /**
  * Draws a set-up: the body from the side straight above the mat from above, on one scale.
  *
+ * @param usual the pose's data, without a level
+ * @param setUp the set-up
+ * @param options unit, size of the labels, and what to leave out
  * @returns null when there is no posture to draw (a failed set-up)
  */
 export function drawSheet(
@@ -104,7 +107,14 @@ export function drawSheet(
   return { box: [left, top, width, height], shapes, caption: describe(pose, setUp, view, options) };
 }
 
-/** The mat from above, alone. */
+/**
+ * The mat from above, alone.
+ *
+ * @param usual the pose's data, without a level
+ * @param setUp the set-up
+ * @param options unit, size of the labels, and what to leave out
+ * @returns null when there is no posture to draw
+ */
 export function drawFromAbove(
   usual: PoseDefinition,
   setUp: SetUp,
@@ -123,7 +133,14 @@ export function drawFromAbove(
   };
 }
 
-/** The body from the side, alone. */
+/**
+ * The body from the side, alone.
+ *
+ * @param usual the pose's data, without a level
+ * @param setUp the set-up
+ * @param options unit, size of the labels, and what to leave out
+ * @returns null when there is no posture to draw
+ */
 export function drawFromSide(
   usual: PoseDefinition,
   setUp: SetUp,
@@ -147,7 +164,14 @@ export function drawFromSide(
   };
 }
 
-/** The body from the front edge of the mat: the pelvis's level, the front knee over its foot. */
+/**
+ * The body from the front edge of the mat: the pelvis's level, the front knee over its foot.
+ *
+ * @param usual the pose's data, without a level
+ * @param setUp the set-up
+ * @param options unit, size of the labels, and what to leave out
+ * @returns null when there is no posture to draw
+ */
 export function drawFromFront(
   usual: PoseDefinition,
   setUp: SetUp,
@@ -214,10 +238,22 @@ function tickWidths(sheet: Sheet, middle: number, half: number): Shape[] {
   return ticks;
 }
 
-/** Where the plan begins below the elevation, for a sheet with both. */
+/**
+ * Where the plan begins below the elevation, for a sheet with both.
+ *
+ * @returns mm, y down
+ */
 export const planTopOf = ({ labelMm }: SheetOptions): number => labelMm * (2.6 + 3.3);
 
-/** Everything that shapes are drawn from; null when there is no posture. */
+/**
+ * Everything that shapes are drawn from; null when there is no posture.
+ *
+ * @param pose the pose's data
+ * @param setUp the set-up
+ * @param options unit, size of the labels, and what to leave out
+ * @param planTop where the plan begins, mm
+ * @returns view, options and set-up together
+ */
 export function laySheet(
   pose: PoseDefinition,
   setUp: SetUp,

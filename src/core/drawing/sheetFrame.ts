@@ -48,7 +48,13 @@ export const mark = (setUp: SetUp, name: string): LandmarkCm => setUp.landmarks[
 export const sideName = (setUp: SetUp, place: 'front' | 'back'): 'Left' | 'Right' =>
   (setUp.side === 'left') === (place === 'front') ? 'Left' : 'Right';
 
-/** Where a landmark stands on the mat, cm. */
+/**
+ * Where a landmark stands on the mat, cm.
+ *
+ * @param setUp the set-up
+ * @param name as in its landmarks
+ * @returns x along the mat, y across it
+ */
 export function planPoint(setUp: SetUp, name: string): readonly [number, number] {
   const [x, y] = mark(setUp, name);
   return [x, y];
@@ -67,7 +73,12 @@ export function onPlan(sheet: Sheet, x: number, y: number): Point {
   return [px, py + sheet.planY];
 }
 
-/** The mat is laid so that feet and props lie in the middle of its width. */
+/**
+ * The mat is laid so that feet and props lie in the middle of its width.
+ *
+ * @param setUp the set-up
+ * @returns cm, y of the middle in the world frame
+ */
 export function matMiddle(setUp: SetUp): number {
   const feet = [...(setUp.footprints?.front ?? []), ...(setUp.footprints?.back ?? [])];
   const ys = feet.map(([, y]) => y);
@@ -80,7 +91,14 @@ export function matMiddle(setUp: SetUp): number {
   return (Math.min(...ys) + Math.max(...ys)) / 2;
 }
 
-/** A box that stands on the floor, seen from the side. */
+/**
+ * A box that stands on the floor, seen from the side.
+ *
+ * @param x of its middle, mm
+ * @param half its width, mm
+ * @param height mm
+ * @returns a polygon
+ */
 export const standing = (x: number, half: number, height: number): Shape => ({
   kind: 'polygon',
   role: 'prop',
@@ -124,7 +142,17 @@ export function text(
   };
 }
 
-/** A number with its plain words beneath it. */
+/**
+ * A number with its plain words beneath it.
+ *
+ * @param sheet what shapes are drawn from
+ * @param at where the number stands, mm
+ * @param number as it is written
+ * @param words beneath it
+ * @param anchor which end of the words lies at the point
+ * @param setting that the number is of
+ * @returns number and words
+ */
 export function labelled(
   sheet: Sheet,
   at: Point,
@@ -148,7 +176,12 @@ export const BACK_PARTS = {
 type BackMark = keyof typeof BACK_PARTS;
 const BACK_MARKS = Object.keys(BACK_PARTS) as BackMark[];
 
-/** What the back end is marked at: heel, ball or knee; null when only one foot stands. */
+/**
+ * What the back end is marked at: heel, ball or knee; null when only one foot stands.
+ *
+ * @param setUp the set-up
+ * @returns its landmark and its words
+ */
 export const findBackMark = (setUp: SetUp): BackMark | null =>
   BACK_MARKS.find((id) => getValue(setUp, id) !== null) ?? null;
 
@@ -163,7 +196,11 @@ export const isKneeling = ({ backContact }: PoseDefinition): boolean =>
   backContact !== 'lifted' &&
   backContact !== 'on-front-leg';
 
-/** The weight point: an ink cross in a ring. */
+/**
+ * The weight point: an ink cross in a ring.
+ *
+ * @returns ring and cross
+ */
 export const cross = ([x, y]: Point): Shape[] => [
   { kind: 'circle', role: 'weight', centre: [x, y], radius: 2.1 },
   line('weight', [x - 3.4, y], [x + 3.4, y]),

@@ -156,6 +156,7 @@ function findIn(
  * The style of a shape by its kind and role.
  *
  * @param look of the drawing that it is part of
+ * @returns all filled in
  */
 export function findStyle({ kind, role }: Shape, look: Drawing['look'] = 'sheet'): ShapeStyle {
   if (kind === 'text')
@@ -166,7 +167,12 @@ export function findStyle({ kind, role }: Shape, look: Drawing['look'] = 'sheet'
   return Object.assign({}, PLAIN, ...sheet, ...own) as ShapeStyle;
 }
 
-/** A style as attributes of an SVG element, named as React names them. */
+/**
+ * A style as attributes of an SVG element, named as React names them.
+ *
+ * @param look of the drawing that it is part of
+ * @returns attributes that React takes
+ */
 export function toSvgAttributes(
   { fill, stroke, width, dash, isBold, hasRoundEnds, halo }: ShapeStyle,
   { colours, bold }: Medium,

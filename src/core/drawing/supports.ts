@@ -17,7 +17,11 @@ const WALL_HEIGHT = 60;
 /** A shin up a wall is drawn this far from it. */
 const HALF_CALF = 6;
 
-/** Pads, seats, wedges, blocks, walls and straps as the elevation shows them, behind the body. */
+/**
+ * Pads, seats, wedges, blocks, walls and straps as the elevation shows them, behind the body.
+ *
+ * @returns shapes, mm at 1:10
+ */
 export function drawSupports({ setUp, view }: Sheet): Shape[] {
   const value = (id: Parameters<typeof getValue>[1]): number | null => getValue(setUp, id);
   const of = (name: string, place: 'front' | 'back'): LandmarkCm =>
@@ -59,7 +63,11 @@ export function drawSupports({ setUp, view }: Sheet): Shape[] {
   return shapes;
 }
 
-/** A strap from the back foot to the front thigh, before the body. */
+/**
+ * A strap from the back foot to the front thigh, before the body.
+ *
+ * @returns none when there is no strap
+ */
 export function drawStrap({ setUp, view }: Sheet): Shape[] {
   if (getValue(setUp, 'loop-length') === null) return [];
   const front = sideName(setUp, 'front');
@@ -77,11 +85,20 @@ const isUpWall = (setUp: Sheet['setUp']): boolean => {
   );
 };
 
-/** Whether a wall behind stands across the mat, told from the heel, and does not run along it. */
+/**
+ * Whether a wall behind stands across the mat, told from the heel, and does not run along it.
+ *
+ * @returns false when there is no wall
+ */
 export const hasWallAcross = ({ settings }: Sheet['setUp']): boolean =>
   settings.some(({ id, from }) => id === 'wall-behind' && from === 'front-heel');
 
-/** Seats and walls as the plan shows them. */
+/**
+ * Seats and walls as the plan shows them.
+ *
+ * @param sheet what shapes are drawn from
+ * @returns shapes, mm at 1:10
+ */
 export function drawSupportsOnPlan(sheet: Sheet): Shape[] {
   const { setUp, mat, matFront } = sheet;
   const value = (id: Parameters<typeof getValue>[1]): number | null => getValue(setUp, id);

@@ -4,7 +4,12 @@ import type { Drawing, Point, Shape } from './shapes.ts';
 /** Drawings hold a centimetre of the body in a millimetre of paper. */
 const DRAWN_SCALE = 10;
 
-/** Text as it stands in SVG or HTML. */
+/**
+ * Text as it stands in SVG or HTML.
+ *
+ * @param text as typed or read
+ * @returns text without signs that mean something there
+ */
 export const escapeText = (text: string): string =>
   text
     .replaceAll('&', '&amp;')
@@ -16,7 +21,11 @@ const write = (value: number): string => String(Number(value.toFixed(2)) + 0);
 const writePoints = (points: readonly Point[]): string =>
   points.map(([x, y]) => `${write(x)},${write(y)}`).join(' ');
 
-/** The shorter way round from one direction to another, as the data of an SVG path. */
+/**
+ * The shorter way round from one direction to another, as the data of an SVG path.
+ *
+ * @returns the attribute `d`
+ */
 export function arcPath({
   centre,
   radius,
@@ -64,6 +73,7 @@ function writeShape(shape: Shape): string {
  * a ruler laid on the paper reads the mat.
  *
  * @param scale how many times smaller than life, 10 for 1:10
+ * @returns a whole file
  */
 export function writeSvg({ box, shapes, caption }: Drawing, scale = DRAWN_SCALE): string {
   const [left, top, width, height] = box;

@@ -1,7 +1,13 @@
 import { metresFromCm } from '../units/brands.ts';
 import { writeLengthNumber, type LengthUnit } from '../units/readQuantity.ts';
 
-/** A length of the drawing as a teacher sets it: half centimetres, or quarter inches. */
+/**
+ * A length of the drawing as a teacher sets it: half centimetres, or quarter inches.
+ *
+ * @param cm centimetres
+ * @param unit centimetres or inches
+ * @returns the number without its unit
+ */
 export function writeSettable(cm: number, unit: LengthUnit): string {
   const shown = unit === 'cm' ? Math.round(cm * 2) / 2 : cm;
   return writeLengthNumber(metresFromCm(shown), unit, 1);

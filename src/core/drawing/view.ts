@@ -35,7 +35,12 @@ export function findView(pose: PoseDefinition, setUp: SetUp): View {
   };
 }
 
-/** Whether the chest looks at a long edge of the mat, so that the pose is seen best from there. */
+/**
+ * Whether the chest looks at a long edge of the mat, so that the pose is seen best from there.
+ *
+ * @param pose the pose's data
+ * @returns false for poses that face the short edge
+ */
 export const facesLongEdge = (pose: PoseDefinition): boolean =>
   pose.pelvisFaces === 'long-edge' || pose.pelvisFaces === 'stacked';
 
@@ -49,13 +54,25 @@ export const FRONT_VIEW: View = {
 /**
  * A point of the body as seen from the side or the front, the floor at y = 0, or from
  * above.
+ *
+ * @returns mm at 1:10, x to the right, y down
  */
 export const toElevation = ({ axis, from }: View, [x, y, z]: LandmarkCm): Point =>
   axis === 'front' ? [y, -z] : axis === 'above' ? [-y * from, -x * from] : [-x * from, -z];
 
-/** Distance toward the viewer, for what covers what. */
+/**
+ * Distance toward the viewer, for what covers what.
+ *
+ * @returns cm, larger is nearer
+ */
 export const depthOf = ({ axis, from }: View, [x, y, z]: LandmarkCm): number =>
   axis === 'front' ? x : axis === 'above' ? z : y * from;
 
-/** A point of the mat as seen from above, the viewer's edge at the bottom. */
+/**
+ * A point of the mat as seen from above, the viewer's edge at the bottom.
+ *
+ * @param x cm along the mat
+ * @param y cm across it
+ * @returns mm at 1:10, x to the right, y down
+ */
 export const toPlan = ({ from }: View, x: number, y: number): Point => [-x * from, y * from];

@@ -10,6 +10,8 @@ const MARGIN = 34;
  * A measure over time as a small SVG: its dates along, its values up, each with its standard
  * error of measurement as a bar. Drawn from two dates on.
  *
+ * @param series a measure over time
+ * @param writeDate a date as it is written for its reader
  * @returns empty when there is nothing to join
  */
 export function drawSeries(series: Series, writeDate: (iso: string) => string): string {

@@ -107,6 +107,9 @@ const writePictures = ({ pictures, writeDate }: CopyAsked): string =>
 /**
  * Everything that is kept of a person as one page to read, with their measures drawn over
  * time. Pictures stand beside it; the person file holds the same for another program.
+ *
+ * @param asked the person with everything that is kept of them
+ * @returns HTML that needs nothing else
  */
 export function writeOwnCopy(asked: CopyAsked): string {
   const { file, madeAt, writeDate } = asked;

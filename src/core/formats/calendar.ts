@@ -55,8 +55,10 @@ function toEvent(
  * so that an hour stays the same hour when the clocks change; a zone that is not known
  * leaves the time floating, which calendars read as local.
  *
+ * @param appointments to be written
  * @param summary what stands in the calendar
  * @param now ISO date; the core has no clock
+ * @returns the text of the file
  */
 export function writeCalendar(
   appointments: readonly Appointment[],

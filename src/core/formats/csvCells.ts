@@ -6,6 +6,11 @@
 // eslint-disable-next-line no-control-regex
 export const FORMULA_CELL = /^'*[=+\-@\u0000-\u001f]/;
 
-/** A cell as it was before it was protected. */
+/**
+ * A cell as it was before it was protected.
+ *
+ * @param text as typed or read
+ * @returns what was written
+ */
 export const readCell = (text: string): string =>
   text.startsWith("'") && FORMULA_CELL.test(text) ? text.slice(1) : text;

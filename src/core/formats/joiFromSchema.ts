@@ -74,7 +74,12 @@ function joiOfType(schema: FormatSchema, type: string): Joi.Schema {
   }
 }
 
-/** A validator that gives the same verdict as the schema. */
+/**
+ * A validator that gives the same verdict as the schema.
+ *
+ * @param schema one of ours
+ * @returns the validator; it throws for a type that it does not know, which would be our own bug
+ */
 export function joiFromSchema(schema: FormatSchema): Joi.Schema {
   if (schema.const !== undefined) return Joi.valid(schema.const);
   if (schema.enum !== undefined) return Joi.valid(...schema.enum);

@@ -80,7 +80,14 @@ function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-/** A format or version that is not ours, said before the shape is looked at. */
+/**
+ * A format or version that is not ours, said before the shape is looked at.
+ *
+ * @param value as read from a file
+ * @param format that is expected
+ * @param version the newest that we read
+ * @returns null when both are ours
+ */
 export function findFormatProblem(value: unknown, format: string, version: number): Problem | null {
   if (!isObject(value) || value.format !== format) {
     return problem('wrong-format', 'format', { expected: format });
@@ -134,7 +141,12 @@ export function checkPersonFile(
   return { ok: true, value: { file, warnings: found } };
 }
 
-/** Reads JSON text; a byte order mark is passed over. */
+/**
+ * Reads JSON text; a byte order mark is passed over.
+ *
+ * @param text as typed or read
+ * @returns the value, or the problem `not-json`
+ */
 export function readJson(text: string): Result<unknown> {
   try {
     return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, '')) as unknown };
@@ -144,7 +156,13 @@ export function readJson(text: string): Result<unknown> {
   }
 }
 
-/** Reads the text of a person file. Problems as in {@link checkPersonFile}, and `not-json`. */
+/**
+ * Reads the text of a person file. Problems as in {@link checkPersonFile}, and `not-json`.
+ *
+ * @param text as typed or read
+ * @param now ISO date, against which dates are judged; null = they are not
+ * @returns the person, or every problem by path
+ */
 export function readPersonFile(
   text: string,
   now: string | null,
@@ -153,7 +171,11 @@ export function readPersonFile(
   return json.ok ? checkPersonFile(json.value, now) : json;
 }
 
-/** A person as file text, with what was kept of them; what was held before stands in the sessions. */
+/**
+ * A person as file text, with what was kept of them; what was held before stands in the sessions.
+ *
+ * @returns JSON text
+ */
 export const writePersonFile = ({
   held: _held,
   ...record

@@ -13,7 +13,12 @@ export interface PropsFile {
   readonly needs: readonly PropNeed[];
 }
 
-/** Checks a cupboard and the needs of a class; needs may be left out. */
+/**
+ * Checks a cupboard and the needs of a class; needs may be left out.
+ *
+ * @param value as read from a file
+ * @returns cupboard and needs, or every problem by path
+ */
 export function checkPropsFile(value: unknown): Result<PropsFile> {
   const problems: Problem[] = [...findShapeProblems(schema, value)];
   if (problems.length > 0) return { ok: false, problems };

@@ -44,6 +44,9 @@ const writeField = (reading: Reading, field: CsvField): string | number =>
 /**
  * One reading a row, in the order of {@link CSV_FIELDS}; centimetres, degrees, seconds.
  * Simulated ones stay out: a table cannot say what they are.
+ *
+ * @param readings of one person, in any order
+ * @returns the text of a table
  */
 export const writeReadingsCsv = (readings: readonly Reading[]): string =>
   `${Papa.unparse(
@@ -59,6 +62,7 @@ export const writeReadingsCsv = (readings: readonly Reading[]): string =>
 /**
  * Reads a table whose first row names its columns; comma, semicolon or tab between them.
  *
+ * @param text as typed or read
  * @returns problems: `csv-empty`, `csv-too-long`, `csv-broken` with its row
  */
 export function readCsv(text: string): Result<CsvTable> {
@@ -102,7 +106,12 @@ const SYNONYMS: Readonly<Record<CsvField, readonly string[]>> = {
   setAside: ['setaside', 'set aside', 'ignored because'],
 };
 
-/** A first guess at which column holds what, by its name. */
+/**
+ * A first guess at which column holds what, by its name.
+ *
+ * @param columns their names
+ * @returns fields that no column fits are left out
+ */
 export function guessMapping(columns: readonly string[]): CsvMapping {
   const find = (field: CsvField): string | null =>
     columns.find((each) => SYNONYMS[field].includes(each.toLowerCase().replace(/[_-]/g, ' '))) ??
@@ -147,9 +156,10 @@ function readValue(text: string, unit: string, protocol: Protocol, path: string)
 /**
  * A dry run: every row as a reading, or what is wrong with it.
  *
+ * @param mapping which column holds what
  * @param takenToday ISO date for rows without one
- * @returns readings of the rows that can come in, and problems by row and field; the same
- *   row has the same id every time, so that a table that comes in twice changes nothing
+ * @returns readings of the rows that can come in, and problems by row and field; the same row has
+ *   the same id every time, so that a table that comes in twice changes nothing
  */
 export function planCsv(
   { rows }: CsvTable,

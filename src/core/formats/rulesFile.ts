@@ -6,7 +6,12 @@ import { findShapeProblems } from './validate.ts';
 
 const schema = joiFromSchema(rulesSchema);
 
-/** Checks house rules; every field may be left out, none may be unknown. */
+/**
+ * Checks house rules; every field may be left out, none may be unknown.
+ *
+ * @param value as read from a file
+ * @returns the rules, or every problem by path
+ */
 export function checkRules(value: unknown): Result<Partial<HouseRules>> {
   const problems = findShapeProblems(schema, value).map((each) => ({
     ...each,

@@ -61,6 +61,8 @@ function findOverlaps(sessions: readonly Session[], path: string): Problem[] {
 /**
  * Checks the sessions of a file whose shape is already known to fit.
  *
+ * @param sessions of this person, in any order
+ * @param path where it stands in the file
  * @returns problems by path: `wrong-shape`, `duplicate-id`, those of the house rules, and
  *   `sessions-overlap`, which is only a warning
  */

@@ -47,7 +47,12 @@ const COLUMNS: readonly (readonly [string, (row: Row) => Cell])[] = [
   ['reason', (row) => decided(row)?.reason ?? null],
 ];
 
-/** Every hold that was noted, one a row, oldest session first. */
+/**
+ * Every hold that was noted, one a row, oldest session first.
+ *
+ * @param sessions of this person, in any order
+ * @returns the text of a table
+ */
 export function writeSessionsCsv(sessions: readonly Session[]): string {
   const rows = sessions
     .toSorted((a, b) => a.plannedAt.localeCompare(b.plannedAt))

@@ -26,6 +26,8 @@ export interface SetUpRequest {
  * Checks what the command and the endpoint take: `{person, pose, side, rules?, level?, props?, detail?}`, the
  * person as in a person file.
  *
+ * @param value as read from a file
+ * @param now ISO date, against which dates are judged; null = they are not
  * @returns the request, or every problem by path
  */
 export function checkSetUpRequest(value: unknown, now: string | null): Result<SetUpRequest> {

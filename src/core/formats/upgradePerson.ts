@@ -55,7 +55,12 @@ function upgradeEntry(entry: unknown): unknown {
   return { ...entry, change: { ...entry.change, errors: upgradeErrors(entry.change.errors) } };
 }
 
-/** Something with rules that was made by the first version: a kept set-up or a planned hold. */
+/**
+ * Something with rules that was made by the first version: a kept set-up or a planned hold.
+ *
+ * @param made by an earlier version
+ * @returns the same with other names; anything else as it is
+ */
 export const upgradeMade = (made: unknown): unknown =>
   isObject(made) ? { rulesVersion: FIRST_RULES, ...made, rules: upgradeRules(made.rules) } : made;
 
@@ -85,7 +90,12 @@ export const upgradeSession = (session: unknown): unknown =>
       }
     : session;
 
-/** A person file of an earlier version as one of today; anything else as it is. */
+/**
+ * A person file of an earlier version as one of today; anything else as it is.
+ *
+ * @param file as read from a file
+ * @returns a file of today's version
+ */
 export function upgradePersonFile(file: unknown): unknown {
   if (!isObject(file)) return file;
   // The second version had the names of today, but no times of changes.

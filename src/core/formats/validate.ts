@@ -16,7 +16,13 @@ const pathWords = (path: readonly (string | number)[]): string =>
     )
     .join('');
 
-/** What is wrong with the shape of a value, by path: the first hundred. Nothing is converted. */
+/**
+ * What is wrong with the shape of a value, by path: the first hundred. Nothing is converted.
+ *
+ * @param schema that it has to fit
+ * @param value as read from a file
+ * @returns none when it fits
+ */
 export function findShapeProblems(schema: Joi.Schema, value: unknown): readonly Problem[] {
   if (isNestedTooDeep(value)) return [problem('nested-too-deep', '', { most: MOST_NESTED })];
   const { error } = schema.validate(value, {

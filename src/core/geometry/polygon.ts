@@ -4,11 +4,21 @@ export type Point2 = readonly [number, number];
 const turn = (o: Point2, a: Point2, b: Point2): number =>
   (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
 
-/** Convex hull, anticlockwise, no repeated point (Andrew's monotone chain). */
+/**
+ * Convex hull, anticlockwise, no repeated point (Andrew's monotone chain).
+ *
+ * @param points any points
+ * @returns corners
+ */
 export const convexHull = (points: readonly Point2[]): Point2[] =>
   findCorners(points).map((i) => points[i]!);
 
-/** The corners of the convex hull by their index, anticlockwise, no repeated point. */
+/**
+ * The corners of the convex hull by their index, anticlockwise, no repeated point.
+ *
+ * @param points any points
+ * @returns indices into the points
+ */
 export function findCorners(points: readonly Point2[]): number[] {
   const sorted = points.map((_, i) => i);
   // By insertion: a solver asks for the hull of two dozen points, nearly sorted, again and again.
@@ -51,9 +61,12 @@ function extendChain(
  * Distances from a point to the edges of a convex hull: positive inside, negative outside
  * (measured to the edge's line).
  *
+ * @param points any points
  * @param corners of the hull by their index, anticlockwise
- * @param into takes one for each of `points`, from place `at` on: to the edge that starts
- *   there, Infinity where none does
+ * @param point which is judged
+ * @param into takes one for each of `points`, from place `at` on: to the edge that starts there,
+ *   Infinity where none does
+ * @param at where the first distance is written
  */
 export function writeDistancesInside(
   points: readonly Point2[],

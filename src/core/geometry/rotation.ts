@@ -9,7 +9,13 @@ export interface Rotation {
 
 export const NO_ROTATION: Rotation = { forward: [1, 0, 0], left: [0, 1, 0], up: [0, 0, 1] };
 
-/** Components given in the rotated frame, expressed in the world. */
+/**
+ * Components given in the rotated frame, expressed in the world.
+ *
+ * @param r any rotation
+ * @param a any vector
+ * @returns in the world
+ */
 export function toWorld(r: Rotation, a: Vec3): Vec3 {
   return [
     r.forward[0] * a[0] + r.left[0] * a[1] + r.up[0] * a[2],
@@ -18,7 +24,13 @@ export function toWorld(r: Rotation, a: Vec3): Vec3 {
   ];
 }
 
-/** first · second: `second` is applied in the frame that `first` made. */
+/**
+ * first · second: `second` is applied in the frame that `first` made.
+ *
+ * @param first the frame
+ * @param second the turn in it
+ * @returns the frame that both make
+ */
 export const compose = (first: Rotation, second: Rotation): Rotation => ({
   forward: toWorld(first, second.forward),
   left: toWorld(first, second.left),
@@ -49,14 +61,24 @@ export const aboutForward = (angleRad: number): Rotation => {
   return { forward: [1, 0, 0], left: [0, c, s], up: [0, -s, c] };
 };
 
-/** Positive = forward rim down. */
+/**
+ * Positive = forward rim down.
+ *
+ * @param angleRad radians, by the right-hand rule
+ * @returns the rotation
+ */
 export const aboutLeft = (angleRad: number): Rotation => {
   const c = Math.cos(angleRad);
   const s = Math.sin(angleRad);
   return { forward: [c, 0, -s], left: [0, 1, 0], up: [s, 0, c] };
 };
 
-/** Positive = toward the left. */
+/**
+ * Positive = toward the left.
+ *
+ * @param angleRad radians, by the right-hand rule
+ * @returns the rotation
+ */
 export const aboutUp = (angleRad: number): Rotation => {
   const c = Math.cos(angleRad);
   const s = Math.sin(angleRad);
@@ -69,11 +91,20 @@ export interface YawTiltList {
   readonly list: number;
 }
 
-/** R = Rz(yaw) · Ry(tilt) · Rx(list), the pelvis order of docs/numbers.md. */
+/**
+ * R = Rz(yaw) · Ry(tilt) · Rx(list), the pelvis order of docs/numbers.md.
+ *
+ * @returns the rotation
+ */
 export const fromYawTiltList = ({ yaw, tilt, list }: YawTiltList): Rotation =>
   compose(compose(aboutUp(yaw), aboutLeft(tilt)), aboutForward(list));
 
-/** Inverse of {@link fromYawTiltList}; at tilt ± 90° the list is taken as 0. */
+/**
+ * Inverse of {@link fromYawTiltList}; at tilt ± 90° the list is taken as 0.
+ *
+ * @param r any rotation
+ * @returns radians
+ */
 export function toYawTiltList(r: Rotation): YawTiltList {
   const sinTilt = Math.max(-1, Math.min(1, -r.forward[2]));
   const tilt = Math.asin(sinTilt);
@@ -87,7 +118,12 @@ export function toYawTiltList(r: Rotation): YawTiltList {
   };
 }
 
-/** Exponential map: a turn about the vector's direction by its length, in radians. */
+/**
+ * Exponential map: a turn about the vector's direction by its length, in radians.
+ *
+ * @param v axis times angle, radians
+ * @returns the rotation
+ */
 export function fromRotationVector(v: Vec3): Rotation {
   const angle = Math.sqrt(v[0] * v[0] + v[1] * v[1] + v[2] * v[2]);
   const a = angle < 1e-8 ? 1 - (angle * angle) / 6 : Math.sin(angle) / angle;

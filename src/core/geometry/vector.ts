@@ -25,19 +25,41 @@ export const subtract = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a
  * @returns by · a
  */
 export const scale = (a: Vec3, by: number): Vec3 => [a[0] * by, a[1] * by, a[2] * by];
-/** a + by · b, the step most used in building a skeleton. */
+/**
+ * a + by · b, the step most used in building a skeleton.
+ *
+ * @param a any vector
+ * @param b in the same frame
+ * @param by the factor
+ * @returns in the same frame
+ */
 export const addScaled = (a: Vec3, b: Vec3, by: number): Vec3 => [
   a[0] + by * b[0],
   a[1] + by * b[1],
   a[2] + by * b[2],
 ];
-/** byA · a + byB · b. */
+/**
+ * byA · a + byB · b.
+ *
+ * @param a any vector
+ * @param byA factor of a
+ * @param b in the same frame
+ * @param byB factor of b
+ * @returns in the same frame
+ */
 export const combine = (a: Vec3, byA: number, b: Vec3, byB: number): Vec3 => [
   byA * a[0] + byB * b[0],
   byA * a[1] + byB * b[1],
   byA * a[2] + byB * b[2],
 ];
-/** From a (share 0) to b (share 1). */
+/**
+ * From a (share 0) to b (share 1).
+ *
+ * @param a any vector
+ * @param b in the same frame
+ * @param share 0 to 1
+ * @returns on the line through both
+ */
 export const lerp = (a: Vec3, b: Vec3, share: number): Vec3 => addScaled(a, subtract(b, a), share);
 /**
  * Scalar product.
@@ -78,16 +100,34 @@ export const distance = (a: Vec3, b: Vec3): number => {
   return Math.sqrt(x * x + y * y + z * z);
 };
 
-/** Unit vector along a; the zero vector stays zero, so that a solver's bad start cannot make NaN. */
+/**
+ * Unit vector along a; the zero vector stays zero, so that a solver's bad start cannot make NaN.
+ *
+ * @param a any vector
+ * @returns of length 1, or zero
+ */
 export function normalise(a: Vec3): Vec3 {
   const size = length(a);
   return size < 1e-12 ? [0, 0, 0] : scale(a, 1 / size);
 }
 
-/** The part of a at right angles to the unit vector `axis`. */
+/**
+ * The part of a at right angles to the unit vector `axis`.
+ *
+ * @param a any vector
+ * @param axis a unit vector
+ * @returns in the same frame
+ */
 export const rejectFrom = (a: Vec3, axis: Vec3): Vec3 => addScaled(a, axis, -dot(a, axis));
 
-/** Turns a about the unit vector `axis` by the right-hand rule (Rodrigues). */
+/**
+ * Turns a about the unit vector `axis` by the right-hand rule (Rodrigues).
+ *
+ * @param a any vector
+ * @param axis a unit vector
+ * @param angleRad radians, by the right-hand rule
+ * @returns in the same frame
+ */
 export function turnAbout(a: Vec3, axis: Vec3, angleRad: number): Vec3 {
   const c = Math.cos(angleRad);
   const s = Math.sin(angleRad);
@@ -100,5 +140,10 @@ export function turnAbout(a: Vec3, axis: Vec3, angleRad: number): Vec3 {
   ];
 }
 
-/** Mirror image across the mat's long centre line: left becomes right. */
+/**
+ * Mirror image across the mat's long centre line: left becomes right.
+ *
+ * @param a any vector
+ * @returns with y turned round
+ */
 export const mirror = (a: Vec3): Vec3 => [a[0], -a[1], a[2]];

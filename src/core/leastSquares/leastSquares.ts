@@ -60,6 +60,9 @@ function linearise<State>(
  * second-order part. The inner solver keeps one-sided residuals one-sided. Deterministic.
  * Meant for about a dozen unknowns.
  *
+ * @param task how a state moves, its residuals and their derivatives
+ * @param start where it begins
+ * @param stop when to stop
  * @param workspace its memory, and a warm start from like tasks before; of the task's shape
  * @returns the best state found
  */

@@ -1,5 +1,13 @@
 /** Sums over rows of numbers that lie one after the other in one list, each as long as a step. */
 
+/**
+ * Adds a row, times a factor.
+ *
+ * @param sum is added to
+ * @param rows that lie one after the other in one list
+ * @param at where the row begins
+ * @param by its factor
+ */
 export function addRow(sum: Float64Array, rows: Float64Array, at: number, by: number): void {
   const n = sum.length;
   for (let j = 0; j < n; j += 1) sum[j]! += by * rows[at + j]!;
@@ -20,7 +28,15 @@ export function dotRow(rows: Float64Array, at: number, step: Float64Array): numb
   return sum;
 }
 
-/** Writes the product of each of some rows with a step. */
+/**
+ * Writes the product of each of some rows with a step.
+ *
+ * @param rows that lie one after the other in one list
+ * @param which indices of the rows
+ * @param count how many
+ * @param step one number for each unknown, metres and radians
+ * @param into takes one product for each of them
+ */
 export function multiplyRows(
   rows: Float64Array,
   which: Int32Array,
@@ -32,7 +48,15 @@ export function multiplyRows(
   for (let i = 0; i < count; i += 1) into[which[i]!] = dotRow(rows, which[i]! * n, step);
 }
 
-/** Adds a row's outer product with itself to the lower half of a normal matrix. */
+/**
+ * Adds a row's outer product with itself to the lower half of a normal matrix.
+ *
+ * @param normal is added to, n × n
+ * @param rows that lie one after the other in one list
+ * @param at where the row begins
+ * @param n how long it is
+ * @param by its factor
+ */
 export function addOuter(
   normal: Float64Array,
   rows: Float64Array,

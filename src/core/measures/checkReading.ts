@@ -16,7 +16,14 @@ function guessUnit(value: number, protocol: Protocol): string {
     : '';
 }
 
-/** Questions or refuses one number against its measure's bands. */
+/**
+ * Questions or refuses one number against its measure's bands.
+ *
+ * @param value in the measure's unit
+ * @param protocol how the measure is taken
+ * @param path where it stands in the file
+ * @returns none when there is nothing to say
+ */
 export function checkValue(value: number, protocol: Protocol, path: string): Problem[] {
   const unit = protocol.unit === 'deg' ? '°' : protocol.unit;
   const measure = protocol.name.toLowerCase();
@@ -34,8 +41,10 @@ export function checkValue(value: number, protocol: Protocol, path: string): Pro
  * Everything wrong with one reading, by field. An unknown measure is only noted,
  * because a newer version of the app may have written it.
  *
+ * @param reading one reading
  * @param path where the reading stands, such as `readings[3]`
  * @param now ISO date; readings after it (by more than a day, for clocks) are refused
+ * @returns none when there is nothing to say
  */
 export function checkReading(reading: Reading, path: string, now: string | null): Problem[] {
   if (!isMeasureId(reading.measure)) {

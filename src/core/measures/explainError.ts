@@ -6,7 +6,11 @@ import { calcSmallestRealChange, calcWorth, ERROR_TERMS } from './readingErrors.
 const write = (value: number): string => String(toTenths(value));
 const inTwo = (value: number): string => String(toHundredths(value));
 
-/** A value's error in plain steps: the standard error of measurement and the smallest real change. */
+/**
+ * A value's error in plain steps: the standard error of measurement and the smallest real change.
+ *
+ * @returns one sentence a step
+ */
 export function explainError({ measure, within, readingIds, error }: MeasureValue): string[] {
   const { errorKind, unit } = getProtocol(measure);
   const sign = unit === 'deg' ? '°' : ` ${unit}`;

@@ -12,6 +12,10 @@ export type LegLengthAdvice = 'unclear' | 'ordinary' | 'to-note' | 'to-be-seen';
 /**
  * What to make of two leg lengths. A difference that is new is for a professional, too,
  * which no measure can tell: the words beside it ask.
+ *
+ * @param left value and error
+ * @param right value and error
+ * @returns the difference, whether it is more than error, and what to do
  */
 export function adviseLegLengths(left: MeasureValue, right: MeasureValue): LegLengthAdvice {
   const { difference, verdict } = compareValues(left, right);

@@ -18,10 +18,20 @@ export type MeasureSet = ReadonlyMap<string, MeasureValue>;
 export const measureKey = (measure: MeasureId, side: Side | null): string =>
   side === null ? measure : `${measure} ${side}`;
 
-/** The sides a measure is taken on: left and right, or none. */
+/**
+ * The sides a measure is taken on: left and right, or none.
+ *
+ * @param sided whether it has sides
+ * @returns `null` alone for a measure without sides
+ */
 export const sidesOf = (sided: boolean): readonly (Side | null)[] => (sided ? SIDES : [null]);
 
-/** Every measure that has at least one reading, as a value with its error. */
+/**
+ * Every measure that has at least one reading, as a value with its error.
+ *
+ * @param readings of one person, in any order
+ * @returns values found by measure and side
+ */
 export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
   const sittings = splitByMeasure(readings);
   const own = poolWithin([...sittings.values()].flat());

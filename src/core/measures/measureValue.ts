@@ -35,6 +35,8 @@ const median = (sorted: readonly number[]): number => {
  * median of three or more, of the latest sitting only.
  *
  * @param readings any readings of one person; those set aside are passed over
+ * @param measure which measure
+ * @param side null = a measure without sides
  * @param own how the person's repeats scatter, when it is known already
  * @returns null when there is none
  */
@@ -54,6 +56,10 @@ export function calcMeasureValue(
  * The value of one sitting.
  *
  * @param sitting at least one reading, the newest first; see sittings.ts
+ * @param measure which measure
+ * @param side null = a measure without sides
+ * @param own the spread of the person's own repeats
+ * @returns the mean or median, with its error
  */
 export function calcSittingValue(
   sitting: readonly Reading[],
@@ -80,7 +86,12 @@ export function calcSittingValue(
   };
 }
 
-/** Two readings that lie too far apart ask for a third; null when they agree. */
+/**
+ * Two readings that lie too far apart ask for a third; null when they agree.
+ *
+ * @param value of a sitting
+ * @returns a warning
+ */
 export function findThirdReadingNote(value: MeasureValue): Problem | null {
   const protocol = getProtocol(value.measure);
   const asks =

@@ -29,7 +29,12 @@ export type OwnWithin = Readonly<Record<ErrorKind, WithinTerm>>;
 export const calcOwnWithin = (readings: readonly Reading[]): OwnWithin =>
   poolWithin(splitSittings(readings));
 
-/** The same of readings that are split already. */
+/**
+ * The same of readings that are split already.
+ *
+ * @param sittings of every measure
+ * @returns the spread by kind of error
+ */
 export function poolWithin(sittings: readonly Sitting[]): OwnWithin {
   const sums = new Map<ErrorKind, { squares: number; repeats: number }>();
   for (const sitting of sittings) {

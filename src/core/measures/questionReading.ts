@@ -73,6 +73,8 @@ function findLastTwo(
  * Whether left and right look exchanged: each side has really changed, and each fits what
  * the other side was.
  *
+ * @param readings of one person, in any order
+ * @param measure which measure
  * @returns `sides-swapped`, or null
  */
 export function questionSides(readings: readonly Reading[], measure: MeasureId): Problem | null {

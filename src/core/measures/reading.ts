@@ -35,11 +35,23 @@ export interface Reading {
   readonly isSimulated?: true;
 }
 
-/** Whether a reading is used: it is neither set aside nor simulated. */
+/**
+ * Whether a reading is used: it is neither set aside nor simulated.
+ *
+ * @returns false for what is kept but not used
+ */
 export const isCounted = ({ setAside, isSimulated }: Reading): boolean =>
   setAside == null && isSimulated !== true;
 
-/** A reading with a new value; its first one is kept. */
+/**
+ * A reading with a new value; its first one is kept.
+ *
+ * @param reading one reading
+ * @param value the right one
+ * @param reason why it was corrected
+ * @param at ISO date
+ * @returns a new reading of the same id
+ */
 export function correctReading(
   reading: Reading,
   value: number,

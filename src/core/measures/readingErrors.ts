@@ -28,7 +28,12 @@ export const SPREAD_ASKING_FOR_THIRD: Readonly<Record<ErrorKind, number>> = {
 /** The median of three readings is worth 2.2 averaged ones. Our choice. */
 const MEDIAN_WORTH_OF_THREE = 2.2;
 
-/** How many averaged readings a value of `count` of them is worth. */
+/**
+ * How many averaged readings a value of `count` of them is worth.
+ *
+ * @param count how many
+ * @returns less than the count where a median is taken
+ */
 export const calcWorth = (count: number): number =>
   count >= 3 ? (MEDIAN_WORTH_OF_THREE * count) / 3 : count;
 
@@ -38,6 +43,8 @@ const NINETY_FIVE = 1.96;
 /**
  * Smallest real difference of two values: 1.96 · √(error₁² + error₂²).
  *
+ * @param error of one value
+ * @param otherError of the other
  * @returns in the unit of the errors
  * @example calcSmallestRealChange(3.2, 3.2) // 8.9°
  */
@@ -48,6 +55,7 @@ export const calcSmallestRealChange = (error: number, otherError: number): numbe
  * Standard error of a value from n readings of one sitting:
  * √(between² + within² / n), the median of n ≥ 3 counting as 2.2 · n / 3.
  *
+ * @param kind of the measure's error
  * @param count readings, at least 1
  * @param within the person's own term; see ownWithin.ts
  * @returns in the measure's own unit

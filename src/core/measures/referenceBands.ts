@@ -76,7 +76,10 @@ const makeBand = (mean: number, who: string, source: string): ReferenceBand => (
  * The published band of a measure: by age and sex where both are known and published, else
  * for everyone; null where nothing is published.
  *
+ * @param measure which measure
+ * @param sex null = not said
  * @param age in years; null = not known
+ * @returns the band with its source
  */
 export function findReferenceBand(
   measure: MeasureId,
@@ -100,7 +103,14 @@ export function findReferenceBand(
   return mean === undefined ? null : makeBand(mean, 'adults', AAOS);
 }
 
-/** Asks about a reading that lies outside the published band; null when it does not. */
+/**
+ * Asks about a reading that lies outside the published band; null when it does not.
+ *
+ * @param value in the measure's unit
+ * @param measure which measure
+ * @param band null = nothing is published
+ * @returns a warning
+ */
 export function questionAgainstBand(
   value: number,
   measure: MeasureId,

@@ -32,7 +32,12 @@ const POSTURES: readonly Protocol['posture'][] = [
   'lying face down',
 ];
 
-/** Measures in an order in which the person turns over as little as possible. */
+/**
+ * Measures in an order in which the person turns over as little as possible.
+ *
+ * @param measures in any order
+ * @returns the same measures
+ */
 export const sortByPosture = (measures: readonly MeasureId[]): MeasureId[] =>
   POSTURES.flatMap((posture) =>
     PROTOCOLS.filter((each) => each.posture === posture)

@@ -5,11 +5,19 @@ import { isCounted, type Reading } from './reading.ts';
 const SITTING_HOURS = 6;
 const MS_PER_HOUR = 3_600_000;
 
-/** Where no posture was noted, the protocol's own was meant. */
+/**
+ * Where no posture was noted, the protocol's own was meant.
+ *
+ * @returns the posture that a reading was taken in
+ */
 export const findPosture = ({ posture, measure }: Reading): string | null =>
   posture ?? (isMeasureId(measure) ? getProtocol(measure).posture : null);
 
-/** A range that was noted neither as cold nor as warm counts as cold; a length has no state. */
+/**
+ * A range that was noted neither as cold nor as warm counts as cold; a length has no state.
+ *
+ * @returns cold, warm, or none
+ */
 export const findState = ({ state, measure }: Reading): Reading['state'] => {
   const isRange = isMeasureId(measure) && getProtocol(measure).unit === 'deg';
   return isRange ? (state ?? 'cold') : state;
@@ -57,7 +65,12 @@ function splitOneMeasure(readings: Reading[]): readonly Sitting[] {
   return sittings;
 }
 
-/** Sittings by their measure, the newest of each first; see {@link splitSittings}. */
+/**
+ * Sittings by their measure, the newest of each first; see {@link splitSittings}.
+ *
+ * @param readings of one person, in any order
+ * @returns for every measure that was taken
+ */
 export function splitByMeasure(
   readings: readonly Reading[],
 ): ReadonlyMap<string, readonly Sitting[]> {

@@ -10,9 +10,11 @@ const ADULT_AGE = 18;
 /**
  * Whether a value is old enough to be taken again.
  *
+ * @param measure which measure
  * @param takenAt ISO date of the latest reading
  * @param now ISO date; the core has no clock
  * @param birthYear null when unknown: taken as grown up
+ * @returns by the age that the measure keeps
  */
 export function isStale(
   measure: MeasureId,

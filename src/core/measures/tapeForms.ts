@@ -192,9 +192,11 @@ export const findTapeForm = (measure: MeasureId): TapeForm | null =>
 /**
  * The angle of a tape reading.
  *
+ * @param form which lengths make the angle
  * @param given lengths by field, cm; what is left out takes its usual value
- * @returns the angle with its sum, or problems by field: `tape-missing`,
- *   `tape-impossible`, `no-triangle`
+ * @param body lengths of the person, where known
+ * @returns the angle with its sum, or problems by field: `tape-missing`, `tape-impossible`,
+ *   `no-triangle`
  */
 export function readTape(
   form: TapeForm,

@@ -38,7 +38,12 @@ export interface PersonCells {
 /** A path and its value. */
 type Entry = readonly [path: string, value: unknown];
 
-/** JSON that is the same text for the same value. */
+/**
+ * JSON that is the same text for the same value.
+ *
+ * @param value as read from a file
+ * @returns keys in order
+ */
 export function toCanonicalJson(value: unknown): string {
   return JSON.stringify(value, (_, each: unknown) =>
     typeof each === 'object' && each !== null && !Array.isArray(each)
@@ -63,11 +68,21 @@ const HOLD = 'hold/';
 const APPOINTMENT = 'appointment/';
 const PICTURE = 'picture/';
 
-/** Fields whose earlier values stay in the history when a later one wins. */
+/**
+ * Fields whose earlier values stay in the history when a later one wins.
+ *
+ * @param path where it stands in the file
+ * @returns true for what a person answered
+ */
 export const isAnswer = (path: string): boolean =>
   path.startsWith(FIELD) || path.startsWith(INTAKE);
 
-/** The field's name as the history gives it. */
+/**
+ * The field's name as the history gives it.
+ *
+ * @param path where it stands in the file
+ * @returns a plain word
+ */
 export const nameAnswer = (path: string): string => path.slice(path.indexOf('/') + 1);
 
 /**
@@ -117,7 +132,11 @@ export const listAppointmentCells = (each: Appointment): readonly Entry[] => [
   [APPOINTMENT + each.id, each],
 ];
 
-/** Pictures leave no file of a person; that one was deleted is kept, so that it stays deleted. */
+/**
+ * Pictures leave no file of a person; that one was deleted is kept, so that it stays deleted.
+ *
+ * @returns one cell
+ */
 export const listPictureCells = ({ id }: { readonly id: string }): readonly Entry[] => [
   [toPicturePath(id), id],
 ];
@@ -130,7 +149,11 @@ export const listPictureCells = ({ id }: { readonly id: string }): readonly Entr
  */
 export const toPicturePath = (id: string): string => PICTURE + id;
 
-/** A session's own fields with the order of its holds, and each hold; its entries only grow. */
+/**
+ * A session's own fields with the order of its holds, and each hold; its entries only grow.
+ *
+ * @returns path and value of each
+ */
 export function listSessionCells({ holds, entries: _entries, ...own }: Session): readonly Entry[] {
   const order = holds.map(({ id }) => id);
   return [
@@ -157,6 +180,8 @@ const FROM_HISTORY = 'history';
 /**
  * When the answers of a file without times of change were last changed, as far as its
  * history tells.
+ *
+ * @returns a stamp for each answer that the history tells of
  */
 export function datesFromHistory({ history, intake }: Person): Changes {
   const stamps: Record<string, Stamp> = {};
@@ -168,7 +193,13 @@ export function datesFromHistory({ history, intake }: Person): Changes {
   return { stamps, removed: {} };
 }
 
-/** A person with what is known of each change, as cells. What has no stamp gets an unknown one. */
+/**
+ * A person with what is known of each change, as cells. What has no stamp gets an unknown one.
+ *
+ * @param data the person with everything that is kept of them
+ * @param changes when each was changed
+ * @returns cells by path
+ */
 export function toCells(data: PersonData, changes: Changes): PersonCells {
   const entries = [
     ...listPersonCells(data.person, data.extra),
@@ -264,7 +295,12 @@ const readFields = (
       .map(([path, value]) => [path.slice(kind.length), value]),
   );
 
-/** The inverse of {@link toCells}. The holds and entries of a removed session are left out. */
+/**
+ * The inverse of {@link toCells}. The holds and entries of a removed session are left out.
+ *
+ * @param id of the person
+ * @returns what is stored
+ */
 export function fromCells(
   id: string,
   { cells, log }: PersonCells,

@@ -29,6 +29,8 @@ const timeOf = (stamp: Stamp): number => Number(SHAPE.exec(stamp)?.[1] ?? 0);
  *
  * @param last the latest stamp that this device has made or seen
  * @param now milliseconds since 1970, of the device's own clock
+ * @param device that makes it
+ * @returns later than the last one, whatever the clock says
  */
 export function tick(last: Stamp, now: number, device: string): Stamp {
   const [, time = '0', count = ''] = SHAPE.exec(last) ?? [];
@@ -38,8 +40,19 @@ export function tick(last: Stamp, now: number, device: string): Stamp {
   return next > MOST_COUNTED ? write(seen + 1, 0, device) : write(seen, next, device);
 }
 
-/** The later of two stamps. */
+/**
+ * The later of two stamps.
+ *
+ * @param a any stamp
+ * @param b any stamp
+ * @returns one of both
+ */
 export const findLater = (a: Stamp, b: Stamp): Stamp => (a > b ? a : b);
 
-/** The time of a stamp, ISO; 1970 where it is not known. */
+/**
+ * The time of a stamp, ISO; 1970 where it is not known.
+ *
+ * @param stamp of a change
+ * @returns to the millisecond
+ */
 export const dateOf = (stamp: Stamp): string => new Date(timeOf(stamp)).toISOString();

@@ -107,6 +107,9 @@ function sayLine(path: string, from: Cell, to: Cell): MergeLine {
  * What comes of a merge for one person.
  *
  * @param here null = nobody of this id is here
+ * @param file the person as the file has them
+ * @param merged both made one
+ * @returns what is new, changed, kept and removed
  */
 export function describeMerge(
   here: PersonCells | null,

@@ -32,6 +32,10 @@ const toHistory = (path: string, { json, stamp }: Cell): string =>
  * that both have, the later stays, and an answer that loses stays in the history. What was
  * removed stays removed, unless it was put back later. Commutative, associative and
  * idempotent, so that it does not matter who merges what first.
+ *
+ * @param a one state
+ * @param b the other
+ * @returns the same whichever comes first
  */
 export function mergeCells(a: PersonCells, b: PersonCells): PersonCells {
   const cells = new Map(a.cells);

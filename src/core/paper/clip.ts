@@ -23,7 +23,14 @@ function clipSegment(a: Point, b: Point, from: Point, to: Point): readonly [Poin
 
 const same = (a: Point, b: Point): boolean => a[0] === b[0] && a[1] === b[1];
 
-/** The parts of a line inside a window, each as a line of its own. */
+/**
+ * The parts of a line inside a window, each as a line of its own.
+ *
+ * @param points of the line
+ * @param from a corner of the window
+ * @param to the opposite corner
+ * @returns none when it lies outside
+ */
 export function clipLine(points: readonly Point[], from: Point, to: Point): Point[][] {
   const parts: Point[][] = [];
   points.slice(1).forEach((b, i) => {
@@ -40,7 +47,12 @@ export function clipLine(points: readonly Point[], from: Point, to: Point): Poin
 /** Steps of a circle drawn as a line, each of 6°. */
 const STEPS = 60;
 
-/** A circle or an arc as a line. */
+/**
+ * A circle or an arc as a line.
+ *
+ * @param shape centre, radius and directions
+ * @returns points close enough to print
+ */
 export function arcPoints(shape: Extract<Shape, { kind: 'circle' | 'arc' }>): Point[] {
   const { centre, radius } = shape;
   const [fromDeg, toDeg] = shape.kind === 'arc' ? [shape.fromDeg, shape.toDeg] : [0, 360];

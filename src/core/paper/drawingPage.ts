@@ -3,7 +3,13 @@ import { drawBar, PAPER_SIZES, placeShapes, words, type Page } from './page.ts';
 
 const MARGIN = 10;
 
-/** A whole drawing on one sheet, at the largest whole scale at which it fits. */
+/**
+ * A whole drawing on one sheet, at the largest whole scale at which it fits.
+ *
+ * @param name of the page
+ * @param paper the sheets it is printed on
+ * @returns the page with its scale in words
+ */
 export function layDrawing({ box, shapes }: Drawing, name: string, paper: 'a4' | 'letter'): Page {
   const { width, height } = PAPER_SIZES[paper];
   const [left, top, drawnWidth, drawnHeight] = box;

@@ -93,6 +93,8 @@ function drawGauge(pose: PoseDefinition, setUp: SetUp, toPaper: ToPaper): Shape[
  * The feet of one side in true size, with the heels marked, the heel line, and a gauge for
  * the pelvis under it.
  *
+ * @param pose the pose's data
+ * @param setUp the set-up
  * @returns null when there is no posture
  */
 export function drawFootTemplate(pose: PoseDefinition, setUp: SetUp): Template | null {

@@ -217,11 +217,23 @@ function drawIndex(content: CardContent): Page {
   return { name: `${pose.name}, index card`, width, height, shapes };
 }
 
-/** One pose on a card: both sides in one diagram, with the marks to put on the mat's edge. */
+/**
+ * One pose on a card: both sides in one diagram, with the marks to put on the mat's edge.
+ *
+ * @param content pose, both sides and words
+ * @param size half a sheet, or an index card
+ * @returns one page
+ */
 export const drawCard = (content: CardContent, size: CardSize): Page =>
   size === 'a5' ? drawA5(content) : drawIndex(content);
 
-/** Cards on sheets to print and cut: two A5 or three index cards on one A4. */
+/**
+ * Cards on sheets to print and cut: two A5 or three index cards on one A4.
+ *
+ * @param cards of one size
+ * @param sheet they are printed on
+ * @returns pages with cutting lines
+ */
 export function layCards(cards: readonly Page[], sheet: 'a4' | 'letter'): Page[] {
   const { width, height, name } = PAPER_SIZES[sheet];
   const [first] = cards;

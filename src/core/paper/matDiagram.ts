@@ -77,6 +77,9 @@ function drawMarks(setUp: SetUp, edgeY: number, down: 1 | -1, unit: LengthUnit):
  * marks on the near edge; the left side dashed, its marks on the far edge. One centimetre
  * of the mat is one unit.
  *
+ * @param pose the pose's data
+ * @param sides null = that side has no set-up
+ * @param unit centimetres or inches
  * @returns null when neither side has a posture
  */
 export function drawMatDiagram(

@@ -49,7 +49,16 @@ function placeShape(shape: Shape, scale: number, by: Point): Shape {
 export const placeShapes = (shapes: readonly Shape[], scale: number, by: Point): Shape[] =>
   shapes.map((each) => placeShape(each, scale, by));
 
-/** A line of words. `size` in mm. */
+/**
+ * A line of words. `size` in mm.
+ *
+ * @param role what they are
+ * @param at mm
+ * @param text as typed or read
+ * @param size mm
+ * @param anchor which end lies at the point
+ * @returns the shape
+ */
 export const words = (
   role: string,
   at: Point,
@@ -61,7 +70,11 @@ export const words = (
 /** A printer is checked by this, mm. */
 const BAR_MM = 100;
 
-/** A bar of 100 mm with what it is for, on every page. `at` is its left end. */
+/**
+ * A bar of 100 mm with what it is for, on every page. `at` is its left end.
+ *
+ * @returns bar and words
+ */
 export function drawBar([x, y]: Point): Shape[] {
   const end = x + BAR_MM;
   return [
@@ -80,7 +93,14 @@ export function drawBar([x, y]: Point): Shape[] {
 /** Mean width of a printed character as a share of its size, on the safe side. */
 const CHARACTER_SHARE = 0.52;
 
-/** Breaks words into lines that fit a width. A single word that is too long stays whole. */
+/**
+ * Breaks words into lines that fit a width. A single word that is too long stays whole.
+ *
+ * @param text as typed or read
+ * @param size of the letters, mm
+ * @param width of the column, mm
+ * @returns one text a line
+ */
 export function wrapWords(text: string, size: number, width: number): string[] {
   const most = Math.max(1, Math.floor(width / (size * CHARACTER_SHARE)));
   const lines: string[] = [];

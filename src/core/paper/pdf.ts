@@ -94,6 +94,10 @@ function drawShape(page: PDFPage, shape: Shape, fonts: Fonts): void {
 /**
  * Pages as one PDF file, lines as lines and words as words. The same pages give the same
  * bytes: it carries no date.
+ *
+ * @param pages in order
+ * @param title of the file
+ * @returns the bytes of the file
  */
 export async function writePdf(pages: readonly Page[], title: string): Promise<Uint8Array> {
   const file = await PDFDocument.create({ updateMetadata: false });

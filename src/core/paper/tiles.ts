@@ -51,6 +51,10 @@ function clipShape(shape: Shape, from: Point, to: Point): Shape[] {
  * Cuts a drawing of true size into pages. Neighbours overlap by a centimetre and share
  * registration marks of the same name: lay one over the other so that they meet. A page
  * with nothing on it is left out.
+ *
+ * @param template its shapes and size, mm
+ * @param paper the sheets it is printed on
+ * @returns pages in rows
  */
 export function tile(template: Template, paper: 'a4' | 'letter'): Page[] {
   const { width, height, name: paperName } = PAPER_SIZES[paper];

@@ -19,16 +19,29 @@ export interface Agreement {
   readonly guardian: string;
 }
 
-/** Whether someone has agreed that what is measured is kept, and has not withdrawn it. */
+/**
+ * Whether someone has agreed that what is measured is kept, and has not withdrawn it.
+ *
+ * @returns false when it was never asked
+ */
 export const isAgreed = ({ intake }: Person): boolean => intake.consentToData !== null;
 
-/** What is wrong with an agreement, in a sentence; null = it can be stored. */
+/**
+ * What is wrong with an agreement, in a sentence; null = it can be stored.
+ *
+ * @param person with answers and cautions
+ * @returns words for the teacher
+ */
 export const findAgreementProblem = (person: Person, { at, guardian }: Agreement): string | null =>
   isMinor(person, at) && guardian.trim() === ''
     ? 'Guardian: nobody is named. Under 18 an adult who is responsible agrees too.'
     : null;
 
-/** The answers that say so. */
+/**
+ * The answers that say so.
+ *
+ * @returns a changed copy of the intake
+ */
 export const agree = ({ intake }: Person, { at, withPictures, guardian }: Agreement): Intake => ({
   ...intake,
   consentToData: at,

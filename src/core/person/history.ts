@@ -39,7 +39,10 @@ function listAnswers(person: Person): Map<string, string> {
 /**
  * What differs between two states of a person, each field with its old and new words.
  *
+ * @param before as stored
+ * @param after as it is to be stored
  * @param at ISO date; the core has no clock
+ * @returns none when nothing differs
  */
 export function findChanges(before: Person, after: Person, at: string): Change[] {
   const [old, now] = [listAnswers(before), listAnswers(after)];

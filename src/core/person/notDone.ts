@@ -2,7 +2,13 @@ import type { Side } from '../measures/protocol.ts';
 import { isCounted } from '../measures/reading.ts';
 import type { NotDone, PersonRecord } from './person.ts';
 
-/** Why a test stands open: the latest reason, unless a reading came after it. */
+/**
+ * Why a test stands open: the latest reason, unless a reading came after it.
+ *
+ * @param measure which
+ * @param side null = a measure without sides
+ * @returns null when it was taken since, or never left out
+ */
 export function findNotDone(
   { person, readings }: PersonRecord,
   measure: string,
@@ -23,7 +29,13 @@ export function findNotDone(
   return isAnswered ? null : latest;
 }
 
-/** Notes why a test was not taken, in place of an earlier reason for it. */
+/**
+ * Notes why a test was not taken, in place of an earlier reason for it.
+ *
+ * @param notDone the reasons so far
+ * @param entry the new one
+ * @returns the reasons with it
+ */
 export const noteNotDone = (notDone: readonly NotDone[], entry: NotDone): readonly NotDone[] => [
   ...notDone.filter((each) => each.measure !== entry.measure || each.side !== entry.side),
   entry,

@@ -96,11 +96,22 @@ export interface Person {
 
 const ADULT_AGE = 18;
 
-/** Age in years by the year of birth alone; null = not said. */
+/**
+ * Age in years by the year of birth alone; null = not said.
+ *
+ * @param now ISO date; the core has no clock
+ * @returns null when no year of birth is known
+ */
 export const findAge = ({ birthYear }: Person, now: string): number | null =>
   birthYear === null ? null : Number(now.slice(0, 4)) - birthYear;
 
-/** Whether someone is under 18 as far as the year of birth tells. */
+/**
+ * Whether someone is under 18 as far as the year of birth tells.
+ *
+ * @param person with answers and cautions
+ * @param now ISO date; the core has no clock
+ * @returns false when no year of birth is known
+ */
 export const isMinor = (person: Person, now: string): boolean =>
   (findAge(person, now) ?? ADULT_AGE) < ADULT_AGE;
 
@@ -118,7 +129,12 @@ const PERSON_DEFAULTS = {
 const CAUTION_DEFAULTS = { side: null, since: null, clearedBy: null, clearedAt: null, note: '' };
 const NOT_DONE_DEFAULTS = { side: null, note: '' };
 
-/** A person as a file may leave them, with what was left out filled in. */
+/**
+ * A person as a file may leave them, with what was left out filled in.
+ *
+ * @param given as read
+ * @returns with every field
+ */
 export function completePerson(given: PersonGiven): Person {
   const counts = new Map<string, number>();
   // The first entry of a kind is known by its kind, so that two copies of a file agree.

@@ -67,7 +67,12 @@ const REFERENCES: Readonly<
   ],
 };
 
-/** What has to be pointed at, in order; null = a picture cannot tell this measure. */
+/**
+ * What has to be pointed at, in order; null = a picture cannot tell this measure.
+ *
+ * @param lineKind what the picture is straightened by
+ * @returns marks in the order in which they are placed
+ */
 export function planMarks(
   { demonstration: { reads } }: Protocol,
   lineKind: LineKind = 'plumb',
@@ -84,17 +89,26 @@ export function planMarks(
   ];
 }
 
-/** Whether the picture has to be straightened. */
+/**
+ * Whether the picture has to be straightened.
+ *
+ * @returns true for angles against the world
+ */
 export const needsLine = ({ demonstration: { reads } }: Protocol): boolean =>
   reads?.kind === 'angle' && reads.from === 'straight up';
 
-/** Whether the picture needs a known length. */
+/**
+ * Whether the picture needs a known length.
+ *
+ * @returns true for lengths
+ */
 export const needsScale = ({ demonstration: { reads } }: Protocol): boolean =>
   reads?.kind === 'tape';
 
 /**
  * Reads a measure off the marks of a picture, in the measure's unit.
  *
+ * @param protocol how the measure is taken
  * @param marks places by mark id
  * @param by the length between the two scale marks, and what the two line marks lie on
  * @returns null while a mark or the known length is missing

@@ -140,13 +140,23 @@ function findError(frame: PhotoFrame, value: number, read: (take: Take) => numbe
 /**
  * An angle read off a picture, degrees, with what placing the marks and an unknown turn of
  * the camera may make of it.
+ *
+ * @param frame the straightened picture
+ * @param angle the marks that make it
+ * @returns value and error
  */
 export function readPhotoAngle(frame: PhotoFrame, angle: PhotoAngle): PhotoValue {
   const value = calcAngle(frame, angle, AS_PLACED);
   return { value, error95: findError(frame, value, (take) => calcAngle(frame, angle, take)) };
 }
 
-/** A length read off a picture, cm; null while no known length sets its scale. */
+/**
+ * A length read off a picture, cm; null while no known length sets its scale.
+ *
+ * @param frame the straightened picture
+ * @param ends the two marks
+ * @returns value and error
+ */
 export function readPhotoLength(
   frame: PhotoFrame,
   ends: readonly [Pixel, Pixel],

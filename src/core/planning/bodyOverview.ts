@@ -58,7 +58,9 @@ function findFirst(
  * Everything that is known of a body, measure by measure, with what is missing and which
  * poses that blocks. Measures without any reading stand only where a pose waits for them.
  *
+ * @param record the person with all readings
  * @param now ISO date; the core has no clock
+ * @returns one entry for each measure
  */
 export function describeBody(record: PersonRecord, now: string): MeasureOverview[] {
   const { person, readings } = record;

@@ -46,7 +46,12 @@ const keepInUse = (limits: Limits, extension: number): Limits => {
   return { ...limits, trunk: { ...trunk, extension: most } };
 };
 
-/** The same task under other limits. */
+/**
+ * The same task under other limits.
+ *
+ * @param kind safe, recommended or measured
+ * @returns a changed copy of the task
+ */
 export const withLimits = ({ task, limits }: BuiltTask, kind: LimitKind): PoseTask => ({
   ...task,
   limits: limits[kind],
@@ -55,9 +60,15 @@ export const withLimits = ({ task, limits }: BuiltTask, kind: LimitKind): PoseTa
 /**
  * Fills a pose with one person's lengths, limits and house rules.
  *
+ * @param pose the pose's data
+ * @param body lengths of the body, metres
+ * @param ranges ranges as they are planned with
  * @param frontSide the real side of the front leg; the task itself has it on the right
- * @param held what is known before: a stance found first, or the feet of the pose this one stands on; metres and radians
+ * @param rules house rules, all filled in
+ * @param held what is known before: a stance found first, or the feet of the pose this one stands
+ *   on; metres and radians
  * @param near a posture to start from before the pose's own starts
+ * @returns the task, its limits, and what was resolved for it
  */
 export function buildTask(
   pose: PoseDefinition,

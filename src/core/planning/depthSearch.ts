@@ -53,7 +53,12 @@ const WORTH_ITS_WISHES = 0.6;
 /** The stretch is found to this share of itself: less moves no number that anyone sets. */
 const STRETCH_WITHIN = 0.02;
 
-/** How far any wish may be off, in its tolerances. */
+/**
+ * How far any wish may be off, in its tolerances.
+ *
+ * @param stretch 1 = their usual tolerance
+ * @returns tolerances
+ */
 export const wishesWithinAt = (stretch: number): number => WISH_STRETCH * stretch;
 
 /**

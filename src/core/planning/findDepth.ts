@@ -65,7 +65,10 @@ export interface DepthRequest {
  * within its stretch. Recommended: the largest depth that leaves free all that is held
  * back, and the first time no deeper than the deepest less the first step.
  *
+ * @param built the task and its limits
+ * @param depth the pose's depth
  * @param warmStarts of a similar task that was solved before
+ * @returns the held posture with both depths, or why there is none
  */
 export function findDepth(
   built: BuiltTask,
@@ -145,6 +148,9 @@ const warmStartsAt = (
 /**
  * The farthest depth that leaves some degrees free at every joint inside its safe limit.
  *
+ * @param built the task and its limits
+ * @param depth the pose's depth
+ * @param toSpareDeg degrees that stay free at every joint
  * @returns null when nothing can be held so
  */
 export function findDepthToSpare(
@@ -157,7 +163,12 @@ export function findDepthToSpare(
   return isHeld ? search.depthOf(answer) : null;
 }
 
-/** The most wished-for posture of a pose without degrees of depth. */
+/**
+ * The most wished-for posture of a pose without degrees of depth.
+ *
+ * @param built the task and its limits
+ * @returns the held posture, or why there is none
+ */
 export function findSetUpWithoutDepth(built: BuiltTask): DepthAnswer {
   const settle = (kind: BuiltTask['usable'], wishesWithin: number | null): Answer =>
     settleFreely(withLimits(built, kind), { toSpare: 0, wishesWithin });

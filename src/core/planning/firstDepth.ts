@@ -10,7 +10,12 @@ import type { HeldDepth } from './findDepth.ts';
 const LEAST_KEPT_SHARE = 0.4;
 const SHARE_WITHIN = 0.01;
 
-/** The largest share of the first depth at which the last one can be held at all, by bisection. */
+/**
+ * The largest share of the first depth at which the last one can be held at all, by bisection.
+ *
+ * @param heldAt the task with a share of the first depth held
+ * @returns 0 to 1
+ */
 export function findKeptShare(
   { depth }: PoseDefinition,
   heldAt: (share: number) => BuiltTask,
@@ -32,7 +37,14 @@ export function findKeptShare(
   return low;
 }
 
-/** The same task with a depth held as a skeleton has it, or at a share of that. */
+/**
+ * The same task with a depth held as a skeleton has it, or at a share of that.
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @param share of it; 1 = all
+ * @returns a changed copy of the task
+ */
 export function holdDepth(
   task: PoseTask,
   { quantity }: DepthDefinition,
@@ -43,7 +55,14 @@ export function holdDepth(
   return { ...task, musts: [...task.musts, { quantity, atLeast: value, atMost: value }] };
 }
 
-/** The task of the last depth: a share of the first one is kept, and its posture is a start. */
+/**
+ * The task of the last depth: a share of the first one is kept, and its posture is a start.
+ *
+ * @param built the task and its limits
+ * @param depth the pose's depth
+ * @param share 0 to 1
+ * @returns a changed copy of the task
+ */
 export function keepFirstDepth(
   built: BuiltTask,
   depth: DepthDefinition,

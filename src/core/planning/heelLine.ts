@@ -18,7 +18,14 @@ export interface HeelLine {
 const getRule = (pose: PoseDefinition, rules: HouseRules): HeelLine['rule'] =>
   rules.heelLine ?? pose.heelLine;
 
-/** How far apart the heels stand across the mat: a rule, never solved for. */
+/**
+ * How far apart the heels stand across the mat: a rule, never solved for.
+ *
+ * @param pose the pose's data
+ * @param body lengths of the body, metres
+ * @param rules house rules, all filled in
+ * @returns the distance for any turn of the back foot, metres, with its sum
+ */
 export function findHeelLine(pose: PoseDefinition, body: Body, rules: HouseRules): HeelLine {
   const rule = getRule(pose, rules);
   const fixed = (metres: number, text: string, expression: string): HeelLine => ({

@@ -13,6 +13,7 @@ export interface LimitedBody {
 /**
  * Body and ranges of one person under the rules and cautions of a request.
  *
+ * @param set values of one person
  * @returns problems when the lengths do not make a body
  */
 export function limitBody(

@@ -17,7 +17,12 @@ const MORE_TO_SPARE_IN_LONGEST_DEG = 2;
 /** No stance is looked for below half of what its rule wants. Our modelling choice. */
 const SHORTEST_SHARE = 0.5;
 
-/** Some stances are as long as can be, up to a rule: found once, then held. */
+/**
+ * Some stances are as long as can be, up to a rule: found once, then held.
+ *
+ * @param warmStart where the longest stance of a similar request was found
+ * @returns the parts that are held, and where the longest stance was found
+ */
 export function findHeldStance(
   { pose, limited: { body, ranges }, side, rules }: PoseRequest,
   warmStart: WarmStart | null,

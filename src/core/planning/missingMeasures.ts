@@ -16,7 +16,10 @@ const PROVISIONAL_NEEDS: readonly MeasureId[] = [
 /**
  * Measures that are needed and were never taken, one problem a measure and side.
  *
+ * @param set values of one person
+ * @param needs the measures
  * @param namePoses the names of the poses that a measure holds up
+ * @returns none when all were taken
  */
 export const findMissing = (
   set: MeasureSet,
@@ -36,7 +39,15 @@ export const findMissing = (
       );
   });
 
-/** Measures a pose needs and this person lacks, each as a problem that names the poses it holds up. */
+/**
+ * Measures a pose needs and this person lacks, each as a problem that names the poses it holds up.
+ *
+ * @param set values of one person
+ * @param rules house rules, all filled in
+ * @param pose the pose's data
+ * @param allPoses the catalogue
+ * @returns none when all were taken
+ */
 export const findMissingMeasures = (
   set: MeasureSet,
   rules: HouseRules,

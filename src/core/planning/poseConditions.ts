@@ -26,14 +26,26 @@ function toScale(quantity: QuantityId, value: number): number {
   return kind === 'angle' ? radiansFromDegrees(value) : metresFromCm(value);
 }
 
-/** What has to hold, with the house rules filled in. */
+/**
+ * What has to hold, with the house rules filled in.
+ *
+ * @param must as the pose's data says it
+ * @param rules house rules, all filled in
+ * @returns radians or metres
+ */
 export function resolveMust(must: MustDefinition, rules: HouseRules): Must {
   const end = (value: MustDefinition['atLeast']): number | null =>
     value === undefined ? null : toScale(must.quantity, resolveRule(value, rules));
   return { quantity: must.quantity, atLeast: end(must.atLeast), atMost: end(must.atMost) };
 }
 
-/** What is wished for, with the house rules filled in. */
+/**
+ * What is wished for, with the house rules filled in.
+ *
+ * @param wish as the pose's data says it
+ * @param rules house rules, all filled in
+ * @returns radians or metres
+ */
 export function resolveWish(wish: WishDefinition, rules: HouseRules): Wish {
   const { quantity } = wish;
   return {
@@ -43,7 +55,12 @@ export function resolveWish(wish: WishDefinition, rules: HouseRules): Wish {
   };
 }
 
-/** What an arm does, in metres. */
+/**
+ * What an arm does, in metres.
+ *
+ * @param arm as the pose's data says it
+ * @returns what the solver takes
+ */
 export function resolveArm(arm: ArmDefinition): ArmPlan {
   return {
     reach: arm.reach,
@@ -53,7 +70,14 @@ export function resolveArm(arm: ArmDefinition): ArmPlan {
   };
 }
 
-/** An angle's start, and whether the solver may move it. */
+/**
+ * An angle's start, and whether the solver may move it.
+ *
+ * @param angle as the pose's data says it
+ * @param rules house rules, all filled in
+ * @param forced by a house rule, degrees; null = none
+ * @returns radians
+ */
 export function resolveAngle(
   angle: AngleDefinition,
   rules: HouseRules,
@@ -66,7 +90,15 @@ export function resolveAngle(
   };
 }
 
-/** Parts that this pose leaves to the solver beside pelvis and spine. */
+/**
+ * Parts that this pose leaves to the solver beside pelvis and spine.
+ *
+ * @param pose the pose's data
+ * @param stanceIsFree whether it is solved for
+ * @param frontFootIsFree whether its turn is solved for
+ * @param backFootIsFree whether its turn is solved for
+ * @returns the parts beside pelvis and spine
+ */
 export function findFreeParts(
   pose: PoseDefinition,
   stanceIsFree: boolean,
@@ -91,7 +123,14 @@ export function findFreeParts(
 /** A shin that leans back to a wall does so by up to this, degrees. Our choice. */
 const MOST_SHIN_LEAN_DEG = 65;
 
-/** Ends of what is free, as musts. */
+/**
+ * Ends of what is free, as musts.
+ *
+ * @param pose the pose's data
+ * @param backFoot its angle in the pose's data
+ * @param free the parts that are searched
+ * @returns degrees or centimetres, as in the pose's data
+ */
 export function findPartMusts(
   pose: PoseDefinition,
   backFoot: AngleDefinition,
@@ -121,6 +160,9 @@ const ROLLED_OUT: WishDefinition = { quantity: 'back-ankle-rolled-out', goal: 0,
 /**
  * How far a flat back ankle may roll outward. It is a margin of ours: where limits are taken
  * as measured it does not count.
+ *
+ * @param rules house rules, all filled in
+ * @returns none where limits are taken as measured
  */
 export function findAnkleConditions(
   { backContact, origin }: PoseDefinition,

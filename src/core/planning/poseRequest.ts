@@ -56,7 +56,11 @@ export const toWarmStarts = ({ found, first, keptShare, longest }: PoseAnswer): 
   keptShare,
 });
 
-/** The feet of an answer, to be held. */
+/**
+ * The feet of an answer, to be held.
+ *
+ * @returns the parts of its feet, its posture and its knee
+ */
 export function holdFeet({ found }: PoseAnswer): Feet {
   const { posture, legs } = found.answer.skeleton;
   const { stance, widening, frontFootYaw, backFootYaw } = posture.parts;

@@ -78,8 +78,10 @@ type Claim = readonly [HeldBackReason, number];
 /**
  * The range less the largest of the claims on it; they are never added up.
  *
+ * @param value of the range, degrees
  * @param claims of the plan itself: together at most a quarter of the range
  * @param cuts of cautions: in full
+ * @returns the limit, what is held back, and its reason
  */
 export function holdBack(
   value: number,
@@ -104,8 +106,11 @@ export function holdBack(
  * z standard errors, the reserve by experience and the least margin; stated defaults and
  * provisional values keep the least margin only.
  *
+ * @param set values of one person
+ * @param rules house rules, all filled in
  * @param reserve share kept of measured ranges by experience, 0 to 1
  * @param cautions the share that cautions keep of every measured range, and of single ones
+ * @returns ranges found by measure and side
  */
 export function calcPlanningRanges(
   set: MeasureSet,

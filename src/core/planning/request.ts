@@ -26,7 +26,17 @@ export interface Request {
   readonly legs: Request | null;
 }
 
-/** Fills in level, house rules and cautions. */
+/**
+ * Fills in level, house rules and cautions.
+ *
+ * @param record the person with all readings
+ * @param usual the pose's data, without a level
+ * @param side left or right
+ * @param given house rules that differ from the defaults
+ * @param level one of the pose's levels; null = the pose as it is usually done
+ * @param legs the pose whose feet it stands on; null = feet of its own
+ * @returns all that a plan needs to know
+ */
 export function makeRequest(
   record: PersonRecord,
   usual: PoseDefinition,

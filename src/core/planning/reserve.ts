@@ -27,6 +27,12 @@ export const getReserve = (rules: HouseRules, experience: Experience): number =>
 /**
  * How far inside the deepest a first set-up stays, degrees: 15, 10 or 5° of front-knee
  * bend, and 1/6, 1/9 or 1/18 of the deepest for every other depth.
+ *
+ * @param rules house rules, all filled in
+ * @param experience of the person
+ * @param isKneeBend whether the depth is the bend of the front knee
+ * @param deepestDeg the deepest safe depth
+ * @returns in the depth's own unit
  */
 export function calcFirstStep(
   rules: HouseRules,

@@ -19,6 +19,7 @@ const HELD_WITHIN = 0.05;
 /**
  * Solves a pose again with the moved parts held in place, within every limit.
  *
+ * @param request what is to be solved
  * @param before the answer that was moved
  * @param force parts and quantities that are held, metres and radians
  * @returns null when the pose cannot be held so

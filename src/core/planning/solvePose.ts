@@ -11,6 +11,10 @@ import type { PoseAnswer, PoseWarmStarts, PoseRequest } from './poseRequest.ts';
 /**
  * Solves a pose: first a stance that is found once, then one depth after the other, each
  * held while the next one grows. A first depth gives way when nothing is left for the last.
+ *
+ * @param request what is to be solved
+ * @param warmStarts where a similar request was solved; null = nowhere
+ * @returns posture, depths and task
  */
 export function solvePose(
   request: PoseRequest,
@@ -22,7 +26,13 @@ export function solvePose(
   return { ...solveOn(request, held, null, warmStarts), longest };
 }
 
-/** The task of a request with some parts held, started near a posture. */
+/**
+ * The task of a request with some parts held, started near a posture.
+ *
+ * @param held parts that stay as given
+ * @param near a posture to start from; null = the pose's own starts
+ * @returns the task and its limits
+ */
 export const build = (
   { pose, limited: { body, ranges }, side, rules }: PoseRequest,
   held: Partial<Parts>,
@@ -38,7 +48,15 @@ function keepKneeBend(built: BuiltTask, { pose, feet }: PoseRequest): BuiltTask 
   return { ...built, task: { ...built.task, musts: [...built.task.musts, must] } };
 }
 
-/** Solves on feet that are held, or on a pose's own. */
+/**
+ * Solves on feet that are held, or on a pose's own.
+ *
+ * @param request what is to be solved
+ * @param held parts that stay as given
+ * @param near a posture to start from; null = the pose's own starts
+ * @param warmStarts where a similar request was solved; null = nowhere
+ * @returns posture, depths and task
+ */
 export function solveOn(
   request: PoseRequest,
   held: Partial<Parts>,

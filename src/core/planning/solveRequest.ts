@@ -30,7 +30,10 @@ const LEG_GIVERS: ReadonlySet<string> = new Set(
  * Solves a request for the person of a context: first the pose whose feet it stands on,
  * as that is recommended, then the pose itself.
  *
- * @param like the same request as it was solved with other measures: from there it is solved sooner
+ * @param request what was asked
+ * @param context the person, see {@link PlanningContext}
+ * @param like the same request as it was solved with other measures: from there it is solved
+ *   sooner
  * @returns problems when the lengths do not make a body
  */
 export function solveRequest(

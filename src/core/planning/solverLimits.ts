@@ -22,7 +22,11 @@ const keepLeastMargin = (deg: number, kind: LimitKind, leastDeg: number): number
 /**
  * The limits as the solver takes them: by front and back, radians.
  *
+ * @param ranges ranges as they are planned with
+ * @param kind safe, recommended or measured
+ * @param frontSide the side of the front leg
  * @param pose which may use only a share of the trunk's ranges
+ * @returns null where nothing is known
  */
 export function toSolverLimits(
   ranges: PlanningRanges,

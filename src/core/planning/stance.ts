@@ -12,7 +12,15 @@ export interface StancePlan {
   readonly metres: number | null;
 }
 
-/** The stance that a pose, a rule or the solver sets for this person. */
+/**
+ * The stance that a pose, a rule or the solver sets for this person.
+ *
+ * @param pose the pose's data
+ * @param body lengths of the body, metres
+ * @param frontSide the side of the front leg
+ * @param rules house rules, all filled in
+ * @returns held or free, metres
+ */
 export function findStance(
   pose: PoseDefinition,
   body: Body,
@@ -43,7 +51,15 @@ export function findStance(
 /** A recommended stance on a straight back leg is no shorter, as a share of the leg's length. Our choice. */
 export const LEAST_STANCE_SHARE = 0.75;
 
-/** Ends of a stance that is solved for. */
+/**
+ * Ends of a stance that is solved for.
+ *
+ * @param pose the pose's data
+ * @param body lengths of the body, metres
+ * @param frontSide the side of the front leg
+ * @param rules house rules, all filled in
+ * @returns none when the stance is held
+ */
 export function findStanceMusts(
   pose: PoseDefinition,
   { definition }: StancePlan,

@@ -50,7 +50,12 @@ function findStartCentre(
 /**
  * A posture to start from.
  *
+ * @param pose the pose's data
+ * @param start as the pose's data says it
+ * @param body lengths of the body, metres
+ * @param frontSide the side of the front leg
  * @param held parts that are known before, metres and radians
+ * @returns metres and radians
  */
 export function buildStart(
   pose: PoseDefinition,

@@ -26,7 +26,14 @@ export const term = (
   unit: StepUnit,
 ): WorkingStep => ({ kind: 'term', text, expression, value, unit });
 
-/** Adds the closing line under its terms. */
+/**
+ * Adds the closing line under its terms.
+ *
+ * @param text as typed or read
+ * @param terms the lines
+ * @param unit centimetres or degrees
+ * @returns the lines with their total
+ */
 export function closeSum(
   text: string,
   terms: readonly WorkingStep[],
@@ -39,23 +46,46 @@ export function closeSum(
 /**
  * A part of a body along one direction: its length times its share along it.
  * Four digits of share keep a leg's term right to 0.01 cm.
+ *
+ * @param text as typed or read
+ * @param lengthCm of the part
+ * @param alongCm how far it leads
+ * @returns a line of a sum
  */
 export function share(text: string, lengthCm: number, alongCm: number): WorkingStep {
   const part = lengthCm < 1e-9 ? 0 : alongCm / lengthCm;
   return term(text, `${lengthCm.toFixed(2)} × ${part.toFixed(4)}`, alongCm, 'cm');
 }
 
-/** A length taken as it is. */
+/**
+ * A length taken as it is.
+ *
+ * @param text as typed or read
+ * @param cm centimetres
+ * @returns a line of a sum
+ */
 export const plain = (text: string, cm: number): WorkingStep => term(text, cm.toFixed(2), cm, 'cm');
 
-/** A term taken the other way round. */
+/**
+ * A term taken the other way round.
+ *
+ * @param step a line of a sum
+ * @returns a line of a sum
+ */
 export const negate = (step: WorkingStep): WorkingStep => ({
   ...step,
   expression: `-1 × ${step.expression ?? ''}`,
   value: -step.value,
 });
 
-/** A joint at its limit: what is asked, and what there is. */
+/**
+ * A joint at its limit: what is asked, and what there is.
+ *
+ * @param text as typed or read
+ * @param askedDeg degrees
+ * @param hasDeg degrees
+ * @returns a line beneath a sum
+ */
 export const limitStep = (text: string, askedDeg: number, hasDeg: number): WorkingStep => ({
   kind: 'limit',
   text,

@@ -69,7 +69,12 @@ const SCALE: readonly Mark[] = [
 const bodyMarks = (view: PhotoView): readonly BodyMark[] =>
   view === 'side' ? SIDE_MARKS : FRONT_MARKS;
 
-/** What has to be pointed at, in order. */
+/**
+ * What has to be pointed at, in order.
+ *
+ * @param view from where the picture was taken
+ * @returns marks in the order in which they are placed
+ */
 export const listPoseMarks = (view: PhotoView): readonly Mark[] => [
   ...LINE,
   ...(view === 'side' ? SCALE : []),
@@ -242,6 +247,9 @@ function toFrame(
  * Compares a photographed pose with its plan, both read off in the plane of the picture by
  * the same marks. A difference within the error is called as planned.
  *
+ * @param pose the pose's data
+ * @param setUp the set-up
+ * @param view from where the picture was taken
  * @param size of the picture, pixels
  * @param marks by the ids of {@link listPoseMarks}
  * @param knownCm between the two scale marks; null = lengths are not compared

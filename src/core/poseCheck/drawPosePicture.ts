@@ -13,6 +13,9 @@ const TOLD = /number|label|dimension|extension|weight|plumb|angle|arc/;
 /**
  * A drawn stand-in for a photograph of a held pose, with an upright rod at its edge.
  *
+ * @param pose the pose's data
+ * @param setUp the set-up
+ * @param view from where the picture was taken
  * @returns SVG text and its size in pixels; null when the set-up has no posture
  */
 export function drawPosePicture(

@@ -5,7 +5,12 @@ export const USUAL_LEVEL = 'usual';
 /** Asks for the hardest level that a person holds within their margins. */
 export const FITTING_LEVEL = 'auto';
 
-/** A level as files know it: the pose's own data is `null`. */
+/**
+ * A level as files know it: the pose's own data is `null`.
+ *
+ * @param id as it is asked for
+ * @returns as it is stored
+ */
 export const toStoredLevel = (id: string | null): string | null => (id === USUAL_LEVEL ? null : id);
 
 /**
@@ -18,7 +23,13 @@ export const toStoredLevel = (id: string | null): string | null => (id === USUAL
 export const findLevel = (pose: PoseDefinition, id: string | null): LevelDefinition | null =>
   pose.levels.find((each) => each.id === (id ?? USUAL_LEVEL)) ?? null;
 
-/** A pose as one of its levels does it; null is the pose itself. */
+/**
+ * A pose as one of its levels does it; null is the pose itself.
+ *
+ * @param pose the pose's data
+ * @param level one of the pose's levels; null = the pose as it is usually done
+ * @returns the pose's data with the level's changes
+ */
 export function withLevel(pose: PoseDefinition, level: string | null): PoseDefinition {
   const found = findLevel(pose, level);
   return found === null ? pose : { ...pose, ...found.changes };
@@ -31,7 +42,13 @@ const KNEES: readonly string[] = [
   'back-knee-bend',
 ];
 
-/** A pose on the legs of another: its knees are held as that one holds them, unless it says otherwise. */
+/**
+ * A pose on the legs of another: its knees are held as that one holds them, unless it says otherwise.
+ *
+ * @param pose the pose's data
+ * @param legs the pose it stands on
+ * @returns a changed copy of the pose's data
+ */
 export function onLegsOf(pose: PoseDefinition, legs: PoseDefinition): PoseDefinition {
   const own = pose.musts.map(({ quantity }) => quantity);
   const ofKnees = legs.musts.filter(

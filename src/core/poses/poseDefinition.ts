@@ -242,6 +242,10 @@ export interface PoseDefinition {
   readonly wayOut: readonly string[];
 }
 
-/** Whether the back leg stands on its foot with its knee bent, as both legs do in chair. */
+/**
+ * Whether the back leg stands on its foot with its knee bent, as both legs do in chair.
+ *
+ * @returns false when it is straight, lifted or down
+ */
 export const standsOnBentBackKnee = ({ straightLegs, backContact }: PoseDefinition): boolean =>
   !straightLegs.includes('back') && backContact === 'flat';

@@ -31,6 +31,7 @@ export type ProblemDetails = Readonly<Record<string, string | number | readonly 
  * @param code its entry in the catalogue
  * @param path the field or place it concerns, '' for the whole
  * @param details the values its words are filled with
+ * @returns with message and hint
  */
 export function problem(code: ProblemCode, path: string, details: ProblemDetails = {}): Problem {
   const entry = CATALOGUE[code];
@@ -47,7 +48,13 @@ export function problem(code: ProblemCode, path: string, details: ProblemDetails
 /** More problems than this help nobody: the rest is counted. */
 const MOST_PROBLEMS = 100;
 
-/** The first hundred of many findings as problems, and how many more there are. */
+/**
+ * The first hundred of many findings as problems, and how many more there are.
+ *
+ * @param found any number of findings
+ * @param toProblem how one is said
+ * @returns at most a hundred and one
+ */
 export function firstProblems<Found>(
   found: readonly Found[],
   toProblem: (each: Found) => Problem,

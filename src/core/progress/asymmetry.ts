@@ -19,7 +19,12 @@ export interface Asymmetry {
 
 const compare = (left: MeasureValue, right: MeasureValue) => compareValues(left, right);
 
-/** Every measure of two sides in one state and posture. */
+/**
+ * Every measure of two sides in one state and posture.
+ *
+ * @param series of one person
+ * @returns the largest first
+ */
 export function listAsymmetries(series: readonly Series[]): readonly Asymmetry[] {
   return series
     .filter(({ side }) => side === 'left')
@@ -49,7 +54,11 @@ export function listAsymmetries(series: readonly Series[]): readonly Asymmetry[]
     });
 }
 
-/** Left against right in a sentence. */
+/**
+ * Left against right in a sentence.
+ *
+ * @returns words for the teacher
+ */
 export function sayAsymmetry({
   measure,
   left,

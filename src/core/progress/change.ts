@@ -22,7 +22,11 @@ export function findChange({ values }: Series): Change | null {
   return { first, latest, difference, smallestReal, verdict: told };
 }
 
-/** `straight-leg raise, left, warm`. */
+/**
+ * `straight-leg raise, left, warm`.
+ *
+ * @returns words for the teacher
+ */
 export function nameSeries({
   measure,
   side,
@@ -34,7 +38,13 @@ export function nameSeries({
 
 const UNITS = { deg: '°', cm: ' cm', s: ' s' } as const;
 
-/** A number with its unit and its sign: `+ 9°`, `− 0.4 cm`. Degrees and seconds are whole. */
+/**
+ * A number with its unit and its sign: `+ 9°`, `− 0.4 cm`. Degrees and seconds are whole.
+ *
+ * @param value in the unit
+ * @param unit centimetres, degrees or seconds
+ * @returns text
+ */
 export function writeDifference(value: number, unit: keyof typeof UNITS): string {
   const digits = unit === 'cm' ? 1 : 0;
   const written = Math.abs(value).toFixed(digits);
@@ -45,7 +55,10 @@ export function writeDifference(value: number, unit: keyof typeof UNITS): string
 /**
  * A change in a sentence.
  *
+ * @param series a measure over time
+ * @param change of a measure
  * @param since the first date, as it is said
+ * @returns words for the teacher
  * @example `Straight-leg raise, left: + 9° since 3 March, more than the 7° of measuring error.`
  */
 export function sayChange(series: Series, change: Change, since: string): string {

@@ -35,7 +35,11 @@ function sayMove(name: string, values: readonly (number | null)[], unit: '°' | 
     : `${name} from ${String(from)} to ${String(to)}${unit}`;
 }
 
-/** How a set-up has moved, in a sentence: “Over 8 sessions stance from 92 to 96.5 cm, …” */
+/**
+ * How a set-up has moved, in a sentence: “Over 8 sessions stance from 92 to 96.5 cm, …”
+ *
+ * @returns words for the teacher
+ */
 export function sayDrift({ points: all }: Drift): string {
   if (all.length < 2) return 'Held in one session so far.';
   // What other rules changed is no change of the person.
@@ -69,7 +73,12 @@ export function sayDrift({ points: all }: Drift): string {
 
 type VersionedPoint = Omit<DriftPoint, 'hasOtherRules'> & { readonly rulesVersion: number };
 
-/** How the set-ups of every pose and side that was held have moved over the sessions. */
+/**
+ * How the set-ups of every pose and side that was held have moved over the sessions.
+ *
+ * @param sessions of this person, in any order
+ * @returns one for each pose and side, its points from the oldest on
+ */
 export function listDrifts(sessions: readonly Session[]): readonly Drift[] {
   const drifts = new Map<string, { pose: string; side: Side; points: VersionedPoint[] }>();
   for (const session of sessions) {

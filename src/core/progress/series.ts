@@ -19,6 +19,9 @@ export interface Series {
 /**
  * Every measure over time. Cold and warm, and one posture and another, are series of their
  * own: they are never compared as change.
+ *
+ * @param readings of one person, in any order
+ * @returns values by date
  */
 export function listSeries(readings: readonly Reading[]): readonly Series[] {
   const own = calcOwnWithin(readings);

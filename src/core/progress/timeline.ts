@@ -130,7 +130,14 @@ function listSession(session: Session): Happening[] {
   return noted.length === 0 && ended === null ? [] : [own, ...judged.values()];
 }
 
-/** The whole record of a person, the latest first. */
+/**
+ * The whole record of a person, the latest first.
+ *
+ * @param record the person with all readings
+ * @param setUps kept of this person
+ * @param sessions of this person, in any order
+ * @returns with words and dates
+ */
 export const listTimeline = (
   record: PersonRecord,
   setUps: readonly KeptSetUp[],

@@ -21,7 +21,12 @@ const T_975: readonly number[] = [
   2.045, 2.042,
 ];
 
-/** Beyond the table, its first correction to the normal distribution: 1.96 + 2.37 / df. */
+/**
+ * Beyond the table, its first correction to the normal distribution: 1.96 + 2.37 / df.
+ *
+ * @param degreesOfFreedom at least 1
+ * @returns Student's t at 97.5 %
+ */
 export const getT975 = (degreesOfFreedom: number): number =>
   T_975[degreesOfFreedom - 1] ?? 1.96 + 2.37 / degreesOfFreedom;
 

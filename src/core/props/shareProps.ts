@@ -65,7 +65,13 @@ const costOf = (offCm: number): number => (offCm < 0 ? -offCm * TOO_LOW_COST : o
 const tieBreak = (person: number, choice: number): number =>
   1e-4 * (choice + 1) + 1e-6 * ((person * 7 + choice * 13) % 101);
 
-/** Every person's choices of stack, nearest first. */
+/**
+ * Every person's choices of stack, nearest first.
+ *
+ * @param needs of everyone in the class
+ * @param props what the studio has
+ * @returns one list a person
+ */
 export function listChoices(needs: readonly PropNeed[], props: readonly PropItem[]): Choice[][] {
   const stacks = findStacks(props);
   return needs.map((need, p) => {
@@ -117,6 +123,9 @@ function writeProgram(choices: readonly (readonly Choice[])[], props: readonly P
  * Shares one cupboard among a class in one slot: least total shortfall, ties broken the
  * same way every time.
  *
+ * @param needs of everyone in the class
+ * @param props what the studio has
+ * @param solve solves a mixed integer program
  * @returns null when the solver found no answer
  */
 export async function shareProps(

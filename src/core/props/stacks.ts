@@ -76,6 +76,7 @@ function pruneStacks(stacks: readonly Stack[]): Stack[] {
  *
  * @param props what there is; no stack needs more of a kind than its count
  * @param kinds that may be used; without it, those that bear a loaded hand
+ * @returns with their heights, cm
  */
 export function findStacks(
   props: readonly PropItem[],
@@ -112,6 +113,10 @@ export function findStacks(
 /**
  * The nearest stack at or above a height, or one of fewer pieces that is hardly higher than
  * needed; null when nothing is that high.
+ *
+ * @param stacks lowest first
+ * @param heightCm that is needed
+ * @returns null when none is high enough
  */
 export function findNearestAbove(stacks: readonly Stack[], heightCm: number): Stack | null {
   // Half of what can be set counts as reached.
@@ -125,7 +130,13 @@ const HALF_SETTABLE_CM = 0.25;
 /** A stack this much higher than needed is as good as one of that height. Our choice. */
 const HARDLY_HIGHER_CM = 2;
 
-/** The shortest strap that is at least this long; null when none is. */
+/**
+ * The shortest strap that is at least this long; null when none is.
+ *
+ * @param props what the studio has
+ * @param lengthCm that is needed
+ * @returns one of the props
+ */
 export function findStrap(props: readonly PropItem[], lengthCm: number): PropItem | null {
   const straps = props
     .filter((each) => each.kind === 'strap' && (each.lengthCm ?? 0) >= lengthCm)

@@ -4,7 +4,12 @@ import { findSettingKind } from '../setup/settingKinds.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { findSupportProps, nameStack } from '../setup/supportProps.ts';
 
-/** What to fetch before a set-up is begun, in words. */
+/**
+ * What to fetch before a set-up is begun, in words.
+ *
+ * @param setUp the set-up
+ * @returns one line a prop
+ */
 export function listProps(setUp: SetUp): readonly string[] {
   const hand = findHandProp(setUp, USUAL_PROPS);
   const isOnFloor = hand?.stack == null || hand.stack.props.length === 0;

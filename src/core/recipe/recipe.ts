@@ -66,7 +66,12 @@ export interface RecipeLine<Each extends Said = Setting> {
   readonly value: string;
 }
 
-/** A set-up as a recipe: what to set, in the order in which it is set. */
+/**
+ * A set-up as a recipe: what to set, in the order in which it is set.
+ *
+ * @param unit centimetres or inches
+ * @returns one line a setting
+ */
 export function listRecipe<Each extends Said>(
   { settings, side }: { readonly settings: readonly Each[]; readonly side: Side },
   unit: LengthUnit,

@@ -11,7 +11,14 @@ export type WalkStep =
   /** What to look at, and what to change first. */
   | { readonly kind: 'look'; readonly at: string; readonly look: string; readonly change: string };
 
-/** The numbers in the order in which they are set, the way in, the check list, the hold, the way out. */
+/**
+ * The numbers in the order in which they are set, the way in, the check list, the hold, the way out.
+ *
+ * @param pose the pose's or the form's data
+ * @param setUp the set-up
+ * @param unit centimetres or inches
+ * @returns one step at a time
+ */
 export function listWalk(
   pose: PoseDefinition | LyingPose,
   setUp: SetUp,

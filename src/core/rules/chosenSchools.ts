@@ -5,6 +5,10 @@ import { findSchool } from './schools.ts';
 /**
  * The schools that were chosen for one person and pose, as house rules. A choice that is
  * not known here stays in the file and changes nothing.
+ *
+ * @param person with answers and cautions
+ * @param poseId one of the catalogue
+ * @returns none when nothing was chosen
  */
 export function findChosenRules(person: Person, poseId: string): Partial<HouseRules> {
   const rules: Record<string, string | number> = {};
@@ -16,7 +20,14 @@ export function findChosenRules(person: Person, poseId: string): Partial<HouseRu
   return rules;
 }
 
-/** The rules of a plan: what the caller says, over what was chosen for this person, over the defaults. */
+/**
+ * The rules of a plan: what the caller says, over what was chosen for this person, over the defaults.
+ *
+ * @param person with answers and cautions
+ * @param poseId one of the catalogue
+ * @param given house rules that differ from the defaults
+ * @returns with every rule
+ */
 export const resolveRules = (
   person: Person,
   poseId: string,

@@ -76,7 +76,13 @@ export const SCHOOLS = {
 
 export type SchoolRule = keyof typeof SCHOOLS;
 
-/** A school in words; null = it is not one of ours. */
+/**
+ * A school in words; null = it is not one of ours.
+ *
+ * @param rule id of the rule
+ * @param option of the rule
+ * @returns rule and name
+ */
 export function findSchool(
   rule: string,
   option: string,

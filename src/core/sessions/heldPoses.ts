@@ -15,7 +15,13 @@ function findHeldPoses(sessions: readonly Session[]): readonly HeldPose[] {
   return [...latest].map(([pose, { level }]) => ({ pose, level }));
 }
 
-/** A record that knows what was held before. */
+/**
+ * A record that knows what was held before.
+ *
+ * @param record the person with all readings
+ * @param sessions of this person, in any order
+ * @returns a copy with the poses
+ */
 export const withHeldPoses = (
   record: PersonRecord,
   sessions: readonly Session[],

@@ -70,8 +70,11 @@ function withRoom(
 /**
  * Judges every pose and side that a session held, by everything logged so far.
  *
+ * @param record the person with all readings
  * @param sessions all of the person, this one among them
+ * @param session with its entries
  * @param now ISO date; the core has no clock
+ * @returns a verdict each, with the steps that it offers
  */
 export function judgeSession(
   record: PersonRecord,

@@ -199,6 +199,8 @@ function findRemeasure(
  * pain of either side stop the pose on both; a sign that needs help today stops every pose.
  *
  * @param log every hold of one person
+ * @param context pose, side and what is due
+ * @returns the verdict with the facts it rests on
  */
 export function judge(log: readonly Hold[], context: LadderContext): Verdict {
   const ofPose = bySession(log.filter((each) => each.pose === context.pose));

@@ -15,7 +15,11 @@ interface Addition {
  * What has to be noted so that a paused pose may be held again: every sign that stands on
  * it is cleared, and a pause for pain is overruled on every side, with who said so.
  *
+ * @param sessions of this person, in any order
+ * @param pose that was paused
  * @param by who cleared it
+ * @param note why it is lifted
+ * @returns entries to be added
  */
 export function liftPause(
   sessions: readonly Session[],

@@ -5,7 +5,14 @@ import type { PlannedPair } from './planSession.ts';
 import type { PlannedHold } from './session.ts';
 import { calcSpare } from './spare.ts';
 
-/** A lying form in place of a hold, as a hold of its own. */
+/**
+ * A lying form in place of a hold, as a hold of its own.
+ *
+ * @param plan the hold that it takes the place of
+ * @param setUp the set-up
+ * @param now ISO date; the core has no clock
+ * @returns the hold with its set-up
+ */
 export function planInPlace(plan: PlannedHold, setUp: SetUp, now: string): PlannedPair {
   const asked = { id: '', keptAt: now, rules: {}, moved: null, reason: '' };
   const { pose, level, side, settings, rulesVersion } = keepSetUp(setUp, asked);

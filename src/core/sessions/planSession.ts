@@ -221,8 +221,12 @@ function sayInstead(pose: string): string {
  * told of today and with what was decided last time, and frozen with its date. A pose that
  * cannot be held, or is paused, is left out with the reason and what may be done instead.
  *
+ * @param record the person with all readings
  * @param sessions all of this person
+ * @param today what was said of today; null = nothing was asked
+ * @param asked poses, order, breaths and rounds
  * @param now ISO date; the core has no clock
+ * @returns holds with their set-ups, and what was left out
  */
 export function planSession(
   record: PersonRecord,

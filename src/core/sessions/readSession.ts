@@ -56,6 +56,9 @@ function applyNote(hold: LoggedHold, entry: SessionEntry): LoggedHold {
 /**
  * What a session's entries come to. Their order in the list does not matter: each carries
  * its time. Entries of holds that the plan does not know change nothing.
+ *
+ * @param session with its entries
+ * @returns holds, decisions and where it stands
  */
 export function readSession(session: Session): SessionState {
   const sorted = [...session.entries].sort(byTime);
@@ -86,14 +89,22 @@ export function readSession(session: Session): SessionState {
  * The time of the next entry: now, but never before the last one, so that a clock that was
  * set back does not turn the order round.
  *
+ * @param session with its entries
  * @param now ISO date in UTC
+ * @returns ISO date
  */
 export function findNextTime(session: Session, now: string): string {
   const last = session.entries.reduce((latest, { at }) => (at > latest ? at : latest), '');
   return now > last ? now : new Date(Date.parse(last) + 1).toISOString();
 }
 
-/** Two copies of one session made one: every entry of both, the plan of the first. */
+/**
+ * Two copies of one session made one: every entry of both, the plan of the first.
+ *
+ * @param session with its entries
+ * @param other the same session elsewhere
+ * @returns the same whichever comes first
+ */
 export function mergeSessions(session: Session, other: Session): Session {
   const known = new Set(session.entries.map((each) => each.id));
   const added = other.entries.filter((each) => !known.has(each.id));

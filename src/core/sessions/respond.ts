@@ -39,6 +39,7 @@ const WORDS: Readonly<Record<Response['kind'], string>> = {
  * What a sign or pain asks for while a session runs, by the ladder.
  *
  * @param log every hold of one person, this one among them
+ * @param hold that it was seen in
  * @returns null when nothing has to be done
  */
 export function respond(log: readonly Hold[], hold: Pick<Hold, 'pose' | 'side'>): Response | null {
@@ -58,6 +59,10 @@ export function respond(log: readonly Hold[], hold: Pick<Hold, 'pose' | 'side'>)
 /**
  * What is noted when a pose is stopped for today: this hold ended early, and the holds of
  * the same pose that were still to come are passed over with the reason.
+ *
+ * @param hold that is stopped
+ * @param holds of the session
+ * @returns entries to be added
  */
 export const stopPose = (
   hold: LoggedHold,

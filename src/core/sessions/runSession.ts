@@ -26,7 +26,12 @@ const openHold = ({ heldAt }: Session, hold: string): Position => ({
   breath: 0,
 });
 
-/** A session at its own position, or at its first hold when it has not been moved yet. */
+/**
+ * A session at its own position, or at its first hold when it has not been moved yet.
+ *
+ * @param session with its entries
+ * @returns hold, stage and place
+ */
 export function findRunning(session: Session, { holds }: SessionState): RunningSession {
   const position = session.position ?? openHold(session, session.holds[0]?.id ?? '');
   const index = Math.max(
@@ -51,6 +56,7 @@ const goTo = (to: Position): SessionMove => ({ entries: [], to });
  *
  * @param entries what has to be noted with it
  * @param inPlace the hold that stands in for this pose; absent = the next pose
+ * @returns where to go, with what is noted
  */
 export function leavePose(
   { session, holds, index }: RunningSession,
@@ -80,6 +86,7 @@ function noteOutcome({ plan, notes, at }: LoggedHold, breath: number): NewEntry 
 /**
  * One step on: from setting to breathing, to the log, to the next hold.
  *
+ * @param running where it is
  * @param response to what was noted of this hold; anything but “ease” leaves the pose
  * @returns null when the session has no holds
  */
@@ -99,7 +106,11 @@ export function goOn(running: RunningSession, response: Response | null): Sessio
     : { entries: [entry], to: openHold(session, next.plan.id) };
 }
 
-/** One step back: a stage of this hold, or the log of the one before; null = it is the first. */
+/**
+ * One step back: a stage of this hold, or the log of the one before; null = it is the first.
+ *
+ * @returns where to go
+ */
 export function goBack({ session, holds, position, index }: RunningSession): SessionMove | null {
   const stage = STAGES.indexOf(position.stage);
   if (stage > 0 && session.heldAt === null) {
@@ -109,7 +120,12 @@ export function goBack({ session, holds, position, index }: RunningSession): Ses
   return before === undefined ? null : goTo({ hold: before.plan.id, stage: 'log', breath: 0 });
 }
 
-/** Takes the last note back and shows its hold; null = nothing was noted. */
+/**
+ * Takes the last note back and shows its hold; null = nothing was noted.
+ *
+ * @param state of the session
+ * @returns where to go, with what is taken back
+ */
 export function undoLast({ position }: RunningSession, state: SessionState): SessionMove | null {
   const { lastNote } = state;
   if (lastNote === null) return null;

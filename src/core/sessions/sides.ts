@@ -59,6 +59,11 @@ function findLogged(pose: string, sessions: readonly Session[]): HarderSide | nu
 /**
  * The harder side of a pose by what is measured, else by what was logged; null when the
  * difference lies inside its error and nothing was noted.
+ *
+ * @param setUps of both sides
+ * @param set values of one person
+ * @param sessions of this person, in any order
+ * @returns the side and why
  */
 export function findHarderSide(
   setUps: Readonly<Record<Side, SetUp>>,
@@ -88,6 +93,11 @@ export interface SideTurn {
  * `equal`: each side with all its rounds. `alternate`: the sides take turns round by round.
  * `one-side-first`: every pose on one side, then every pose on the other. A pose whose
  * sides do not differ is held once, told as its right side.
+ *
+ * @param poses in order, each with its harder side
+ * @param order of the sides
+ * @param rounds how often each is held
+ * @returns one turn after the other
  */
 export function orderSides(
   poses: readonly { readonly id: string; readonly harder: Side | null }[],

@@ -23,7 +23,11 @@ export function calcSpare({ joints }: SetUp): number | null {
   return spares.length === 0 ? null : toTenths(Math.min(...spares));
 }
 
-/** Whether a set-up is already the deepest safe one. */
+/**
+ * Whether a set-up is already the deepest safe one.
+ *
+ * @returns false when it has no depth
+ */
 export const isAtBound = ({ depth }: SetUp): boolean =>
   depth?.value != null && depth.deepest !== null && depth.value >= depth.deepest - AT_BOUND;
 
@@ -35,7 +39,13 @@ interface Planned {
   readonly rules: Partial<HouseRules>;
 }
 
-/** Whether what was held is shallower than what is recommended, which leaves all that is held back. */
+/**
+ * Whether what was held is shallower than what is recommended, which leaves all that is held back.
+ *
+ * @param context the person, see {@link PlanningContext}
+ * @param depth what was held; null = no depth
+ * @returns false when no depth is recommended
+ */
 export function isBelowRecommended(
   context: PlanningContext,
   { pose, side, level, rules }: Planned,
@@ -52,7 +62,10 @@ export function isBelowRecommended(
  * pelvis and chest go to where they are best, which may use up one joint although another
  * share of the same feet and depth would leave room at all of them.
  *
+ * @param context the person, see {@link PlanningContext}
  * @param depth what was held; null = the pose has no degrees of depth
+ * @param spareDeg degrees at every joint
+ * @returns false when it cannot be planned
  */
 export function hasRoom(
   context: PlanningContext,

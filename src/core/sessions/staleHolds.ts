@@ -13,7 +13,9 @@ const MS_PER_HOUR = 3_600_000;
  * Holds still to come whose set-up should be made anew: made on another day, older than a
  * reading or an answer of the person, by other rules, or without its posture in this browser.
  *
+ * @param frozen the set-ups that were drawn, by hold
  * @param now ISO date; the core has no clock
+ * @returns none when all hold on
  */
 export function findStaleHolds(
   { person, readings }: PersonRecord,

@@ -84,7 +84,9 @@ function listFurther(setUp: SetUp): readonly Held[] {
  * One step easier or one step further from the set-up that was really used, solved anew,
  * with every number that changes. Never two steps, never past the deepest safe set-up.
  *
+ * @param plan the plan that was solved
  * @param used what was held by hand; nothing = as it was planned
+ * @param direction which way
  * @returns null when there is no further step that way, or the pose gives there
  */
 export function takeStep(plan: Plan, used: AsFound, direction: 'easier' | 'further'): Step | null {

@@ -6,7 +6,13 @@ const AGAIN_SECONDS = 30;
 /** One easy breath when no pace of the person's own is known, seconds. Common practice, no source. */
 export const EASY_BREATH_SECONDS = 5;
 
-/** How long holds take, with the setting up before each, seconds. */
+/**
+ * How long holds take, with the setting up before each, seconds.
+ *
+ * @param holds in order
+ * @param secondsPerBreath the pace
+ * @returns seconds
+ */
 export function calcSessionSeconds(
   holds: readonly Pick<PlannedHold, 'pose' | 'breaths' | 'rounds'>[],
   secondsPerBreath = EASY_BREATH_SECONDS,

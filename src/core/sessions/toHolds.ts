@@ -2,7 +2,12 @@ import type { Hold } from './log.ts';
 import { readSession, type LoggedHold, type SessionState } from './readSession.ts';
 import type { Session } from './session.ts';
 
-/** When a session was, for putting it among others. */
+/**
+ * When a session was, for putting it among others.
+ *
+ * @param session with its entries
+ * @returns ISO date
+ */
 export const findSessionTime = (session: Session): string =>
   readSession(session).begunAt ?? session.plannedAt;
 
@@ -35,6 +40,9 @@ function toHold(
 /**
  * Everything that was logged of one person, as the ladder reads it. Whether pain was still
  * there next morning is what was told before the session that came after.
+ *
+ * @param sessions of this person, in any order
+ * @returns the oldest first
  */
 export function toHolds(sessions: readonly Session[]): readonly Hold[] {
   const sorted = sessions
@@ -62,7 +70,14 @@ function sessionAfter(
     );
 }
 
-/** The latest hold of a pose and side that was really held, with its session. */
+/**
+ * The latest hold of a pose and side that was really held, with its session.
+ *
+ * @param sessions of this person, in any order
+ * @param pose which
+ * @param side which
+ * @returns null when it was never held
+ */
 export function findLastHeld(
   sessions: readonly Session[],
   pose: string,

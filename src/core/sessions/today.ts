@@ -53,7 +53,10 @@ export interface AdaptedToday {
  * caution of the record, for today only; a stop sign among them holds every set-up back.
  * Who does not say that they are warm counts as cold.
  *
+ * @param record the person with all readings
  * @param asked null = nothing was asked
+ * @param rules house rules that differ from the defaults
+ * @returns record and rules for today, with what they change
  */
 export function adaptToday(
   record: PersonRecord,

@@ -24,7 +24,9 @@ function findExits(base: readonly Point2[], at: Point2, axis: 0 | 1): readonly [
 /**
  * How far the weight point lies inside the base, along the mat and across it.
  *
+ * @param skeleton the posed body, metres and radians, solver frame
  * @param side the real side of the front leg: left in front is the mirror
+ * @returns centimetres
  */
 export function calcMargins(skeleton: Skeleton, side: Side): BalanceMargins {
   const { centreOfMass } = skeleton;

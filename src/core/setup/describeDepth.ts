@@ -28,7 +28,14 @@ const REASON_WORDS = {
   deepest: 'settled just inside its edge',
 } as const;
 
-/** How deep, of how deep it may be, with the sum; null when the pose has no depth. */
+/**
+ * How deep, of how deep it may be, with the sum; null when the pose has no depth.
+ *
+ * @param depth of the pose's data
+ * @param found by the search
+ * @param rules house rules, all filled in
+ * @returns degrees or centimetres
+ */
 export function describeDepth(
   depth: DepthDefinition | null,
   found: DepthAnswer | null,

@@ -7,7 +7,13 @@ import { calcWishOff, WISH_STRETCH } from '../conditions/residuals.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { saySwap } from '../poses/swaps.ts';
 
-/** Names what stands in the way: the joints that would have to give, by how much. */
+/**
+ * Names what stands in the way: the joints that would have to give, by how much.
+ *
+ * @param request what was asked
+ * @param solved the least broken posture
+ * @returns an error with joints and degrees
+ */
 export function describeFailure(request: Request, solved: SolvedRequest): Problem {
   const { pose, side } = request;
   const { found, built } = solved.answer;

@@ -16,7 +16,11 @@ interface Asked {
   readonly person: Person;
 }
 
-/** A set-up before anything is computed: what was asked, the cautions, and no numbers. */
+/**
+ * A set-up before anything is computed: what was asked, the cautions, and no numbers.
+ *
+ * @returns a failed set-up
+ */
 export const makeEmptySetUp = ({ pose, level, side, rules, reserve, person }: Asked): SetUp => ({
   format: SET_UP_FORMAT,
   version: SET_UP_VERSION,

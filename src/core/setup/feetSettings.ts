@@ -77,7 +77,12 @@ function chainFromBackMark(solved: Solved): WorkingStep[] {
   ];
 }
 
-/** Feet, stance and marks: what is set before anyone steps on. */
+/**
+ * Feet, stance and marks: what is set before anyone steps on.
+ *
+ * @param solved the solved posture
+ * @returns cm and degrees, each with its sum
+ */
 export function calcFeetSettings(solved: Solved): Setting[] {
   const { pose, rules, skeleton, heelLine, limitSteps: limits } = solved;
   const { posture } = skeleton;

@@ -23,6 +23,8 @@ function calcElbowBend(reach: number, shorter: number): number {
 /**
  * The nearest safe stack at or above the hand of a set-up.
  *
+ * @param setUp the set-up
+ * @param props what the studio has
  * @returns null when the pose has no hand on a prop or the floor
  */
 export function findHandProp(setUp: SetUp, props: readonly PropItem[]): HandProp | null {

@@ -7,7 +7,11 @@ import { makeSetting } from './makeSetting.ts';
 import type { Solved } from './solved.ts';
 import { negate, plain } from '../planning/working.ts';
 
-/** Height, ahead of the toes and beside the foot of a hand that hangs to a prop or the floor. */
+/**
+ * Height, ahead of the toes and beside the foot of a hand that hangs to a prop or the floor.
+ *
+ * @returns cm, each with its sum
+ */
 export function calcHandSettings({
   skeleton,
   pose,

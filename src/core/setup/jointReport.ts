@@ -52,7 +52,13 @@ type HeldBackFinder = (
   motion: Pick<JointReport, 'joint' | 'motion' | 'side'>,
 ) => HeldBackReason | null;
 
-/** Finds the reason of the range that holds back most of those behind a motion. */
+/**
+ * Finds the reason of the range that holds back most of those behind a motion.
+ *
+ * @param ranges ranges as they are planned with
+ * @param usable which limits the set-up uses
+ * @returns a function of joint, side and motion
+ */
 export const makeHeldBackFinder =
   (
     ranges: PlanningRanges,
@@ -92,7 +98,12 @@ export interface ReportLimits {
   readonly findReason: HeldBackFinder;
 }
 
-/** Reports against one list of limits alone, with nothing held back. */
+/**
+ * Reports against one list of limits alone, with nothing held back.
+ *
+ * @param limits of the person, radians
+ * @returns the same list three times
+ */
 export const withoutHoldingBack = (limits: Limits): ReportLimits => ({
   measured: limits,
   safe: limits,
@@ -100,7 +111,14 @@ export const withoutHoldingBack = (limits: Limits): ReportLimits => ({
   findReason: () => null,
 });
 
-/** Every motion once, in the direction that has less to spare; least to spare first. */
+/**
+ * Every motion once, in the direction that has less to spare; least to spare first.
+ *
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @param limits measured, safe and used
+ * @param frontSide the side of the front leg
+ * @returns degrees
+ */
 export function calcJointReports(
   skeleton: Skeleton,
   limits: ReportLimits,
@@ -130,11 +148,18 @@ const NEARLY_OUT_DEG = 5;
 /**
  * Whether a pose really calls on a joint with a known limit. A low back that may round 10° and
  * is asked nothing is not what ends a pose, though nothing else has as little to spare.
+ *
+ * @returns false when nothing of the joint is asked
  */
 export const isCalledOn = ({ askedDeg, toSpareDeg }: JointReport): boolean =>
   toSpareDeg !== null && ((askedDeg ?? 0) > CALLS_ON_FROM_DEG || toSpareDeg < NEARLY_OUT_DEG);
 
-/** The joint with the least to spare; null when no limit is known. */
+/**
+ * The joint with the least to spare; null when no limit is known.
+ *
+ * @param joints what each joint is asked and has
+ * @returns joint, side, motion and degrees
+ */
 export function findLimiting(joints: readonly JointReport[]): SetUp['limiting'] {
   const first = joints.find((each) => each.toSpareDeg !== null);
   if (first === undefined) return null;
@@ -152,6 +177,9 @@ export type PoseSide = Pick<SetUp, 'pose' | 'side'>;
 /**
  * "back hip extension": named by its place in the pose, as it is spoken of on the mat; "left hip
  * extension" in a pose that is held once, where neither leg is in front.
+ *
+ * @param report of the joint
+ * @returns words for the teacher
  */
 export function nameJoint(
   report: Pick<JointReport, 'joint' | 'side' | 'motion'>,

@@ -19,6 +19,8 @@ function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
 /**
  * Where the world's origin lies in the solver's own frame, whose origin is the front heel:
  * there too, or midway between the heels of a pose that has no front foot.
+ *
+ * @returns metres
  */
 export function findOrigin({ origin }: PoseDefinition, { legs }: Skeleton): Vec3 {
   if (origin === undefined) return [0, 0, 0];
@@ -29,7 +31,11 @@ export function findOrigin({ origin }: PoseDefinition, { legs }: Skeleton): Vec3
 /**
  * Every joint centre and bony point by name, cm, world frame.
  *
+ * @param canonicalBody lengths of the body as the solver sees it, metres
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @param frontSide the side of the front leg
  * @param origin of the world, in the solver's frame
+ * @returns found by names such as `kneeLeft`
  */
 export function calcLandmarks(
   canonicalBody: CanonicalBody,

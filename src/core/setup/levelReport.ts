@@ -58,7 +58,14 @@ function findNeeds({ pose, side }: Request, solved: SolvedRequest): readonly Lev
     .map((each) => ({ ...each, amount: Math.ceil(each.amount) }));
 }
 
-/** Says of one level whether this person holds it, or what it still needs. */
+/**
+ * Says of one level whether this person holds it, or what it still needs.
+ *
+ * @param level of the pose
+ * @param request what was asked
+ * @param solved the pose at that level
+ * @returns ready, or degrees and centimetres that are missing
+ */
 export function describeLevel(
   level: LevelDefinition,
   request: Request,

@@ -61,7 +61,11 @@ const partOf = (segment: 'foot' | 'shank' | 'thigh', proximalX: number, distalX:
  * the ground's push on its foot less the weights of the leg below it; by equilibrium it is
  * the moment of all the weight above that this leg carries.
  *
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @param frontSide the side of the front leg
  * @param massKg null = torque as a share of body weight times cm
+ * @returns newton metres where the mass is known, and arms, cm; none where two loaded feet share
+ *   the weight
  */
 export function calcLoads(skeleton: Skeleton, frontSide: Side, massKg: number | null): JointLoad[] {
   const ground = shareGround(skeleton);

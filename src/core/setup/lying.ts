@@ -83,7 +83,11 @@ export interface LyingAnswer {
 /**
  * Wall distances, marks, supports and straps of a lying or seated form, with its posture.
  *
+ * @param form which
+ * @param body lengths of the body, metres
+ * @param ranges ranges as they are planned with
  * @param side the front, raised or crossed leg
+ * @returns settings and landmarks
  */
 export function calcLying(
   form: LyingFormId,

@@ -21,7 +21,12 @@ const ABOVE_KNEE = 5;
 /** How far the pelvis rolls with a leg that crosses, degrees. Common practice, no source. */
 const PELVIS_ROLL = 45;
 
-/** The wall is their floor: front shin level to it, knee at a right angle. */
+/**
+ * The wall is their floor: front shin level to it, knee at a right angle.
+ *
+ * @param n one person's numbers
+ * @returns its settings
+ */
 export function bentKneeForm(n: LyingNumbers): Setting[] {
   const opening = n.range('hip-opening');
   const ahead = n.thigh * Math.sin(opening * DEG);
@@ -129,11 +134,20 @@ export function handToFoot(n: LyingNumbers): Setting[] {
   ];
 }
 
-/** Between the legs of the person's own pyramid, which is one leg length long; degrees. */
+/**
+ * Between the legs of the person's own pyramid, which is one leg length long; degrees.
+ *
+ * @returns degrees
+ */
 export const calcLegsBetween = ({ legLength, leg }: LyingNumbers): number =>
   (2 * Math.asin(Math.min(1, Math.max(0, legLength / (2 * leg))))) / DEG;
 
-/** Both legs hang from one square pelvis: the hip line takes no share of the stance. */
+/**
+ * Both legs hang from one square pelvis: the hip line takes no share of the stance.
+ *
+ * @param n one person's numbers
+ * @returns its settings
+ */
 export function pyramidLoop(n: LyingNumbers): Setting[] {
   const angle = n.range('straight-leg-raise');
   const between = calcLegsBetween(n);
@@ -157,7 +171,12 @@ export function pyramidLoop(n: LyingNumbers): Setting[] {
   ];
 }
 
-/** What adduction, the pelvis' roll and the trunk's turn lack to bring the leg to the floor, degrees. */
+/**
+ * What adduction, the pelvis' roll and the trunk's turn lack to bring the leg to the floor, degrees.
+ *
+ * @param n one person's numbers
+ * @returns degrees
+ */
 export function calcTwistLacking(n: LyingNumbers): number {
   const reach =
     n.range('hip-adduction') + PELVIS_ROLL + n.range('trunk-rotation', otherSide(n.side));

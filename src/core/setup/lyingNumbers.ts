@@ -122,7 +122,15 @@ export const cm = (id: SettingId, from: string, to: string, ...terms: WorkingSte
 export const deg = (id: SettingId, from: string, to: string, ...terms: WorkingStep[]): Setting =>
   makeSetting(id, 'deg', from, to, terms, []);
 
-/** A support that is none when it would be lower than two centimetres. */
+/**
+ * A support that is none when it would be lower than two centimetres.
+ *
+ * @param id which setting
+ * @param from the point it is measured from
+ * @param to the point it is measured to
+ * @param terms the lines of its sum, cm
+ * @returns the setting, which may be 0
+ */
 export function support(id: SettingId, from: string, to: string, ...terms: WorkingStep[]): Setting {
   const total = terms.reduce((sum, step) => sum + step.value, 0);
   return total > NO_SUPPORT_UNDER
@@ -130,7 +138,12 @@ export function support(id: SettingId, from: string, to: string, ...terms: Worki
     : cm(id, from, to, cmTerm('lower than two centimetres: none', '0', 0));
 }
 
-/** The thigh stops short of the floor line by what the hip opening lacks. */
+/**
+ * The thigh stops short of the floor line by what the hip opening lacks.
+ *
+ * @param n one person's numbers
+ * @returns the setting
+ */
 export function kneeSupport(n: LyingNumbers): Setting {
   const opening = n.range('hip-opening');
   return support(

@@ -96,6 +96,9 @@ const swapSides = (name: string): string =>
  * Joint centres of a lying or seated form, found from the numbers behind its settings before
  * they are rounded.
  *
+ * @param form which
+ * @param n one person's numbers
+ * @param body lengths of the body, metres
  * @param side the front, raised or crossed leg
  * @returns by name, cm, from the floor under the hips: x toward the feet of a body on its back,
  *   and ahead of one that sits; y to its left, z up

@@ -18,7 +18,13 @@ export interface MatFit {
   readonly working: readonly WorkingStep[];
 }
 
-/** Lays the stance in the middle of the mat's length, so that both ends have room. */
+/**
+ * Lays the stance in the middle of the mat's length, so that both ends have room.
+ *
+ * @param canonicalBody lengths of the body as the solver sees it, metres
+ * @param skeleton the posed body, metres and radians, solver frame
+ * @returns where the mat lies, metres, and whether the stance fits
+ */
 export function layOnMat(canonicalBody: CanonicalBody, skeleton: Skeleton): MatFit {
   const { front, back } = skeleton.legs;
   const xs = [
@@ -44,6 +50,9 @@ export function layOnMat(canonicalBody: CanonicalBody, skeleton: Skeleton): MatF
 /**
  * The same stance moved along the mat by less than half a centimetre, until the front heel's mark
  * is one that a teacher can set: then both marks and the stance between them add up as they are shown.
+ *
+ * @param mat as it was laid
+ * @returns moved by less than half a centimetre
  */
 export function onHalfCentimetre(mat: MatFit): MatFit {
   const mark = mat.working.reduce((sum, { value }) => sum + value, 0);

@@ -20,7 +20,9 @@ const NOT_LYING_WITH = 'pregnancy';
  * A lying or seated form as a set-up: marks, supports and straps, and the posture that they
  * lead to. No solver is needed: everything follows from the measures.
  *
+ * @param pose the form's data
  * @param side the front, raised or crossed leg
+ * @param given house rules that differ from the defaults
  * @returns problems as planSetUp.ts
  */
 export function planLying(

@@ -35,6 +35,11 @@ const refuse = (...problems: readonly Problem[]): Planned => ({ kind: 'problems'
 /**
  * The whole plan of one pose; see {@link planSetUp} for its arguments.
  *
+ * @param context the person, see {@link PlanningContext}
+ * @param poseId one of the catalogue
+ * @param side left or right
+ * @param rules house rules that differ from the defaults
+ * @param level one of the pose's levels; null = the pose as it is usually done
  * @returns its `levels` tell of those that were tried
  */
 export function planPose(
@@ -191,7 +196,15 @@ function withTried(planned: Planned, pose: PoseDefinition, tried: readonly Tried
   return { ...planned, setUp: { ...planned.setUp, levels: reports.reverse() } };
 }
 
-/** Every level of a pose from easier to harder: ready, or what it still needs. */
+/**
+ * Every level of a pose from easier to harder: ready, or what it still needs.
+ *
+ * @param context the person, see {@link PlanningContext}
+ * @param poseId one of the catalogue
+ * @param side left or right
+ * @param rules house rules that differ from the defaults
+ * @returns none for an unknown pose
+ */
 export function describeLevels(
   context: PlanningContext,
   poseId: string,

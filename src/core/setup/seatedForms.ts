@@ -14,11 +14,21 @@ const calcLacking = (n: LyingNumbers): number => Math.max(0, 90 - n.range('strai
 const calcWantedHeight = (n: LyingNumbers): number =>
   n.leg * Math.sin(calcLacking(n) * DEG) - SEATED_HIP_LESS_ANKLE;
 
-/** Height of the seat, cm; 0 = the floor. */
+/**
+ * Height of the seat, cm; 0 = the floor.
+ *
+ * @param n one person's numbers
+ * @returns cm
+ */
 export const calcSeatHeight = (n: LyingNumbers): number =>
   Math.min(HIGHEST_SEAT, Math.max(0, calcWantedHeight(n)));
 
-/** A seat that lets the low back be long: what the leg raise lacks to a right angle. */
+/**
+ * A seat that lets the low back be long: what the leg raise lacks to a right angle.
+ *
+ * @param n one person's numbers
+ * @returns its settings
+ */
 export function seat(n: LyingNumbers): Setting[] {
   const lacking = calcLacking(n);
   const height = calcWantedHeight(n);

@@ -226,6 +226,11 @@ export interface SetUp {
   };
 }
 
-/** A number of a set-up, cm or degrees; null = this set-up does not have it. */
+/**
+ * A number of a set-up, cm or degrees; null = this set-up does not have it.
+ *
+ * @param id which setting
+ * @returns cm or degrees
+ */
 export const getValue = ({ settings }: Pick<SetUp, 'settings'>, id: SettingId): number | null =>
   settings.find((each) => each.id === id)?.value ?? null;

@@ -36,13 +36,22 @@ interface SettingKind {
  * the front leg, or “square”. The number beside it is written without its sign.
  *
  * @param shortDeg the setting `pelvis-short-of-square`
+ * @returns words for the teacher
  */
 export function saySquare(shortDeg: number): string {
   if (Math.abs(shortDeg) < 0.5) return 'square';
   return shortDeg > 0 ? 'short of square' : 'past square';
 }
 
-/** A knee as straight, soft or bent. */
+/**
+ * A knee as straight, soft or bent.
+ *
+ * @param whose knee, as it is said
+ * @param value as it is written
+ * @param raw degrees
+ * @param to what it is measured to
+ * @returns words for the teacher
+ */
 export const sayKnee = (whose: string, value: string, raw: number, to: string): string => {
   if (raw < 5) return `${whose} straight`;
   if (raw < 12) return `${whose} soft, ${value}`;
@@ -273,6 +282,10 @@ export const SETTING_KINDS = [
 
 export type SettingId = (typeof SETTING_KINDS)[number]['id'];
 
-/** @returns null for an id that this version does not know, as in a file of a newer one */
+/**
+ *
+ * @param id as in a file
+ * @returns null for an id that this version does not know, as in a file of a newer one
+ */
 export const findSettingKind = (id: string): SettingKind | null =>
   SETTING_KINDS.find((each) => each.id === id) ?? null;

@@ -6,7 +6,12 @@ import { standsOnBentBackKnee } from '../poses/poseDefinition.ts';
 import { calcHandSettings } from './handSettings.ts';
 import { calcSupportSettings } from './supportSettings.ts';
 
-/** Every number to set, each with the sum that a pencil can follow. */
+/**
+ * Every number to set, each with the sum that a pencil can follow.
+ *
+ * @param solved the solved posture
+ * @returns in the order of the catalogue of settings
+ */
 export function calcSettings(solved: Solved): Setting[] {
   const { pose } = solved;
   return [

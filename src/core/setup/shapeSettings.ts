@@ -86,7 +86,11 @@ export function calcAngleSettings(solved: Solved): Setting[] {
   return settings;
 }
 
-/** What only some poses have: a lifted leg, a sole on the other leg, a tilt, a twist. */
+/**
+ * What only some poses have: a lifted leg, a sole on the other leg, a tilt, a twist.
+ *
+ * @returns cm and degrees, each with its sum
+ */
 export function calcShapeSettings({
   pose,
   skeleton,
@@ -154,7 +158,13 @@ const OVER_WITHIN = 0.01;
 const isOverItsAnkle = ({ knee, foot: { ankle } }: LegPose): boolean =>
   Math.max(Math.abs(knee[0] - ankle[0]), Math.abs(knee[1] - ankle[1])) < OVER_WITHIN;
 
-/** A knee's bend: the working of its depth if it is one, else what it is held at. */
+/**
+ * A knee's bend: the working of its depth if it is one, else what it is held at.
+ *
+ * @param solved the solved posture
+ * @param place front or back leg
+ * @returns degrees
+ */
 export function calcKneeSetting(solved: Solved, place: Place): Setting {
   const { depths, skeleton, pose, limitSteps: limits } = solved;
   const leg = skeleton.legs[place];

@@ -9,7 +9,12 @@ interface Girths {
 /** Strap beyond its loop, for the buckle and a hand, cm. */
 const STRAP_TO_SPARE = 15;
 
-/** A loop round a foot and a thigh: there and back, and half round both. */
+/**
+ * A loop round a foot and a thigh: there and back, and half round both.
+ *
+ * @param thereAndBack the straight part
+ * @returns lines of a sum, cm
+ */
 export function calcLoop(
   thereAndBack: WorkingStep,
   { thigh: thighGirth, foot: footGirth }: Girths,
@@ -22,7 +27,12 @@ export function calcLoop(
   ];
 }
 
-/** The strap that such a loop takes. */
+/**
+ * The strap that such a loop takes.
+ *
+ * @param loop lines of its sum
+ * @returns lines of a sum, cm
+ */
 export const calcStrapToOwn = (loop: readonly WorkingStep[]): WorkingStep[] => [
   ...loop,
   plain('for the buckle and a hand', STRAP_TO_SPARE),

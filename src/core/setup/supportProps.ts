@@ -4,11 +4,20 @@ import { findNearestAbove, findStacks, findStrap, type Stack } from '../props/st
 import type { SetUp, SupportProp } from './setUp.ts';
 import { findSettingKind } from './settingKinds.ts';
 
-/** `tall block (23 cm) on pad (3 cm)`. */
+/**
+ * `tall block (23 cm) on pad (3 cm)`.
+ *
+ * @returns words for the teacher
+ */
 export const nameStack = ({ props }: Stack): string =>
   props.map(({ name, heightCm }) => `${name} (${String(heightCm)} cm)`).join(' on ');
 
-/** One prop or stack, or one strap, for everything that a set-up is leant on or held with. */
+/**
+ * One prop or stack, or one strap, for everything that a set-up is leant on or held with.
+ *
+ * @param props what the studio has
+ * @returns one entry for each support
+ */
 export function findSupportProps({ settings }: SetUp, props: readonly PropItem[]): SupportProp[] {
   return settings.flatMap(({ id, value }): SupportProp[] => {
     if (value <= 0) return [];

@@ -148,6 +148,11 @@ const CALC: Readonly<Record<SupportKind, (solved: Solved) => Setting[]>> = {
   'bind-strap': calcBindStrap,
 };
 
-/** Heights, distances and lengths of what a pose is leant on or held with. */
+/**
+ * Heights, distances and lengths of what a pose is leant on or held with.
+ *
+ * @param solved the solved posture
+ * @returns cm, each with its sum
+ */
 export const calcSupportSettings = (solved: Solved): Setting[] =>
   (solved.pose.supports ?? []).flatMap((kind) => CALC[kind](solved));

@@ -210,7 +210,14 @@ const stretch = (shoulder: Vec3, toward: Vec3, reach: number): ArmPose => ({
 /**
  * Poses an arm from its shoulder. The straight reach is never exceeded; a low shoulder bends the elbow.
  *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param place front or back leg
+ * @param plan what the arm does
+ * @param chest in the world
+ * @param shoulder its centre, metres
+ * @param legs that a hand may rest on or clear
  * @param least height of what stands under a hand that hangs down, metres
+ * @returns joint centres, metres, world frame
  */
 export function poseArm(
   body: CanonicalBody,

@@ -29,7 +29,12 @@ interface Limb {
   readonly thighFootAngle: number;
 }
 
-/** In the solver's own frame the front leg is the right one. */
+/**
+ * In the solver's own frame the front leg is the right one.
+ *
+ * @param place front or back leg
+ * @returns right for front, left for back
+ */
 export const canonicalSide = (place: Place): Side => (place === 'front' ? 'right' : 'left');
 
 /**

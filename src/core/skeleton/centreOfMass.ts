@@ -69,7 +69,12 @@ function addLimbs(sum: [number, number, number], leg: LegPose, arm: ArmPose): vo
   addSegment(sum, HAND, arm.wrist, arm.palm);
 }
 
-/** Whole-body centre of mass, summed over the posed segments. World frame, metres. */
+/**
+ * Whole-body centre of mass, summed over the posed segments. World frame, metres.
+ *
+ * @param joints centres, metres
+ * @returns metres
+ */
 export function calcCentreOfMass(joints: Joints): Vec3 {
   const { head } = joints;
   const sum: [number, number, number] = [HEAD * head[0], HEAD * head[1], HEAD * head[2]];

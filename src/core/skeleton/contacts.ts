@@ -44,8 +44,11 @@ export interface FeetPose {
  * Remembers its last answer, because a solver moves the rest of the body far more often
  * than the feet.
  *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param contact how the back foot stands
  * @param width across the mat between heel centres, metres, + on the back leg's own side
  * @param frontBallHeight of a block under the ball of the front foot, metres
+ * @returns a function of the posture's parts
  */
 export function planFeet(
   body: CanonicalBody,

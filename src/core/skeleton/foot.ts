@@ -19,7 +19,11 @@ export interface FootPose {
 /**
  * A foot with its heel on the floor, the heel's centre at `heel`.
  *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param heel metres
+ * @param yawRad turn about the vertical, + to the left
  * @param ballHeight of what stands under its ball, metres; 0 = flat on the floor
+ * @returns metres, world frame
  */
 export function placeFlatFoot(
   body: CanonicalBody,
@@ -46,8 +50,11 @@ export function placeFlatFoot(
 /**
  * A foot on its ball and toes: the heel is lifted about the ball, the toes lie flat.
  *
+ * @param body lengths of the body as the solver sees it, metres
  * @param ball on the floor
+ * @param yawRad turn about the vertical, + to the left
  * @param liftRad angle of the sole against the floor, + heel up
+ * @returns metres, world frame
  */
 export function placeLiftedFoot(
   body: CanonicalBody,
@@ -75,8 +82,11 @@ export function placeLiftedFoot(
  * A foot that bears no weight, about its ankle: in the air, on the other leg, or behind
  * a knee that is down.
  *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param ankle its centre, metres
  * @param forward unit vector from heel to toes
  * @param up unit vector from sole to shin
+ * @returns metres, world frame
  */
 export function hangFoot(body: CanonicalBody, ankle: Vec3, forward: Vec3, up: Vec3): FootPose {
   const frame: Rotation = {
@@ -117,9 +127,12 @@ export interface KneelingShin {
 }
 
 /**
- * @param knee where the knee's centre stands, seen from above
+ *
+ * @param body lengths of the body as the solver sees it, metres
  * @param shin toes tucked under, foot lying back, up a wall, or leaning back to one
  * @param leanRad of a shin that leans back
+ * @param knee where the knee's centre stands, seen from above
+ * @returns knee, ankle and foot, metres, world frame
  */
 export function placeKneelingShin(
   body: CanonicalBody,
@@ -153,7 +166,13 @@ const SOLE: readonly (readonly [number, number])[] = [
   [FOOT.toe, 0.12],
 ];
 
-/** Corner points of what bears on the floor of a foot, seen from above. */
+/**
+ * Corner points of what bears on the floor of a foot, seen from above.
+ *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param foot the placed foot
+ * @returns metres
+ */
 export function soleOutline(body: CanonicalBody, foot: FootPose): Point2[] {
   const [px, py] = foot.pointing;
   const corners: Point2[] = [];
@@ -185,5 +204,17 @@ const square = ([x, y]: Vec3, half: number): Point2[] => [
   [x + half, y + half],
 ];
 
+/**
+ * What a kneeling knee covers of the floor.
+ *
+ * @param knee its centre, metres, solver frame
+ * @returns corners of its outline, metres
+ */
 export const kneeOutline = (knee: Vec3): Point2[] => square(knee, HALF_KNEE);
+/**
+ * What a palm covers of a prop or the floor.
+ *
+ * @param palm its centre, metres, solver frame
+ * @returns corners of its outline, metres
+ */
 export const palmOutline = (palm: Vec3): Point2[] => square(palm, HALF_PALM);

@@ -63,10 +63,14 @@ const reachAtKnee = (thigh: number, shank: number, kneeFlexionRad: number): numb
  * cosines, bending in the plane that holds the foot's direction. A straight leg is a
  * strut of fixed bend, because the law of cosines has no slope where a knee is straight.
  *
- * @param hip hip centre, world
+ * @param body lengths of the body as the solver sees it, metres
+ * @param place front or back leg
  * @param pelvis pelvis frame, world
+ * @param hip hip centre, world
+ * @param foot the placed foot
  * @param heldKnee bend a straight leg is held at, radians; null = the knee bends as it must
  * @param drift turn of the knee inward, out of the plane that holds the foot's direction
+ * @returns angles in radians, points in metres
  */
 export function poseLeg(
   body: CanonicalBody,
@@ -88,7 +92,18 @@ export function poseLeg(
   return bendLeg(body, place, pelvis, hip, foot, heldKnee, turnOfKnee);
 }
 
-/** The two-link chain itself; `facing` says where the knee points. */
+/**
+ * The two-link chain itself; `facing` says where the knee points.
+ *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param place front or back leg
+ * @param pelvis pelvis in the world
+ * @param hip hip centre in the world, metres
+ * @param foot the placed foot
+ * @param heldKnee its bend, radians; null = it follows from the distance
+ * @param facing which way the knee points
+ * @returns angles in radians, points in metres
+ */
 export function bendLeg(
   body: CanonicalBody,
   place: Place,
@@ -155,7 +170,17 @@ export interface LiftedAngles {
   readonly rotation: number;
 }
 
-/** A straight leg in the air, posed by its hip angles; its foot is at a right angle. */
+/**
+ * A straight leg in the air, posed by its hip angles; its foot is at a right angle.
+ *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param place front or back leg
+ * @param pelvis pelvis in the world
+ * @param hip hip centre in the world, metres
+ * @param angles of the hip, radians
+ * @param heldKnee its bend, radians
+ * @returns angles in radians, points in metres
+ */
 export function poseLiftedLeg(
   body: CanonicalBody,
   place: Place,
@@ -188,7 +213,15 @@ export function poseLiftedLeg(
   };
 }
 
-/** A leg whose knee is down and whose shin stands still: the thigh has to span from hip to knee. */
+/**
+ * A leg whose knee is down and whose shin stands still: the thigh has to span from hip to knee.
+ *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param place front or back leg
+ * @param pelvis pelvis in the world
+ * @param hip hip centre in the world, metres
+ * @returns angles in radians, points in metres
+ */
 export function poseKneelingLeg(
   body: CanonicalBody,
   place: Place,

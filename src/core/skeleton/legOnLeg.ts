@@ -19,6 +19,10 @@ export type SolePlace = keyof typeof LEG_RADIUS;
  * How high the ankle of a sole on the standing leg may be, metres, with the toes down: toes
  * on the floor; along the shin, the heel below the knee; along the thigh, the toes above the
  * knee and the heel below the groin. The standing leg counts as upright.
+ *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param soleAt where the sole rests
+ * @returns metres above the floor
  */
 export function findSoleHeights(
   body: CanonicalBody,
@@ -43,8 +47,15 @@ export function findSoleHeights(
 /**
  * A leg whose sole rests on the inside of the standing leg, toes down.
  *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param place front or back leg
+ * @param pelvis pelvis in the world
+ * @param hip hip centre in the world, metres
+ * @param standing the other leg
+ * @param soleAt where the sole rests
  * @param height of its ankle above the mat, metres
  * @param kneeOutRad where its knee points: 0 = ahead, a right angle = straight out to its side
+ * @returns angles in radians, points in metres
  */
 export function poseLegOnLeg(
   body: CanonicalBody,

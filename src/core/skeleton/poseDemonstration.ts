@@ -69,7 +69,11 @@ const turnsUpright = ({ base, seenFrom }: Demonstration): boolean =>
 const baseOf = (demo: Demonstration): Demonstration['base'] =>
   turnsUpright(demo) ? 'standing' : demo.base;
 
-/** The measured side is the one nearer to the eye. */
+/**
+ * The measured side is the one nearer to the eye.
+ *
+ * @returns front or back leg of the solver
+ */
 export const measuredPlace = ({ base }: Demonstration): Place =>
   base === 'face down' ? 'back' : 'front';
 
@@ -136,7 +140,13 @@ const toCm = (point: Vec3): LandmarkCm => [
   point[2] * CM_PER_METRE,
 ];
 
-/** Poses this person's body the way a measure is taken. */
+/**
+ * Poses this person's body the way a measure is taken.
+ *
+ * @param body lengths of the body, metres
+ * @param demo posture and what is read off it
+ * @returns landmarks and body points, cm
+ */
 export function poseDemonstration(body: Body, demo: Demonstration): Demonstrated {
   const toeOut = radiansFromDegrees(USUAL_TOE_OUT_DEG);
   const figure = toCanonicalBody(body, 'right', { left: toeOut, right: toeOut });

@@ -46,7 +46,12 @@ export interface Posture {
 const PELVIS = 6;
 const PELVIS_AND_TRUNK = 9;
 
-/** Pelvis and trunk are always free; of the other parts, those named. */
+/**
+ * Pelvis and trunk are always free; of the other parts, those named.
+ *
+ * @param free the parts that are searched
+ * @returns the length of a step
+ */
 export const countUnknowns = (free: readonly PartId[]): number => PELVIS_AND_TRUNK + free.length;
 
 /** What of a posture one unknown moves. */
@@ -67,6 +72,10 @@ const isZero = (step: Float64Array, at: number): boolean =>
 /**
  * A posture moved by a step of the unknowns; the pelvis turns by a rotation vector, which
  * never locks. What does not move stays the same object, so that it need not be rebuilt.
+ *
+ * @param step one number for each unknown, metres and radians
+ * @param free the parts that are searched
+ * @returns a new posture
  */
 export const stepPosture = (
   { pelvisCentre, pelvis, spine, parts }: Posture,
@@ -109,7 +118,13 @@ function stepParts(from: Parts, step: Float64Array, free: readonly PartId[]): Pa
   return next;
 }
 
-/** A posture with some of its parts as they are given. */
+/**
+ * A posture with some of its parts as they are given.
+ *
+ * @param posture metres and radians, solver frame
+ * @param parts to be set
+ * @returns a new posture
+ */
 export const withParts = (posture: Posture, parts: Partial<Parts>): Posture => ({
   ...posture,
   parts: { ...posture.parts, ...parts },
@@ -132,14 +147,27 @@ const PARTS = [
   'frontKneeDrift',
 ] as const satisfies readonly PartId[];
 
-/** A posture whose parts that are not free are those of another one. */
+/**
+ * A posture whose parts that are not free are those of another one.
+ *
+ * @param posture metres and radians, solver frame
+ * @param from the posture that has them
+ * @param free the parts that are searched
+ * @returns a new posture
+ */
 export function takeFixedParts(posture: Posture, from: Posture, free: readonly PartId[]): Posture {
   const parts: { -readonly [Name in PartId]: number } = { ...posture.parts };
   for (const part of PARTS) if (!free.includes(part)) parts[part] = from.parts[part];
   return { ...posture, parts };
 }
 
-/** Whether the feet stand the same on the mat. */
+/**
+ * Whether the feet stand the same on the mat.
+ *
+ * @param a parts of one posture
+ * @param b parts of the other
+ * @returns false when any part of the feet differs
+ */
 export const haveSameFeet = (a: Parts, b: Parts): boolean =>
   a === b ||
   (a.stance === b.stance &&
@@ -149,7 +177,13 @@ export const haveSameFeet = (a: Parts, b: Parts): boolean =>
     a.backShinLean === b.backShinLean &&
     a.backHeelLift === b.backHeelLift);
 
-/** The most that two postures differ in anything, radians or metres; pelvis axes by their ends. */
+/**
+ * The most that two postures differ in anything, radians or metres; pelvis axes by their ends.
+ *
+ * @param a one posture
+ * @param b the other
+ * @returns radians or metres
+ */
 export function measureApart(a: Posture, b: Posture): number {
   let most = 0;
   const compare = (one: number, other: number): void => {

@@ -137,7 +137,11 @@ export interface NearbySkeleton {
 /**
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
+ * @param body lengths of the body as the solver sees it, metres
+ * @param contacts what stands on the mat, and what the arms do
+ * @param posture metres and radians, solver frame
  * @param nearby what does not move is taken over from there, and so are the corners of its base
+ * @returns every joint with its angles
  */
 export function buildSkeleton(
   body: CanonicalBody,
@@ -186,6 +190,10 @@ export function buildSkeleton(
   };
 }
 
-/** Where the base has its corners, seen from above, anticlockwise. */
+/**
+ * Where the base has its corners, seen from above, anticlockwise.
+ *
+ * @returns metres
+ */
 export const findBase = ({ outline, corners }: Skeleton): Point2[] =>
   corners.map((i) => outline[i]!);

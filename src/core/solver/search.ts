@@ -22,7 +22,14 @@ function findShort({ toward }: Aim, { skeleton }: Answer): number {
   return Math.abs(toScaled(quantity, value - getQuantity(quantity).calc(skeleton)));
 }
 
-/** Solves one task with one aim from some starts; see {@link findBest}. */
+/**
+ * Solves one task with one aim from some starts; see {@link findBest}.
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param aim what has to be left free, how far wishes may be off, and what is pulled
+ * @param starts at least one
+ * @returns the farthest answer that keeps every must; the least broken one if none does
+ */
 export function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
   const [first] = starts;
   if (first === undefined) throw new Error('A pose needs at least one start');
@@ -60,8 +67,12 @@ function findBest(run: Run, aim: Aim, starts: readonly Posture[], before: Answer
 }
 
 /**
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param aim what has to be left free, how far wishes may be off, and what is pulled
  * @param near a posture to start from; the pose's own starts are tried when it fails
  * @param again starts beside it
+ * @returns as {@link runFrom}
  */
 export function runNear(
   task: PoseTask,
@@ -76,7 +87,14 @@ export function runNear(
   return runFrom(task, aim, task.starts);
 }
 
-/** Corrects the answer to a similar task as if it were a draft, once it stands where this one has to. */
+/**
+ * Corrects the answer to a similar task as if it were a draft, once it stands where this one has to.
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param aim what has to be left free, how far wishes may be off, and what is pulled
+ * @param warmStart where a similar task was solved
+ * @returns the answer, and the run it came from
+ */
 export function tryWarmStart(
   task: PoseTask,
   aim: Aim,
@@ -90,7 +108,11 @@ export function tryWarmStart(
 /**
  * From the answer to a similar task.
  *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param aim what has to be left free, how far wishes may be off, and what is pulled
+ * @param warmStart where a similar task was solved
  * @param again starts that may lead farther yet
+ * @returns as {@link runFrom}
  */
 export function runFromWarmStart(
   task: PoseTask,

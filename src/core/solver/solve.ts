@@ -25,9 +25,12 @@ const pullAlong = ({ quantity, from, to, enough = to }: Way, aim: ReachAim): Aim
 /**
  * Pulls one quantity as far along its way as every must allows.
  *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param way from where the quantity is easy to where it ends
+ * @param aim what has to be left free, and how far wishes may be off
  * @param near a posture to start from; the pose's own starts are tried when it fails
- * @returns the farthest posture found; where none is kept, the pull may have run into a
- *   dead end, see {@link walkFarthest}
+ * @returns the farthest posture found; where none is kept, the pull may have run into a dead end,
+ *   see {@link walkFarthest}
  */
 export const pullFarthest = (
   task: PoseTask,
@@ -39,7 +42,12 @@ export const pullFarthest = (
 /**
  * The same from where a similar task was solved before.
  *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param way from where the quantity is easy to where it ends
+ * @param aim what has to be left free, and how far wishes may be off
+ * @param warmStart where a similar task was solved
  * @param again starts that may lead farther yet
+ * @returns as {@link pullFarthest}
  */
 export const pullFromWarmStart = (
   task: PoseTask,
@@ -49,7 +57,15 @@ export const pullFromWarmStart = (
   again: readonly Posture[] = [],
 ): Answer => runFromWarmStart(task, pullAlong(way, aim), warmStart, again);
 
-/** Pulls, and walks on from a dead end, which is slow; see {@link pullFarthest}. */
+/**
+ * Pulls, and walks on from a dead end, which is slow; see {@link pullFarthest}.
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param way from where the quantity is easy to where it ends
+ * @param aim what has to be left free, and how far wishes may be off
+ * @param near a posture to start from; null = the pose's own starts
+ * @returns the farthest posture found
+ */
 export function reachFarthest(
   task: PoseTask,
   way: Way,
@@ -71,7 +87,10 @@ const LAST_STRIDE = 0.0016;
  * steps back until every must is kept, or starts again anywhere on the way where they all
  * are, and walks on from there, each stride a posture that keeps every must.
  *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param aim what has to be left free, and how far wishes may be off
  * @param deadEnd where the pull ended; answered when nothing on the way can be held
+ * @returns the farthest posture found
  */
 export function walkFarthest(
   task: PoseTask,
@@ -124,7 +143,12 @@ const holdAt = (quantity: QuantityId, value: number, aim: ReachAim): Aim => ({
 /**
  * The most wished-for posture with one quantity held at a value.
  *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param quantity that is held
+ * @param value radians or metres
+ * @param aim what has to be left free, and how far wishes may be off
  * @param near an answer that is held at a value near it
+ * @returns the least broken posture where nothing is kept
  */
 export function settleAt(
   task: PoseTask,
@@ -141,7 +165,16 @@ export function settleAt(
   return answer.kept ? answer : runFrom(task, held, task.starts);
 }
 
-/** The same from where a similar task was solved before. */
+/**
+ * The same from where a similar task was solved before.
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param quantity that is held
+ * @param value radians or metres
+ * @param aim what has to be left free, and how far wishes may be off
+ * @param warmStart where a similar task was solved
+ * @returns the least broken posture where nothing is kept
+ */
 export const settleFromWarmStart = (
   task: PoseTask,
   quantity: QuantityId,
@@ -150,11 +183,23 @@ export const settleFromWarmStart = (
   warmStart: WarmStart,
 ): Answer => runFromWarmStart(task, holdAt(quantity, value, aim), warmStart);
 
-/** The most wished-for posture that keeps every must. */
+/**
+ * The most wished-for posture that keeps every must.
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param aim what has to be left free, and how far wishes may be off
+ * @returns the least broken posture where nothing is kept
+ */
 export const settleFreely = (task: PoseTask, aim: ReachAim): Answer =>
   runFrom(task, { ...aim, toward: null }, task.starts);
 
-/** The most wished-for posture that keeps every must anywhere on a way. */
+/**
+ * The most wished-for posture that keeps every must anywhere on a way.
+ *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param aim what has to be left free, and how far wishes may be off
+ * @returns the least broken posture where nothing is kept
+ */
 export function settleOnTheWay(task: PoseTask, { quantity, from, to }: Way, aim: ReachAim): Answer {
   const between = { quantity, atLeast: Math.min(from, to), atMost: Math.max(from, to) };
   return settleFreely({ ...task, musts: [...task.musts, between] }, aim);

@@ -97,6 +97,8 @@ export function readLength(text: string, bareUnit: LengthUnit, path: string): Re
 /**
  * Reads an angle in degrees: `85`, `85,5`, `85.5°`, `85 deg`.
  *
+ * @param text as typed or read
+ * @param path where it stands in the file
  * @returns the angle, or the problem `not-an-angle`
  */
 export function readAngle(text: string, path: string): Result<Radians> {
@@ -112,13 +114,24 @@ const trimZeros = (text: string): string => text.replace(/\.0+$/, '').replace('-
  * Writes a length for the screen. Inches are written to the nearest quarter, as a
  * tape is read; centimetres to the number of digits asked for.
  *
+ * @param metres metres
+ * @param to centimetres or inches
+ * @param digits of centimetres
+ * @returns number and unit
  * @example writeLength(0.876, 'cm', 1) // "87.6 cm"
  */
 export function writeLength(metres: number, to: LengthUnit, digits: number): string {
   return `${writeLengthNumber(metres, to, digits)} ${to}`;
 }
 
-/** The number of {@link writeLength} without its unit, for dimension lines. */
+/**
+ * The number of {@link writeLength} without its unit, for dimension lines.
+ *
+ * @param metres metres
+ * @param to centimetres or inches
+ * @param digits of centimetres
+ * @returns the number alone
+ */
 export function writeLengthNumber(metres: number, to: LengthUnit, digits: number): string {
   if (to === 'cm') return trimZeros(cmFromMetres(metres).toFixed(digits));
   const quarters = Math.round((metres / METRES_PER_INCH) * 4);
@@ -128,6 +141,11 @@ export function writeLengthNumber(metres: number, to: LengthUnit, digits: number
   return sign + (whole === 0 && fraction !== '' ? fraction : `${String(whole)}${fraction}`);
 }
 
-/** Rounds to what a teacher can set: half centimetres. */
+/**
+ * Rounds to what a teacher can set: half centimetres.
+ *
+ * @param metres metres
+ * @returns metres
+ */
 export const toHalfCm = (metres: number): Metres =>
   metresFromCm(Math.round(cmFromMetres(metres) * 2) / 2);

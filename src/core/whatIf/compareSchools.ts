@@ -42,7 +42,11 @@ function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
  * What each school would set for one person and pose, side by side: every option of every
  * house rule that the pose leaves open, each solved by itself.
  *
+ * @param context the person, see {@link PlanningContext}
+ * @param poseId one of the catalogue
+ * @param side left or right
  * @param rules the teacher's own, which the schools depart from
+ * @param level one of the pose's levels; null = the pose as it is usually done
  * @returns the schools, the teacher's own choices first; or the problems of {@link planSetUp}
  */
 export function compareSchools(

@@ -23,7 +23,13 @@ function isBeyondError(difference: number, a: Setting, b: Setting): boolean | nu
   return Math.abs(difference) > Z * Math.hypot(a.plusMinus, b.plusMinus);
 }
 
-/** The numbers that both sides of one pose have, left beside right. */
+/**
+ * The numbers that both sides of one pose have, left beside right.
+ *
+ * @param left set-up of the left side
+ * @param right set-up of the right side
+ * @returns one pair a setting
+ */
 export function compareSides(left: SetUp, right: SetUp): readonly SidePair[] {
   return left.settings.flatMap((a): SidePair[] => {
     const b = right.settings.find((each) => each.id === a.id);

@@ -142,7 +142,12 @@ function findWorthwhile(
   return best === null ? null : { answer: best, name: nameJoint(limiting, of) };
 }
 
-/** All that takes further solving after a set-up. */
+/**
+ * All that takes further solving after a set-up.
+ *
+ * @param plan the plan that was solved
+ * @returns null where a question has no answer
+ */
 export function calcDetails(plan: Plan): Pick<SetUp, 'bounds' | 'ifPushed' | 'asFound'> {
   const { found } = plan.answer;
   if (found.kind === 'cannot') return { bounds: null, ifPushed: null, asFound: null };

@@ -32,6 +32,7 @@ export function calcErrorBars(plan: Plan): ErrorBars | null {
  * within one standard error, or the pose cannot be held any more, no slope tells enough:
  * then ± is the scatter of made-up repeats of the measuring.
  *
+ * @param plan the plan that was solved
  * @returns null when nothing was solved
  */
 export function calcSureErrorBars(plan: Plan): ErrorBars | null {

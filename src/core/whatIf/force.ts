@@ -11,7 +11,12 @@ import type { Force } from '../planning/poseRequest.ts';
 import type { Pushed } from './pushed.ts';
 import type { PushedReport } from '../setup/setUp.ts';
 
-/** A forced posture as a set-up tells it. */
+/**
+ * A forced posture as a set-up tells it.
+ *
+ * @param to what it is pushed to, in words
+ * @returns what gives, joint by joint
+ */
 export const reportPushed = (to: string, { gives, joints, sentence }: Pushed): PushedReport => ({
   to,
   gives: gives.map((each) => ({
@@ -26,12 +31,21 @@ export const reportPushed = (to: string, { gives, joints, sentence }: Pushed): P
 /**
  * The task with limits as they were measured: a body that is pushed uses all it has, and
  * no margin or reserve holds it back.
+ *
+ * @returns a changed copy of the task
  */
 export function withBareLimits({ answer }: Plan): PoseTask {
   return withLimits(answer.built, 'measured');
 }
 
-/** A given posture as a force; what was not noted stays as planned or free. */
+/**
+ * A given posture as a force; what was not noted stays as planned or free.
+ *
+ * @param asFound what the student does now
+ * @param pose the pose's data
+ * @param planned the planned posture
+ * @returns metres and radians
+ */
 export function toForce(asFound: AsFound, pose: PoseDefinition, planned: Skeleton): Force {
   const parts: { -readonly [Name in keyof Force['parts']]: Force['parts'][Name] } = {};
   const { stanceCm, widthCm, backFootDeg, depth, handCm } = asFound;

@@ -28,6 +28,12 @@ const WORTH_TELLING = 0.15;
 
 const BEYOND_LIMIT_DEG = 0.5;
 
+/**
+ * Whether a pose keeps its front knee over the ankle.
+ *
+ * @param pose the pose's data
+ * @returns true when that is a must
+ */
 export const stacksKnee = (pose: PoseDefinition): boolean =>
   pose.musts.some((must) => must.quantity === 'front-knee-beside-ankle');
 

@@ -30,7 +30,13 @@ export interface KeptSetUp {
   readonly rulesVersion: number;
 }
 
-/** What is kept of a set-up. `id` and `keptAt` come from outside: the core has no clock. */
+/**
+ * What is kept of a set-up. `id` and `keptAt` come from outside: the core has no clock.
+ *
+ * @param setUp the set-up
+ * @param asked how it was asked for
+ * @returns what is stored
+ */
 export const keepSetUp = (
   setUp: SetUp,
   asked: Pick<KeptSetUp, 'id' | 'keptAt' | 'rules' | 'moved' | 'reason'>,
@@ -95,7 +101,13 @@ function checkOne(context: PlanningContext, kept: KeptSetUp): KeptCheck {
   return { id: kept.id, newer, changes, hasOtherRules, now: hasPosture ? now : null };
 }
 
-/** Solves every kept set-up again with what is known today, and reports what would differ. */
+/**
+ * Solves every kept set-up again with what is known today, and reports what would differ.
+ *
+ * @param context the person, see {@link PlanningContext}
+ * @param kept set-ups of this person
+ * @returns one check for each
+ */
 export const checkKept = (
   context: PlanningContext,
   kept: readonly KeptSetUp[],

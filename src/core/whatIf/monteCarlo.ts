@@ -7,7 +7,11 @@ import { findUncertain, replaceValue, solveWith, type Outcome } from './solveAga
 /** One seed for everyone: the same person gives the same bands. */
 const SEED = 1905;
 
-/** Uniform numbers in [0, 1), the same every time. */
+/**
+ * Uniform numbers in [0, 1), the same every time.
+ *
+ * @returns a function without arguments
+ */
 export function makeSeeded(): () => number {
   const generator = xoroshiro128plus(SEED);
   return () => uniformFloat64(generator);
@@ -35,7 +39,11 @@ export interface MonteCarlo {
  * Draws every measure from its error distribution and solves the pose for each draw. The same
  * seed gives the same draws.
  *
+ * @param plan the plan that was solved
+ * @param draws how many
  * @param random uniform in [0, 1)
+ * @param isNear whether to start where the plan was solved, which is quicker
+ * @returns percentiles of every number
  */
 export function calcMonteCarlo(
   plan: Plan,

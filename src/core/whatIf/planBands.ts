@@ -33,6 +33,12 @@ export interface Bands {
  * Between which values each number of a set-up would fall if the measuring were repeated
  * many times. Slow: each repeat is a solve. Arguments as planSetUp.ts.
  *
+ * @param context the person, see {@link PlanningContext}
+ * @param poseId one of the catalogue
+ * @param side left or right
+ * @param rules house rules that differ from the defaults
+ * @param level one of the pose's levels; null = the pose as it is usually done
+ * @param draws how many
  * @returns null when nothing was solved, which the set-up itself explains
  */
 export function planBands(

@@ -41,7 +41,13 @@ const withProps = (setUp: SetUp, props: readonly PropItem[]): SetUp => ({
  * stance, what gives if it is pushed, what the student does now judged by the same
  * numbers, and the props under the hand and the supports. Arguments and answers as planSetUp.ts.
  *
+ * @param context the person, see {@link PlanningContext}
+ * @param poseId one of the catalogue
+ * @param side left or right
+ * @param rules house rules that differ from the defaults
+ * @param level one of the pose's levels; null = the pose as it is usually done
  * @param props what the studio has
+ * @returns as {@link planSetUp}
  */
 export function planInFull(
   context: PlanningContext,

@@ -111,7 +111,12 @@ export interface HeelLineMark {
   readonly widthCm: number;
 }
 
-/** The heel lines of a plan at a turn of the back foot. */
+/**
+ * The heel lines of a plan at a turn of the back foot.
+ *
+ * @param backFootDeg turn of the back foot
+ * @returns centimetres across the mat
+ */
 export function findHeelLines(
   { request, limited }: Plan,
   backFootDeg: number,

@@ -29,7 +29,9 @@ const LEAST_GAIN = 0.2;
  * The few readings whose error holds this person's set-ups back most, in order, each gain
  * found by solving again with one reading more.
  *
+ * @param context the person, see {@link PlanningContext}
  * @param poseIds the poses that count; those that cannot be planned are passed over
+ * @returns the most worth first; none when nothing is gained
  */
 export function planRecheck(
   context: PlanningContext,

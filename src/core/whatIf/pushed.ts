@@ -135,7 +135,12 @@ function pushStepwise(
  * Forces a pose to a depth or to a school's numbers: a real solve, with slack on what
  * gives in practice and none on joint limits, lengths and contacts.
  *
+ * @param task the pose with one person's lengths, limits and rules filled in
+ * @param pose the pose's data
+ * @param side left or right
  * @param planned the posture that was planned; compensations are measured against it
+ * @param force what it is forced to
+ * @returns the forced posture and what gives
  */
 export function solvePushed(
   task: PoseTask,

@@ -40,6 +40,7 @@ export interface SharperSetting {
  *
  * @param plans of one person
  * @param set the person's values now, for how many readings each rests on
+ * @returns the most worth first
  */
 export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain[] {
   const gains = new Map<string, RepeatGain>();

@@ -31,6 +31,7 @@ export interface Sweep {
 /**
  * Moves every uncertain measure and solves again.
  *
+ * @param plan the plan that was solved
  * @param isNear whether to start where the plan was solved, and to move lengths one way only
  * @returns null when nothing was solved
  */

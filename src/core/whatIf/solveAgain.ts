@@ -16,7 +16,14 @@ export interface Outcome {
   readonly limiting: string;
 }
 
-/** The measure set with one value replaced; what was estimated stands in as if it were measured. */
+/**
+ * The measure set with one value replaced; what was estimated stands in as if it were measured.
+ *
+ * @param set values of one person
+ * @param value in the measure's unit
+ * @param newError standard error; left out = as before
+ * @returns a changed copy of the set
+ */
 export function replaceValue(
   set: MeasureSet,
   { measure, side, takenAt, error }: MeasureUse,
@@ -42,7 +49,10 @@ export function replaceValue(
 /**
  * The same plan with another measure set; null when it cannot be held any more.
  *
+ * @param plan the plan that was solved
+ * @param set values of one person
  * @param isNear whether to start where the plan was solved, which is quicker
+ * @returns every number, and what limits
  */
 export function solveWith(plan: Plan, set: MeasureSet, isNear = false): Outcome | null {
   const { request } = plan;
@@ -83,6 +93,8 @@ const OUT_OF_REACH_ERRORS = 4;
 /**
  * Measures that can move this set-up: every range that comes near its limit, and all else.
  * Of two opposite motions a report tells the nearer one, so that the other is no nearer.
+ *
+ * @returns measures with their errors
  */
 export function findUncertain({ setUp }: Plan): MeasureUse[] {
   const spareOf = ({ measure, side }: MeasureUse): number => {

@@ -13,6 +13,8 @@ const AWAY = 6;
  * A drawn stand-in for a photograph: the posture of a measure with an upright line and a
  * stick of a metre beside it, nothing marked.
  *
+ * @param body lengths of the body, metres
+ * @param protocol how the measure is taken
  * @returns SVG text and its size in pixels
  */
 export function drawDemoPicture(

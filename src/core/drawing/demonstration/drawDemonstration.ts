@@ -186,6 +186,10 @@ const toHeight = (point: LandmarkCm): number => point[2];
 /**
  * How a measure is taken, on this person's own body: the posture solved by the model, the
  * landmarks and the instrument marked. 1:10, millimetres.
+ *
+ * @param body lengths of the body, metres
+ * @param protocol how the measure is taken
+ * @returns a drawing whose lines are as thick at every scale
  */
 export function drawDemonstration(body: Body, protocol: Protocol): Drawing {
   const { demonstration: demo } = protocol;

@@ -16,7 +16,12 @@ const USUAL_STATURE: Reading = {
   note: '',
 };
 
-/** The person's own body as far as it is known, else one of usual build. */
+/**
+ * The person's own body as far as it is known, else one of usual build.
+ *
+ * @param readings of one person, in any order
+ * @returns lengths, metres
+ */
 export function findDrawnBody(readings: readonly Reading[]): Body {
   const own = calcBody(calcMeasureSet(readings));
   if (own.ok) return own.value;

@@ -180,6 +180,9 @@ const DRAW: Readonly<Record<LyingScene, (scene: Scene) => void>> = {
  * A lying or seated form to scale: the person's own body on the floor, with the wall, marks,
  * supports and straps of its set-up where they go.
  *
+ * @param pose the form's data
+ * @param setUp the set-up
+ * @param options unit and size of the labels
  * @returns null when the set-up has no numbers (it was stopped)
  */
 export function drawLying(pose: LyingPose, setUp: SetUp, options: LyingOptions): Drawing | null {

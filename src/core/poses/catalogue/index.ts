@@ -46,7 +46,12 @@ export const POSES: readonly PoseDefinition[] = [
   revolvedHalfMoon,
 ];
 
-/** A pose that another pose's data names. */
+/**
+ * A pose that another pose's data names.
+ *
+ * @param id one of the catalogue
+ * @returns throws when there is none, which a test rules out
+ */
 export function getPose(id: string): PoseDefinition {
   const pose = findPose(id);
   if (pose === null) throw new Error(`No pose ${id} in the catalogue`);
@@ -67,6 +72,7 @@ export const findPose = (id: string): PoseDefinition | null =>
  * the ranges that their musts need.
  *
  * @param poseIds the poses that count; those that are not known are passed over
+ * @returns each once, lengths first
  */
 export function findShortRound(poseIds: readonly string[]): readonly MeasureId[] {
   const needed = new Set(

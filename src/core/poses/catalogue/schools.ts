@@ -76,7 +76,12 @@ export const FRONT_KNEE_DEPTH = {
   textbook: 90,
 } as const;
 
-/** The stance schools, with what “solved” means for this pose. */
+/**
+ * The stance schools, with what “solved” means for this pose.
+ *
+ * @param solved what “solved” means
+ * @returns one stance for each school
+ */
 export const stanceBySchool = (solved: StanceDefinition): ByRule<StanceDefinition> => ({
   rule: 'stance',
   options: {
@@ -96,6 +101,8 @@ export const SHIN_LEANING_BACK = { id: 'shin-leaning-back', name: 'Shin leaning 
  * The stance, 0.85 to 1 leg length, and the knee, which may be nearly straight, are our choice.
  *
  * @param musts what the pose keeps beside its front knee
+ * @param starts postures to start from
+ * @returns the level
  */
 export const leanShinBack = (
   musts: PoseDefinition['musts'],
