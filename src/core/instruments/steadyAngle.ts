@@ -1,3 +1,4 @@
+import { linearRegression, mean } from 'simple-statistics';
 import type { Sample } from './sample.ts';
 
 /**
@@ -40,20 +41,12 @@ interface Known {
   readonly deg: number;
 }
 
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, each) => sum + each, 0) / values.length;
-
 /** Least-squares slope, degrees a second. */
 function calcSlope(points: readonly Known[]): number {
-  const at = mean(points.map((each) => each.at));
-  const deg = mean(points.map((each) => each.deg));
-  let across = 0;
-  let along = 0;
-  for (const point of points) {
-    across += (point.at - at) * (point.deg - deg);
-    along += (point.at - at) ** 2;
-  }
-  return along === 0 ? 0 : (across / along) * 1000;
+  if (points.length < 2) return 0;
+  const middle = mean(points.map((each) => each.at));
+  const { m } = linearRegression(points.map(({ at, deg }) => [at - middle, deg]));
+  return Number.isFinite(m) ? m * 1000 : 0;
 }
 
 /** Means of the window's quarters, earliest first; an empty quarter is left out. */

@@ -1,3 +1,5 @@
+import { linearRegression, mean, sumNthPowerDeviations } from 'simple-statistics';
+
 /** What an instrument showed when it lay at its start position. */
 interface ZeroPoint {
   readonly at: number;
@@ -67,11 +69,12 @@ export class ZeroWatch {
   /** The line through the zeros: level with one of them alone. */
   private fit(): { middle: number; deg: number; rate: number; spread: number } {
     const { zeros } = this;
-    const middle = zeros.reduce((sum, each) => sum + each.at, 0) / zeros.length;
-    const deg = zeros.reduce((sum, each) => sum + each.deg, 0) / zeros.length;
-    const spread = zeros.reduce((sum, each) => sum + (each.at - middle) ** 2, 0);
-    const along = zeros.reduce((sum, each) => sum + (each.at - middle) * (each.deg - deg), 0);
-    return { middle, deg, rate: spread === 0 ? 0 : along / spread, spread };
+    const times = zeros.map((each) => each.at);
+    const middle = mean(times);
+    const spread = sumNthPowerDeviations(times, 2);
+    // Times are counted from their middle, so that large ones cost no digits.
+    const { m, b } = linearRegression(zeros.map(({ at, deg }) => [at - middle, deg]));
+    return { middle, deg: b, rate: spread === 0 ? 0 : m, spread };
   }
 
   /** Standard error of the drift, degrees a minute; null = one zero tells nothing of it. */

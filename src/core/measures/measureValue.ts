@@ -1,3 +1,4 @@
+import { max, median, min } from 'simple-statistics';
 import { problem, type Problem } from '../problems/problem.ts';
 import { getProtocol, type MeasureId } from './protocols/index.ts';
 import type { Side } from './protocol.ts';
@@ -22,13 +23,6 @@ export interface MeasureValue {
   readonly posture: Reading['posture'];
   readonly takenBy: string | null;
 }
-
-const median = (sorted: readonly number[]): number => {
-  const middle = sorted.length / 2;
-  return sorted.length % 2 === 1
-    ? sorted[Math.floor(middle)]!
-    : (sorted[middle - 1]! + sorted[middle]!) / 2;
-};
 
 /**
  * Turns readings of one measure and side into a value: the mean of two, the
@@ -68,17 +62,17 @@ export function calcSittingValue(
   own: OwnWithin,
 ): MeasureValue {
   const latest = sitting[0]!;
-  const sorted = sitting.map((each) => each.value).sort((a, b) => a - b);
+  const values = sitting.map((each) => each.value);
   const { errorKind } = getProtocol(measure);
   const within = own[errorKind];
   return {
     measure,
     side,
-    value: median(sorted),
-    error: calcStandardError(errorKind, sorted.length, within.within),
+    value: median(values),
+    error: calcStandardError(errorKind, values.length, within.within),
     within,
     readingIds: sitting.map((each) => each.id),
-    spread: sorted.at(-1)! - sorted[0]!,
+    spread: max(values) - min(values),
     takenAt: latest.takenAt,
     state: findState(latest),
     posture: findPosture(latest),

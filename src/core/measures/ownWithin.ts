@@ -1,3 +1,4 @@
+import { sumNthPowerDeviations } from 'simple-statistics';
 import { getProtocol, isMeasureId } from './protocols/index.ts';
 import type { ErrorKind } from './protocol.ts';
 import type { Reading } from './reading.ts';
@@ -41,11 +42,11 @@ export function poolWithin(sittings: readonly Sitting[]): OwnWithin {
     const { measure } = sitting[0]!;
     if (sitting.length < 2 || !isMeasureId(measure)) continue;
     const { errorKind } = getProtocol(measure);
-    const mean = sitting.reduce((sum, each) => sum + each.value, 0) / sitting.length;
+    const values = sitting.map((each) => each.value);
     const known = sums.get(errorKind) ?? { squares: 0, repeats: 0 };
     sums.set(errorKind, {
-      squares: known.squares + sitting.reduce((sum, each) => sum + (each.value - mean) ** 2, 0),
-      repeats: known.repeats + sitting.length - 1,
+      squares: known.squares + sumNthPowerDeviations(values, 2),
+      repeats: known.repeats + values.length - 1,
     });
   }
   const refine = (kind: ErrorKind): WithinTerm => {

@@ -1,3 +1,4 @@
+import { standardDeviation } from 'simple-statistics';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Plan } from '../setup/planSetUp.ts';
@@ -86,7 +87,5 @@ function drawNormal(random: () => number): number {
 function describeSorted(sorted: readonly number[]): Band {
   const at = (share: number): number =>
     sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
-  const mean = sorted.reduce((sum, each) => sum + each, 0) / sorted.length;
-  const variance = sorted.reduce((sum, each) => sum + (each - mean) ** 2, 0) / sorted.length;
-  return { low: at(0.05), middle: at(0.5), high: at(0.95), sd: Math.sqrt(variance) };
+  return { low: at(0.05), middle: at(0.5), high: at(0.95), sd: standardDeviation([...sorted]) };
 }
