@@ -43,7 +43,7 @@ function addCounts(ok, counts) {
   if (!ran || (!ok && counts.failed === 0)) failed += 1;
 }
 
-for (const check of ['types', 'lint', 'imports', 'format', 'unused']) {
+for (const check of ['types', 'lint', 'imports', 'format', 'unused', 'css']) {
   count('npm', ['run', '--silent', `check:${check}`]);
 }
 

@@ -1,6 +1,6 @@
 import { calcBody } from '../../src/core/body/body.ts';
 import { calcMeasureSet } from '../../src/core/measures/measureSet.ts';
-import { getPose } from '../../src/core/poses/catalogue/index.ts';
+import { findPose } from '../../src/core/poses/catalogue/index.ts';
 import { recordOf, type Measures } from './people.ts';
 import { planPlain, settingOf } from './plan.ts';
 import type { SlowTask } from './slowSearch.ts';
@@ -21,7 +21,7 @@ export function makeSlowTask(
   id: (typeof SEARCHED_POSES)[number],
   setUp = planPlain(measures, id),
 ): SlowTask {
-  const pose = getPose(id);
+  const pose = findPose(id)!;
   const body = calcBody(calcMeasureSet(recordOf(measures).readings));
   if (!body.ok) throw new Error(body.problems[0]?.message);
   const { footLength, hipCentreDistance, fistWidth } = body.value;

@@ -38,18 +38,6 @@ export const compose = (first: Rotation, second: Rotation): Rotation => ({
 });
 
 /**
- * The inverse of a rotation.
- *
- * @param r any rotation
- * @returns its transpose
- */
-export const transpose = (r: Rotation): Rotation => ({
-  forward: [r.forward[0], r.left[0], r.up[0]],
-  left: [r.forward[1], r.left[1], r.up[1]],
-  up: [r.forward[2], r.left[2], r.up[2]],
-});
-
-/**
  * A turn about the forward axis; positive = the left side up.
  *
  * @param angleRad radians, by the right-hand rule

@@ -3,7 +3,6 @@ import {
   cmFromMetres,
   INCHES_PER_FOOT,
   METRES_PER_INCH,
-  metresFromCm,
   radiansFromDegrees,
   type Metres,
   type Radians,
@@ -140,12 +139,3 @@ export function writeLengthNumber(metres: number, to: LengthUnit, digits: number
   const sign = quarters < 0 ? '-' : '';
   return sign + (whole === 0 && fraction !== '' ? fraction : `${String(whole)}${fraction}`);
 }
-
-/**
- * Rounds to what a teacher can set: half centimetres.
- *
- * @param metres metres
- * @returns metres
- */
-export const toHalfCm = (metres: number): Metres =>
-  metresFromCm(Math.round(cmFromMetres(metres) * 2) / 2);

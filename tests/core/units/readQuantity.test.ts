@@ -1,11 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cmFromMetres, degreesFromRadians } from '../../../src/core/units/brands.ts';
-import {
-  readAngle,
-  readLength,
-  toHalfCm,
-  writeLength,
-} from '../../../src/core/units/readQuantity.ts';
+import { readAngle, readLength, writeLength } from '../../../src/core/units/readQuantity.ts';
 
 /** 1 in = 2.54 cm exactly (international yard and pound agreement, 1959). */
 const LENGTHS: readonly (readonly [string, number])[] = [
@@ -80,9 +75,5 @@ describe('writing lengths', () => {
         2.54 / 8 + 1e-9,
       );
     }
-  });
-
-  it('rounds to half centimetres', () => {
-    expect(cmFromMetres(toHalfCm(1.1074))).toBe(110.5);
   });
 });

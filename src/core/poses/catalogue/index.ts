@@ -47,18 +47,6 @@ export const POSES: readonly PoseDefinition[] = [
 ];
 
 /**
- * A pose that another pose's data names.
- *
- * @param id one of the catalogue
- * @returns throws when there is none, which a test rules out
- */
-export function getPose(id: string): PoseDefinition {
-  const pose = findPose(id);
-  if (pose === null) throw new Error(`No pose ${id} in the catalogue`);
-  return pose;
-}
-
-/**
  * A standing pose of the catalogue.
  *
  * @param id its name in files and links
