@@ -109,7 +109,7 @@ export const addEntries = (
 export const moveTo = (personId: string, id: string, position: Position): Promise<boolean> =>
   changeSession(personId, id, () => ({ position }));
 
-/** Puts set-ups that were made anew in place of those of the same holds. */
+/** Puts set-ups that were solved again in place of those of the same holds. */
 export async function replaceHolds(
   personId: string,
   id: string,

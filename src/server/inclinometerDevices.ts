@@ -13,7 +13,7 @@ export interface PanelMove {
   readonly disconnect?: boolean | undefined;
 }
 
-/** One stand-in that is switched on: a limb that is led by hand, and the instrument on it. */
+/** One stand-in that is switched on: a limb moved by hand, and the instrument on it. */
 export class Device {
   private readonly instrument: SimulatedInclinometer;
   private readonly startedAt: number;

@@ -194,7 +194,7 @@ export const planRecheckInWorker = (
 ): Promise<Result<readonly Recheck[]>> =>
   drawing.ask((remote) => remote.planRecheck(record, poseIds));
 
-/** Every set-up of a session, solved with what is told of today. */
+/** Every set-up of a session, solved with what was said about today. */
 export const planSessionInWorker = (
   record: RevisedRecord,
   sessions: readonly Session[],

@@ -13,7 +13,7 @@ import {
   PER_STATURE,
 } from './proportions.ts';
 
-/** Where a value came from, told beside every number that rests on it. */
+/** Where a value came from, shown beside every number that rests on it. */
 export type Source = 'measured' | 'other-side' | 'estimated' | 'default' | 'provisional';
 
 export interface MeasureUse {

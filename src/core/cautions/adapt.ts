@@ -8,7 +8,7 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import { addMusts, ADAPTATIONS, type Adaptation } from './adaptations.ts';
 import { findCautionKind } from './catalogue.ts';
 
-/** A change as a set-up tells it. */
+/** A change as a set-up reports it. */
 export interface ToldAdaptation {
   readonly caution: string;
   readonly name: string;

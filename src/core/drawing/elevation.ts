@@ -54,7 +54,7 @@ function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
   return [...others, x].map((at) => standing(at, HALF_HAND_PROP, height));
 }
 
-/** How high the hand rests, told beside it: in front of the body, so that no leg hides the number. */
+/** How high the hand rests, written beside it: in front of the body, so that no leg hides the number. */
 function drawHandHeight(sheet: Sheet): Shape[] {
   const { setUp, view, options } = sheet;
   const height = getValue(setUp, 'hand-height');
@@ -90,7 +90,7 @@ function hasHandBehindKnee(setUp: SetUp): boolean {
   return behind > BEHIND_KNEE.from && behind < BEHIND_KNEE.to;
 }
 
-/** The front knee's bend: the angle between thigh and shank, told beside it. */
+/** The front knee's bend: the angle between thigh and shank, written beside it. */
 function drawKnee(sheet: Sheet): Shape[] {
   const { setUp, view } = sheet;
   const bend = getValue(setUp, 'front-knee-bend');
@@ -115,7 +115,7 @@ function drawKnee(sheet: Sheet): Shape[] {
   ];
 }
 
-/** How far the back heel is lifted, told behind it. */
+/** How far the back heel is lifted, written behind it. */
 function drawHeelLift(sheet: Sheet): Shape[] {
   const { setUp, view, options } = sheet;
   const lift = getValue(setUp, 'back-heel-lift');

@@ -13,7 +13,7 @@ export interface Handle {
   readonly id: HandleId;
   /** Where it lies on the drawing, mm. */
   readonly at: Point;
-  /** What is held when it is led by so many millimetres of paper, right and down. */
+  /** What is held when it is dragged by so many millimetres of paper, right and down. */
   readonly lead: (right: number, down: number) => Partial<AsFound>;
 }
 

@@ -87,11 +87,11 @@ function drawPelvis(sheet: Sheet, pose: PoseDefinition, taken: readonly Box[]): 
   return shapes;
 }
 
-/** The back foot's turn against the mat's line, told beside it. */
+/** The back foot's turn against the mat's line, written beside it. */
 function drawBackFoot(sheet: Sheet, taken: readonly Box[]): Shape[] {
   const { setUp } = sheet;
   const angle = getValue(setUp, 'back-foot-angle');
-  // Feet side by side point where the mat does: nothing to tell.
+  // Feet side by side point where the mat does: there is nothing to write.
   if (angle === null || getValue(setUp, 'stance-length') === null) return [];
   const side = sideName(setUp, 'back');
   const [hx, hy] = mark(setUp, `heel${side}`);

@@ -86,7 +86,7 @@ const isUpWall = (setUp: Sheet['setUp']): boolean => {
 };
 
 /**
- * Whether a wall behind stands across the mat, told from the heel, and does not run along it.
+ * Whether a wall behind stands across the mat, measured from the heel, and does not run along it.
  *
  * @returns false when there is no wall
  */

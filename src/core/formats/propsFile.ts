@@ -29,7 +29,7 @@ export function checkPropsFile(value: unknown): Result<PropsFile> {
       problems.push(problem('duplicate-id', `props[${String(i)}].id`, { text: id }));
     seen.add(id);
   });
-  // Faces are told lowest first, so that the broad one is known.
+  // Faces are listed lowest first, so that the broad one is known.
   const sorted = props.map((each) => ({
     ...each,
     heightsCm: [...each.heightsCm].sort((a, b) => a - b),

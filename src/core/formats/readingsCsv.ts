@@ -79,7 +79,7 @@ export function readCsv(text: string): Result<CsvTable> {
   if (parsed.data.length > MOST_ROWS) {
     return { ok: false, problems: [problem('csv-too-long', '', { most: MOST_ROWS })] };
   }
-  // A row with too few cells is told by what it lacks; quotes that never close break everything.
+  // A row with too few cells is reported by what it lacks; quotes that never close break everything.
   const broken = parsed.errors.filter((each) => each.type === 'Quotes');
   if (broken.length > 0) {
     const problems = broken.map(({ row, message }) =>

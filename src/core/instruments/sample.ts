@@ -6,6 +6,6 @@ export interface Sample {
   readonly deg: number | null;
   /** 0 = worthless, 1 = as good as it gets. */
   readonly quality: number;
-  /** Percent left; null = it does not tell. */
+  /** Percent left; null = it does not say. */
   readonly batteryPercent: number | null;
 }

@@ -26,7 +26,7 @@ export const USUAL_FAULTS: Faults = {
 
 export const SAMPLES_PER_SECOND = 20;
 const MS_PER_MINUTE = 60_000;
-/** It tells its quality within this of the truth. */
+/** It reports its quality within this of the truth. */
 const QUALITY_JITTER = 0.08;
 const BATTERY_PERCENT_PER_MINUTE = 0.15;
 /** Spoiled contact: noisier, and it says so. */

@@ -2,7 +2,7 @@ import { linearRegression, mean } from 'simple-statistics';
 import type { Sample } from './sample.ts';
 
 /**
- * How a resting instrument is told from a moving one. All values are our choice: at 20
+ * How a resting instrument is distinguished from a moving one. All values are our choice: at 20
  * samples a second with a noise of 0.6° the slope over three seconds is known to 0.09°
  * a second, so that rest and 1° a second lie far on either side of the bar.
  */
@@ -20,7 +20,7 @@ const QUARTERS = 4;
 const SMOOTHED_OVER_MS = WINDOW_MS / QUARTERS;
 /** The part of the window whose mean is the reading. */
 export const READ_OVER_MS = 2500;
-/** A hole as long as this begins anew. */
+/** After a gap as long as this it starts over. */
 const LONGEST_HOLE_MS = 1000;
 const POOR_QUALITY = 0.6;
 const MOST_DROPPED = 0.2;
@@ -67,7 +67,7 @@ function isBent(quarters: readonly number[]): boolean {
   return Math.abs(first + last - second - third) / 2 > BENT_DEG;
 }
 
-/** Smooths a stream of angles and tells when it rests. */
+/** Smooths a stream of angles and says when it rests. */
 export class SteadyAngle {
   private samples: Sample[] = [];
 

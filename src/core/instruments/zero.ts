@@ -16,13 +16,13 @@ const MOST_UNKNOWN_DEG = 0.12;
 const MOST_ERROR_DEG = 0.06;
 /** However well a drift is known, it may change. Our choice. */
 const LONGEST_MINUTES = 3;
-/** Two zeros that disagree by more than this with the drift so far: it was laid down anew. */
+/** Two zeros that disagree by more than this with the drift so far: it was moved in between. */
 const JUMP_DEG = 1;
 const MS_PER_MINUTE = 60_000;
 const KEPT = 8;
 
 /**
- * The zeros of one instrument. Each new one tells how fast it drifts, so that the
+ * The zeros of one instrument. Each new one shows how fast it drifts, so that the
  * next may wait longer: the drift is the line through the zeros so far.
  */
 export class ZeroWatch {
@@ -77,7 +77,7 @@ export class ZeroWatch {
     return { middle, deg: b, rate: spread === 0 ? 0 : m, spread };
   }
 
-  /** Standard error of the drift, degrees a minute; null = one zero tells nothing of it. */
+  /** Standard error of the drift, degrees a minute; null = one zero says nothing of it. */
   private calcRateError(): number | null {
     const { spread } = this.fit();
     return spread === 0 ? null : (ZERO_ERROR / Math.sqrt(spread)) * MS_PER_MINUTE;

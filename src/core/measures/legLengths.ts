@@ -11,7 +11,7 @@ export type LegLengthAdvice = 'unclear' | 'ordinary' | 'to-note' | 'to-be-seen';
 
 /**
  * What to make of two leg lengths. A difference that is new is for a professional, too,
- * which no measure can tell: the words beside it ask.
+ * which no measure can show: the words beside it ask.
  *
  * @param left value and error
  * @param right value and error

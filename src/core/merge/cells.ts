@@ -179,9 +179,9 @@ const FROM_HISTORY = 'history';
 
 /**
  * When the answers of a file without times of change were last changed, as far as its
- * history tells.
+ * history shows.
  *
- * @returns a stamp for each answer that the history tells of
+ * @returns a stamp for each answer that stands in the history
  */
 export function datesFromHistory({ history, intake }: Person): Changes {
   const stamps: Record<string, Stamp> = {};

@@ -43,7 +43,7 @@ interface Recorded {
   readonly plannedAt?: string;
 }
 
-/** A record in a few words that tell it from another. */
+/** A record in a few words that distinguish it from another. */
 function sayRecord(kind: string, record: Recorded): string {
   const { clearedBy } = record;
   const cleared =

@@ -106,7 +106,7 @@ export const findAge = ({ birthYear }: Person, now: string): number | null =>
   birthYear === null ? null : Number(now.slice(0, 4)) - birthYear;
 
 /**
- * Whether someone is under 18 as far as the year of birth tells.
+ * Whether someone is under 18 as far as the year of birth shows.
  *
  * @param person with answers and cautions
  * @param now ISO date; the core has no clock

@@ -68,7 +68,7 @@ const REFERENCES: Readonly<
 };
 
 /**
- * What has to be pointed at, in order; null = a picture cannot tell this measure.
+ * What has to be pointed at, in order; null = a picture cannot show this measure.
  *
  * @param lineKind what the picture is straightened by
  * @returns marks in the order in which they are placed

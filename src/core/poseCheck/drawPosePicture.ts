@@ -7,7 +7,7 @@ import type { PhotoView } from './checkPose.ts';
 
 const PIXELS_PER_MM = 8;
 const LABEL = 5;
-/** What is told rather than seen is left out of a picture. */
+/** What is said rather than seen is left out of a picture. */
 const TOLD = /number|label|dimension|extension|weight|plumb|angle|arc/;
 
 /**

@@ -221,7 +221,7 @@ export interface PoseDefinition {
   readonly firstDepth: DepthDefinition | null;
   /** null = one set-up, no degrees of it. */
   readonly depth: DepthDefinition | null;
-  /** The chest's wish that is told as “short of”, if the pose has one. */
+  /** The chest's wish that is reported as “short of”, if the pose has one. */
   readonly chestTarget: 'long-edge' | 'front' | null;
   readonly starts: readonly StartDefinition[];
   /** Ranges that a must needs: without them there is no full set-up. */

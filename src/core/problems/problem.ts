@@ -8,7 +8,7 @@ export type { ProblemCode } from './catalogue.ts';
  */
 export interface Problem {
   readonly code: ProblemCode;
-  /** `error` stops the work; `warning` questions it; `note` only tells. */
+  /** `error` stops the work; `warning` questions it; `note` only informs. */
   readonly severity: 'error' | 'warning' | 'note';
   /** Where: a path like `readings[3].value`, or the name of a field. */
   readonly path: string;

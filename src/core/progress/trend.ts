@@ -11,7 +11,7 @@ export interface Trend {
   readonly points: number;
 }
 
-/** A line through fewer points tells more of their errors than of the person. Our choice. */
+/** A line through fewer points says more about their errors than about the person. Our choice. */
 export const LEAST_POINTS = 5;
 
 /** Two-sided 95 %. */

@@ -47,7 +47,7 @@ function writeSetting({ value, unit }: Said, lengthUnit: LengthUnit): string {
   return writeLength(metresFromCm(Math.abs(settable)), lengthUnit, 1);
 }
 
-/** How a line says its number; null when the drawing or another line tells it. */
+/** How a line says its number; null when the drawing or another line says it. */
 function findSay(id: SettingId, others: OtherLines): SaySetting | null {
   const other = others[id];
   if (other !== undefined) return other;

@@ -9,7 +9,7 @@ export interface PoseError {
   readonly cause: string;
   readonly first: string;
   readonly say: string;
-  /** It tells that the set-up asks more range than there is. Our reading of the practice. */
+  /** It shows that the set-up asks more range than there is. Our reading of the practice. */
   readonly pointsToRange: boolean;
 }
 

@@ -8,11 +8,11 @@ export interface PainNote {
   readonly kind: string;
   /** It rose while the pose was held. */
   readonly rising: boolean;
-  /** It was still there next morning, as it was told before the next session. */
+  /** It was still there next morning, as was said before the next session. */
   readonly nextMorning: boolean;
 }
 
-/** A sign that was seen or told while a pose was held; its id is one of cautions/catalogue.ts. */
+/** A sign that was seen or reported while a pose was held; its id is one of cautions/catalogue.ts. */
 interface SignNote {
   readonly id: string;
   /** Who cleared it; null = it still stands. */
@@ -38,6 +38,6 @@ export interface Hold {
   readonly isBelowRecommended?: boolean;
   /** What was used was already the deepest safe set-up. */
   readonly isAtBound: boolean;
-  /** An injury was told since the last session. */
+  /** An injury was reported since the last session. */
   readonly hasInjuryNote: boolean;
 }

@@ -200,7 +200,7 @@ function findPause(sessions: readonly Session[], pose: string): readonly string[
   const latest = log
     .filter((each) => each.pose === pose)
     .reduce((last, { at }) => (at > last ? at : last), '');
-  // A sign has to be cleared; a pause for pain may be overruled after it was told.
+  // A sign has to be cleared; a pause for pain may be overruled once it was announced.
   const hasSign = log.some(({ sign }) => sign !== null && sign.clearedBy === null);
   const isOverruled = SIDES.some((side) => {
     const decision = findDecision(sessions, pose, side);
@@ -218,7 +218,7 @@ function sayInstead(pose: string): string {
 
 /**
  * Plans a session for one person: every pose on its sides, each set-up solved with what is
- * told of today and with what was decided last time, and frozen with its date. A pose that
+ * said about today and with what was decided last time, and frozen with its date. A pose that
  * cannot be held, or is paused, is left out with the reason and what may be done instead.
  *
  * @param record the person with all readings

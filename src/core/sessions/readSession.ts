@@ -23,7 +23,7 @@ export interface LoggedHold {
   readonly cleared: Clearance | null;
 }
 
-/** A session as its entries tell it. */
+/** A session as its entries add up. */
 export interface SessionState {
   readonly begunAt: string | null;
   readonly ended: { readonly at: string; readonly why: EndReason; readonly note: string } | null;

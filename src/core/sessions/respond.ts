@@ -6,7 +6,7 @@ import { judge, type VerdictKind } from './ladder.ts';
 import type { LoggedHold } from './readSession.ts';
 import type { NewEntry } from './session.ts';
 
-/** Kinds of pain as they are told, and the stop sign that some of them are. */
+/** Kinds of pain as they are described, and the stop sign that some of them are. */
 export const PAIN_KINDS: readonly { readonly id: string; readonly sign: string | null }[] = [
   { id: 'stretch', sign: null },
   { id: 'ache', sign: null },

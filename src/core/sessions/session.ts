@@ -134,7 +134,7 @@ export interface Position {
 export interface Session {
   readonly id: string;
   readonly plannedAt: string;
-  /** IANA name, so that its dates are told as they were lived. */
+  /** IANA name, so that its dates are written as they were lived. */
   readonly timeZone: string;
   readonly today: Today | null;
   readonly holds: readonly PlannedHold[];

@@ -92,7 +92,7 @@ export interface SideTurn {
  * `harder-easier-harder`: the harder side once more; both alike where neither is harder.
  * `equal`: each side with all its rounds. `alternate`: the sides take turns round by round.
  * `one-side-first`: every pose on one side, then every pose on the other. A pose whose
- * sides do not differ is held once, told as its right side.
+ * sides do not differ is held once, as its right side.
  *
  * @param poses in order, each with its harder side
  * @param order of the sides

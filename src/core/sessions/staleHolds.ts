@@ -5,12 +5,12 @@ import type { SetUp } from '../setup/setUp.ts';
 import type { SessionState } from './readSession.ts';
 import type { PlannedHold } from './session.ts';
 
-/** A set-up of another day is offered anew. Our choice. */
+/** A set-up of another day is offered to be solved again. Our choice. */
 const FRESH_HOURS = 12;
 const MS_PER_HOUR = 3_600_000;
 
 /**
- * Holds still to come whose set-up should be made anew: made on another day, older than a
+ * Holds still to come whose set-up should be solved again: made on another day, older than a
  * reading or an answer of the person, by other rules, or without its posture in this browser.
  *
  * @param frozen the set-ups that were drawn, by hold

@@ -81,7 +81,7 @@ function listFurther(setUp: SetUp): readonly Held[] {
 }
 
 /**
- * One step easier or one step further from the set-up that was really used, solved anew,
+ * One step easier or one step further from the set-up that was really used, solved again,
  * with every number that changes. Never two steps, never past the deepest safe set-up.
  *
  * @param plan the plan that was solved
@@ -98,7 +98,7 @@ export function takeStep(plan: Plan, used: AsFound, direction: 'easier' | 'furth
       ? listFurther(before)
       : listEasier(before, depth?.quantity === 'front-knee-bend', depth?.easiest ?? 0);
   for (const { words, change } of candidates) {
-    // A depth that is held anew frees the hand and the stance that went with the old one.
+    // A new depth frees the hand and the stance that went with the old one.
     const kept = 'depth' in change ? NOT_MOVED : used;
     const held: AsFound = { ...kept, ...change };
     const after = planMoved(plan, held);

@@ -39,7 +39,7 @@ function toHold(
 
 /**
  * Everything that was logged of one person, as the ladder reads it. Whether pain was still
- * there next morning is what was told before the session that came after.
+ * there next morning is what was said before the session that came after.
  *
  * @param sessions of this person, in any order
  * @returns the oldest first

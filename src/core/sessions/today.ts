@@ -4,7 +4,7 @@ import type { Side } from '../measures/protocol.ts';
 import type { CautionEntry, PersonRecord } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 
-/** What was told before a session. Every answer may be left out. */
+/** What was said before a session. Every answer may be left out. */
 export interface Today {
   readonly askedAt: string;
   /** Cautions that hold for today: a sore knee, a sore low back … Ids of cautions/catalogue.ts. */

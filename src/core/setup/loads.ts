@@ -35,7 +35,7 @@ function shareGround({
 }
 
 /**
- * Whether a posture alone tells what each leg carries: on one foot, on two side by side, or
+ * Whether a posture alone determines what each leg carries: on one foot, on two side by side, or
  * with the back heel lifted, so that the foot bears from its ball.
  */
 function isDetermined({ legs: { front, back } }: Skeleton): boolean {

@@ -40,7 +40,7 @@ const refuse = (...problems: readonly Problem[]): Planned => ({ kind: 'problems'
  * @param side left or right
  * @param rules house rules that differ from the defaults
  * @param level one of the pose's levels; null = the pose as it is usually done
- * @returns its `levels` tell of those that were tried
+ * @returns its `levels` report those that were tried
  */
 export function planPose(
   context: PlanningContext,

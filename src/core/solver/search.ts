@@ -41,7 +41,7 @@ export function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): A
  * and a pull is at its end. While a pull falls short, every draft is corrected whose
  * estimate leads farther: the cheapest one does not always.
  *
- * @param before an answer to the same task, that is to be bettered
+ * @param before an answer to the same task, which has to be improved
  * @returns the farthest answer that keeps every must; the least broken one if none does
  */
 function findBest(run: Run, aim: Aim, starts: readonly Posture[], before: Answer | null): Answer {

@@ -4,7 +4,7 @@ import { calcMonteCarlo, makeSeeded, type MonteCarlo } from './monteCarlo.ts';
 import { sweep, type Influence, type Sweep } from './sensitivity.ts';
 
 export interface ErrorBars {
-  /** ± one standard error of each number, never below what a tape or an eye can tell. */
+  /** ± one standard error of each number, never below what a tape or an eye can see. */
   readonly plusMinus: ReadonlyMap<SettingId | 'depth', number>;
   readonly influences: readonly Influence[];
 }
@@ -29,7 +29,7 @@ export function calcErrorBars(plan: Plan): ErrorBars | null {
 
 /**
  * The same from the pose's own starts, which is slower. Where another joint takes over
- * within one standard error, or the pose cannot be held any more, no slope tells enough:
+ * within one standard error, or the pose cannot be held any more, no slope says enough:
  * then ± is the scatter of made-up repeats of the measuring.
  *
  * @param plan the plan that was solved

@@ -9,7 +9,7 @@ import type { SettingId } from '../setup/settingKinds.ts';
 
 /** Made-up repeats of the measuring. */
 export const DRAWS = 2000;
-/** Where one joint limits in at least this share of the draws, ± tells the whole doubt. */
+/** Where one joint limits in at least this share of the draws, ± gives the whole uncertainty. */
 export const ONE_JOINT_SHARE = 0.95;
 
 export interface SettingBand {

@@ -92,7 +92,7 @@ const OUT_OF_REACH_ERRORS = 4;
 
 /**
  * Measures that can move this set-up: every range that comes near its limit, and all else.
- * Of two opposite motions a report tells the nearer one, so that the other is no nearer.
+ * Of two opposite motions a report gives the nearer one, so that the other is no nearer.
  *
  * @returns measures with their errors
  */

@@ -11,7 +11,7 @@ import { ReadingField } from './ReadingField.tsx';
 import { TapeReading } from './TapeReading.tsx';
 import type { Slot } from './slots.ts';
 
-/** The lengths of one leg that tape sums need; null while they cannot be told. */
+/** The lengths of one leg that tape sums need; null while they are not known. */
 function findTapeBody(record: PersonRecord, side: Side | null): TapeBody | null {
   const body = calcBody(calcMeasureSet(record.readings));
   if (!body.ok || side === null) return null;

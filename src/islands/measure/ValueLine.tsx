@@ -14,7 +14,7 @@ import { writeDate, writeValue } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 
-/** What has changed, told apart from what measuring alone would show. */
+/** What has changed by more than measuring alone would show. */
 function sayChange(
   { difference, smallestReal, verdict }: Comparison,
   write: (value: number) => string,

@@ -15,7 +15,7 @@ const sayDate = (at: string): string => (Date.parse(at) === 0 ? 'earlier' : writ
 /** What was answered when, newest first. */
 export function HistoryList({ person }: { person: Person }) {
   const own = person.history.filter(({ isEarlier }) => isEarlier !== true);
-  // An earlier answer that a change tells already, as what came of it or what it replaced.
+  // An earlier answer that a change already shows, as what came of it or what it replaced.
   const isTold = ({ at, field, to }: Change): boolean =>
     own.some((each) => each.field === field && (each.at === at || each.from === to));
   const changes = person.history

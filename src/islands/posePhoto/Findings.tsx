@@ -4,7 +4,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/words.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 
-/** What a picture tells beside its plan; what differs by more than the error comes first. */
+/** What a picture shows beside its plan; what differs by more than the error comes first. */
 export function Findings({ findings }: { findings: readonly PoseFinding[] | null }) {
   const unit = useUnit();
   if (findings === null) return <p>The comparison stands here once every mark is placed.</p>;

@@ -24,7 +24,7 @@ interface ChartPoint {
 export interface ChartLine {
   readonly name: string;
   readonly points: readonly ChartPoint[];
-  /** A second side is told apart by its dashes and its squares, not by colour alone. */
+  /** A second side differs by its dashes and its squares, not by colour alone. */
   readonly isSecond?: boolean;
 }
 

@@ -50,7 +50,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
     return () => {
       clearTimeout(timer);
     };
-    // One timer a breath: it begins anew when a breath was counted or the pace changed.
+    // One timer a breath: it restarts when a breath was counted or the pace changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [isCounting, pace, breath, hasSound]);
   const tap = (): void => {

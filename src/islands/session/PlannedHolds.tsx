@@ -9,7 +9,7 @@ import { TableHead } from '../shared/ui/TableHead.tsx';
 
 /** A knee that is bent by less is straight or soft. */
 const LEAST_TOLD = 12;
-/** Numbers that are told of a hold at a glance. */
+/** Numbers of a hold that are shown at a glance. */
 const TOLD = ['stance-length', 'front-knee-bend', 'hand-height'];
 
 interface PlannedHoldsProps {

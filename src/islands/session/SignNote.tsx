@@ -9,13 +9,13 @@ interface SignNoteProps {
   onChange: (change: Partial<HoldNotes>) => void;
 }
 
-/** Signs that may be told or seen while a pose is held. */
+/** Signs that may be reported or seen while a pose is held. */
 const IN_SESSION = ['sharp-joint-pain', 'tingling', 'knee-gives-way', 'night-pain'];
 const SIGNS = CAUTION_KINDS.filter(
   ({ id, tier }) => tier === 'emergency' || tier === 'same-day' || IN_SESSION.includes(id),
 );
 
-/** A stop sign that was told or seen. */
+/** A stop sign that was reported or seen. */
 export function SignNote({ notes, cleared, onChange }: SignNoteProps) {
   const name = notes.sign === null ? null : (findCautionKind(notes.sign)?.name ?? notes.sign);
   return (

@@ -20,7 +20,7 @@ interface StaleNoticeProps {
   frozen: ReadonlyMap<string, SetUp> | undefined;
 }
 
-/** Says when the set-ups still to come are old, and offers to make them anew. */
+/** Says when the set-ups still to come are old, and offers to solve them again. */
 export function StaleNotice({ record, sessions, session, state, frozen }: StaleNoticeProps) {
   const [isWorking, setIsWorking] = useState(false);
   const [told, setTold] = useState('');

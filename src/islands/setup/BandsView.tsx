@@ -20,8 +20,8 @@ interface BandsViewProps {
 }
 
 /**
- * Where more than one joint may stop a pose, ± tells too little: the measuring is made up
- * anew many times, each time solved, and the middle nine tenths are shown. Takes seconds,
+ * Where more than one joint may stop a pose, ± says too little: the measuring is simulated
+ * many times, each time solved, and the middle nine tenths are shown. Takes seconds,
  * so it waits to be asked.
  */
 export function BandsView({ request, unit }: BandsViewProps) {
@@ -48,7 +48,7 @@ export function BandsView({ request, unit }: BandsViewProps) {
   return result.value === null ? null : <Drawn bands={result.value} unit={unit} />;
 }
 
-/** A band no wider than this tells nothing, cm or degrees. */
+/** A band no wider than this says nothing, cm or degrees. */
 const NARROW = 1;
 
 function Drawn({ bands, unit }: Omit<BandsViewProps, 'request'> & { bands: Bands }) {
@@ -59,7 +59,7 @@ function Drawn({ bands, unit }: Omit<BandsViewProps, 'request'> & { bands: Bands
     <div role="status">
       <p>
         {oneJointShare >= ONE_JOINT_SHARE
-          ? `The same joint stops it in ${String(share)} of 100 repeats: ± tells the whole doubt.`
+          ? `The same joint stops it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`
           : `The joint that stops it most often does so in only ${String(share)} of 100 repeats, so ± alone tells too little.`}
         {held < draws &&
           ` In ${(draws - held).toLocaleString('en')} of ${draws.toLocaleString('en')} the pose could not be held.`}

@@ -51,9 +51,9 @@ const ARROWS: Readonly<Record<string, Point>> = {
 };
 const BRACKETS: Readonly<Record<string, number>> = { '[': -1, ']': 1, '{': -5, '}': 5 };
 const HANDLE_RADIUS = 4;
-/** A foot led along the mat is not meant to leave its line by less, cm. Our choice. */
+/** A foot dragged along the mat is not meant to leave its line by less, cm. Our choice. */
 const ACROSS_FROM = 1;
-/** A heel led across the mat comes to rest on a heel line within this, cm. Our choice. */
+/** A heel dragged across the mat snaps to a heel line within this, cm. Our choice. */
 const SNAPS_WITHIN = 1.2;
 
 function snapToLine(led: Partial<AsFound>, lines: readonly HeelLineMark[]): Partial<AsFound> {
@@ -75,7 +75,7 @@ function findShown(setUp: SetUp): AsFound {
   };
 }
 
-/** The step from what is shown to what is led to, taken from what is held. */
+/** The step from what is shown to where the pointer is, taken from what is held. */
 function addToHeld(led: Partial<AsFound>, shown: AsFound, held: AsFound): Partial<AsFound> {
   const sums = (Object.keys(led) as (keyof AsFound)[]).flatMap((key) => {
     const [to, from] = [led[key], shown[key]];

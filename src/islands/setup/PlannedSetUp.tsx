@@ -28,7 +28,7 @@ interface PlannedSetUpProps {
   onAsk: (asked: Asked) => void;
 }
 
-/** One pose and side planned, drawn and told; what is moved by hand begins from here. */
+/** One pose and side planned, drawn and described; what is moved by hand begins from here. */
 export function PlannedSetUp(props: PlannedSetUpProps) {
   const { record, pose, side, rules, level, studio, onAsk } = props;
   const asked = { record, poseId: pose.id, side, rules, level };
@@ -45,7 +45,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
   const problems = result?.ok === false ? result.problems : [];
   const isDeepest = rules.depth === 'deepest';
   const isMovable = isStanding && planned !== null && planned.status !== 'failed';
-  // While a foot is led the drawing comes first; what is told beside it follows when there is time.
+  // While a foot is dragged the drawing comes first; the text beside it follows when there is time.
   const shown = useDeferredValue(
     useMemo(() => ({ setUp, planned, moved }), [setUp, planned, moved]),
   );

@@ -20,7 +20,7 @@ interface StudioViewProps {
   onClose: () => void;
 }
 
-/** The set-up to be read from across the room: one thing at a time, led by any key a pedal sends. */
+/** The set-up to be read from across the room: one thing at a time, moved on by any key a pedal sends. */
 export function StudioView({ pose, setUp, moved, step, onStep, onClose }: StudioViewProps) {
   const unit = useUnit();
   const dialog = useRef<HTMLDialogElement>(null);

@@ -36,7 +36,7 @@ function sayUsable({ hasDeg, measuredDeg, heldBackDeg, heldBackFor }: JointRepor
 
 /**
  * What each joint is asked against what it has, as water in a vessel as tall as what it
- * has. Pointing at one, reaching it by key or pressing it tells where its brim comes from.
+ * has. Pointing at one, reaching it by key or pressing it says where its brim comes from.
  */
 export function Vessels({ setUp }: { setUp: SetUp }) {
   const [told, setTold] = useState<string | null>(null);
@@ -121,7 +121,10 @@ function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): s
   return `${written} ± ${error.toFixed(1)}°${when}`;
 }
 
-/** Whole degrees, none told that is not there; the solver's last hundredths do not take one. */
+/**
+ * Whole degrees, rounded down so that none is promised that is not there; the solver's last
+ * hundredths do not take one.
+ */
 const wholeDegrees = (spareDeg: number): number => Math.floor(toTenths(Math.abs(spareDeg)));
 
 function sayMargin(joint: JointReport): string {

@@ -33,7 +33,7 @@ export interface MovedSetUp {
   readonly answer: Moved | null;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
-  /** Holds something where it is led. `isNew` = a new step to undo; while a drag goes on it is the same. */
+  /** Holds something where it is dragged to. `isNew` = a new step to undo; while a drag goes on it is the same. */
   readonly move: (change: Change, isNew: boolean) => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -87,7 +87,7 @@ export function useMoved(
   const { now } = history;
   useEffect(() => {
     if (isMoved(now)) asking.current?.put(now);
-    // Whoever is asked anew is told anew.
+    // A newly opened plan has to be given the moves again.
   }, [now, key, backFootDeg]);
 
   const change = (step: (from: MoveHistory) => MoveHistory): void => {

@@ -56,11 +56,11 @@ interface SheetDrawingProps {
   /** What lies over the drawing and can be taken hold of. */
   children?: ReactNode;
   ref?: Ref<SVGSVGElement>;
-  /** A box to keep while something is led, so that nothing slides under the hand. */
+  /** A box to keep while something is dragged, so that nothing slides under the hand. */
   box?: Drawing['box'];
 }
 
-/** A drawing of the core. Its caption tells the same in words. */
+/** A drawing of the core. Its caption says the same in words. */
 export function SheetDrawing({
   drawing,
   size,

@@ -5,7 +5,7 @@ const DOTS_PER_MM = 300 / 25.4;
 export const toImageAddress = (svg: string): string =>
   `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
 
-/** Paints a picture anew on white, of a size in dots. */
+/** Redraws a picture on white, of a size in dots. */
 export async function paint(
   source: CanvasImageSource,
   width: number,

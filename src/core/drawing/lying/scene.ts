@@ -110,7 +110,7 @@ export class Scene {
     this.label(id, [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2], words);
   }
 
-  /** A number of the set-up told near a point. */
+  /** A number of the set-up, written near a point. */
   label(id: SettingId, near: Point, words: string): void {
     this.labels.push(() => {
       this.placeLabel(id, near, words);

@@ -1,6 +1,6 @@
 import type { Sample } from '../../../core/instruments/sample.ts';
 
-/** What a stream of angles tells. */
+/** What a stream of angles reports. */
 interface Listener {
   readonly onSample: (sample: Sample) => void;
   /** Nothing comes; the source tries again by itself. */

@@ -34,7 +34,7 @@ async function readMegapixels(file: File): Promise<number | null> {
   return null;
 }
 
-/** Paints a decoded picture anew, which leaves every tag behind. */
+/** Redraws a decoded picture, which leaves every tag behind. */
 async function repaint(source: CanvasImageSource, width: number, height: number): Promise<Picture> {
   const by = Math.min(1, LONGEST_EDGE / Math.max(width, height));
   const [ownWidth, ownHeight] = [Math.round(width * by), Math.round(height * by)];
@@ -45,7 +45,7 @@ async function repaint(source: CanvasImageSource, width: number, height: number)
 /**
  * Opens a picture file.
  *
- * @returns problems `not-a-picture`, `picture-too-large`, told by the file's name
+ * @returns problems `not-a-picture`, `picture-too-large`, with the file's name
  */
 export async function loadPicture(file: File): Promise<Result<Picture>> {
   const tooLarge = (megapixels: number): Result<Picture> => {

@@ -25,7 +25,7 @@ export interface MarkedState {
   readonly tell: (problems: readonly Problem[]) => void;
 }
 
-/** @param onOpen what else begins anew with another picture */
+/** @param onOpen what else starts over with another picture */
 export function usePicture(onOpen?: () => void): MarkedState {
   const [opened, setOpened] = useState<OpenedPicture | null>(null);
   const [marks, setMarks] = useState<Readonly<Record<string, Pixel>>>({});
