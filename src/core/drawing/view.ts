@@ -10,7 +10,7 @@ import type { Point } from './shapes.ts';
  */
 export interface View {
   readonly axis: 'side' | 'front' | 'above';
-  /** +1 = from the mat's left edge, or from above with +x up the page; −1 = the other way. */
+  /** +1 = from the mat's left edge, its front edge, or above with +x up the page; −1 = the other way. */
   readonly from: 1 | -1;
   readonly words: string;
 }
@@ -58,7 +58,7 @@ export const FRONT_VIEW: View = {
  * @returns mm at 1:10, x to the right, y down
  */
 export const toElevation = ({ axis, from }: View, [x, y, z]: LandmarkCm): Point =>
-  axis === 'front' ? [y, -z] : axis === 'above' ? [-y * from, -x * from] : [-x * from, -z];
+  axis === 'front' ? [y * from, -z] : axis === 'above' ? [-y * from, -x * from] : [-x * from, -z];
 
 /**
  * Distance toward the viewer, for what covers what.
@@ -66,7 +66,7 @@ export const toElevation = ({ axis, from }: View, [x, y, z]: LandmarkCm): Point 
  * @returns cm, larger is nearer
  */
 export const depthOf = ({ axis, from }: View, [x, y, z]: LandmarkCm): number =>
-  axis === 'front' ? x : axis === 'above' ? z : y * from;
+  axis === 'front' ? x * from : axis === 'above' ? z : y * from;
 
 /**
  * A point of the mat as seen from above, the viewer's edge at the bottom.

@@ -1,6 +1,5 @@
 import type { Body } from '../body/body.ts';
 import type { Demonstration } from '../measures/demonstration.ts';
-import { mirror } from '../geometry/vector.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { LyingFormId } from '../poses/lying/lyingPose.ts';
 import type { LandmarkCm } from '../skeleton/landmark.ts';
@@ -15,6 +14,8 @@ interface LyingPosture {
   readonly posed: Omit<Demonstration, 'reads' | 'seenFrom'>;
   /** The whole body is raised by this, cm. */
   readonly raisedCm: number;
+  /** Hip centres off the wall at the feet, cm; 0 = there is none. */
+  readonly offWallCm: number;
 }
 
 /** How far the legs of a seated straddle are drawn apart: it is not a number that is set. */
@@ -23,26 +24,32 @@ const STRADDLE_DEG = 35;
 const asin = (x: number): number => Math.asin(Math.min(1, Math.max(-1, x))) / DEG;
 const acos = (x: number): number => Math.acos(Math.min(1, Math.max(-1, x))) / DEG;
 
-const onBack = (posture: Pick<Demonstration, 'measured' | 'other' | 'arms'>): LyingPosture => ({
-  posed: { base: 'on the back', ...posture },
-  raisedCm: 0,
-});
+const onBack = (
+  posture: Pick<Demonstration, 'measured' | 'other' | 'arms'>,
+  offWallCm = 0,
+): LyingPosture => ({ posed: { base: 'on the back', ...posture }, raisedCm: 0, offWallCm });
 
 /** Shin level to the wall, knee at a right angle; the back foot on the wall as well. */
 const bentKnee = (n: LyingNumbers): LyingPosture =>
-  onBack({
-    measured: { flexion: 90, abduction: n.range('hip-opening'), knee: 90 },
-    other: { abduction: acos(n.shank / n.otherLeg) },
-    arms: 'out',
-  });
+  onBack(
+    {
+      measured: { flexion: 90, abduction: n.range('hip-opening'), knee: 90 },
+      other: { abduction: acos(n.shank / n.otherLeg) },
+      arms: 'out',
+    },
+    n.ankle + n.shank,
+  );
 
 function straight(n: LyingNumbers): LyingPosture {
   const half = (n.legLength - n.hips) / 2;
-  return onBack({
-    measured: { abduction: asin(half / n.leg) },
-    other: { abduction: asin(half / n.otherLeg) },
-    arms: 'out',
-  });
+  return onBack(
+    {
+      measured: { abduction: asin(half / n.leg) },
+      other: { abduction: asin(half / n.otherLeg) },
+      arms: 'out',
+    },
+    n.ankle + Math.sqrt(Math.max(0, n.leg ** 2 - half ** 2)),
+  );
 }
 
 const crossed = (n: LyingNumbers): LyingPosture =>
@@ -71,7 +78,7 @@ function seated(n: LyingNumbers, abduction: number): LyingPosture {
     other: leg,
     arms: 'down',
   } as const;
-  return { posed, raisedCm };
+  return { posed, raisedCm, offWallCm: 0 };
 }
 
 const POSTURES: Readonly<Record<LyingFormId, (n: LyingNumbers) => LyingPosture>> = {
@@ -85,7 +92,7 @@ const POSTURES: Readonly<Record<LyingFormId, (n: LyingNumbers) => LyingPosture>>
   'lying-pyramid': pyramid,
   staff: (n) => seated(n, 0),
   'seated-straddle': (n) => seated(n, STRADDLE_DEG),
-  'bound-angle': () => ({ posed: { base: 'soles together' }, raisedCm: 0 }),
+  'bound-angle': () => ({ posed: { base: 'soles together' }, raisedCm: 0, offWallCm: 0 }),
 };
 
 /** Left and right change places, where the left leg is the one in front. */
@@ -100,8 +107,8 @@ const swapSides = (name: string): string =>
  * @param n one person's numbers
  * @param body lengths of the body, metres
  * @param side the front, raised or crossed leg
- * @returns by name, cm, from the floor under the hips: x toward the feet of a body on its back,
- *   and ahead of one that sits; y to its left, z up
+ * @returns by name, cm: x toward the head, from the wall, or from under the hips where no wall is at
+ *   the feet; z up, y so that the frame is right-handed: the right of a body on its back
  */
 export function calcLyingLandmarks(
   form: LyingFormId,
@@ -109,16 +116,15 @@ export function calcLyingLandmarks(
   body: Body,
   side: Side,
 ): Readonly<Record<string, LandmarkCm>> {
-  const { posed, raisedCm } = POSTURES[form](n);
+  const { posed, raisedCm, offWallCm } = POSTURES[form](n);
   const { landmarks } = poseDemonstration(body, { ...posed, seenFrom: 'the side', reads: null });
   return Object.fromEntries(
     Object.entries(landmarks).map(([name, [x, y, z]]): [string, LandmarkCm] => {
-      const point = [x, y, z + raisedCm] as const;
-      const own = side === 'right' ? point : mirror(point);
-      const [atX, atY, atZ] = own;
+      // A body is posed with its head toward −x; a lying one counts x from the wall to the head.
+      const own = side === 'right' ? -y : y;
       return [
         side === 'right' ? name : swapSides(name),
-        [toThousandths(atX), toThousandths(atY), toThousandths(atZ)],
+        [toThousandths(offWallCm - x), toThousandths(own), toThousandths(z + raisedCm)],
       ];
     }),
   );

@@ -3,7 +3,7 @@ import { LYING_POSES } from '../../../src/core/poses/lying/index.ts';
 import { planSetUp } from '../../../src/core/setup/planSetUp.ts';
 import { calcExpression } from '../../support/expression.ts';
 import { contextOf, REFERENCE, STIFF } from '../../support/people.ts';
-import { planPlain, settingOf } from '../../support/plan.ts';
+import { markOf, planPlain, settingOf } from '../../support/plan.ts';
 
 describe('lying and seated forms', () => {
   it('lying warrior II: the wall is the floor, worked by hand', () => {
@@ -65,6 +65,22 @@ describe('lying and seated forms', () => {
       }
     },
   );
+
+  it('has a posture: the wall at x = 0, both soles on it, the head beyond the hips, on either side', () => {
+    for (const side of ['left', 'right'] as const) {
+      for (const pose of ['lying-warrior-two', 'lying-triangle']) {
+        const setUp = planPlain(REFERENCE, pose, side);
+        const hips = markOf(setUp, 'pelvisCentre');
+        expect(hips[0]).toBeCloseTo(settingOf(setUp, 'hips-off-wall'), 1);
+        for (const ankle of ['ankleLeft', 'ankleRight']) {
+          expect(markOf(setUp, ankle)[0]).toBeCloseTo(7, 1);
+        }
+        expect(markOf(setUp, 'head')[0]).toBeGreaterThan(hips[0] + 40);
+        // On its back the body's left lies to the right of one who looks from the wall to the head.
+        expect(markOf(setUp, 'hipLeft')[1]).toBeLessThan(markOf(setUp, 'hipRight')[1]);
+      }
+    }
+  });
 
   it('names a missing measure, and stops at a stop sign', () => {
     const missing = planSetUp(contextOf({ stature: 170 }), 'staff', 'left');

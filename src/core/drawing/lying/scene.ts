@@ -37,15 +37,15 @@ export const SCENES: Readonly<Record<LyingFormId, LyingScene>> = {
 
 export const VIEWS: Readonly<Record<LyingScene, View>> = {
   // The head is up the page, the wall at the feet below.
-  'before-a-wall': { axis: 'above', from: -1, words: 'seen from above' },
-  'beside-a-wall': { axis: 'above', from: -1, words: 'seen from above' },
-  'from-the-side': { axis: 'side', from: -1, words: 'seen from the side' },
-  'from-the-feet': { axis: 'front', from: 1, words: 'seen from the feet' },
+  'before-a-wall': { axis: 'above', from: 1, words: 'seen from above' },
+  'beside-a-wall': { axis: 'above', from: 1, words: 'seen from above' },
+  'from-the-side': { axis: 'side', from: 1, words: 'seen from the side' },
+  'from-the-feet': { axis: 'front', from: -1, words: 'seen from the feet' },
 };
 
 /** Which way the soles look away from, so that the flesh of a foot stays off the wall or the floor. */
 const SOLE_UP: Readonly<Record<View['axis'], Vec3>> = {
-  above: [-1, 0, 0],
+  above: [1, 0, 0],
   side: [0, 0, 1],
   front: [0, 0, 1],
 };
