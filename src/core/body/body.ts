@@ -98,6 +98,8 @@ class LengthReader {
  * @param set values of one person
  * @returns the body, or problems that name the measure: `stature-needed`, `leg-parts-disagree`,
  *   `trunk-too-short`
+ * @example
+ * calcBody(context.set).ok // → true
  */
 export function calcBody(set: MeasureSet): Result<Body> {
   const reader = new LengthReader(set);

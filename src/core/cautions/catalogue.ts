@@ -275,5 +275,7 @@ const byId = new Map(CAUTION_KINDS.map((each) => [each.id, each]));
  *
  * @param id as in a person file
  * @returns null when it is none that we know
+ * @example
+ * findCautionKind('pregnancy').tier // → "send-on"
  */
 export const findCautionKind = (id: string): CautionKind | null => byId.get(id) ?? null;

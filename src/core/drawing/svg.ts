@@ -9,6 +9,8 @@ const DRAWN_SCALE = 10;
  *
  * @param text as typed or read
  * @returns text without signs that mean something there
+ * @example
+ * escapeText('5 < 6 & 7') // → "5 &lt; 6 &amp; 7"
  */
 export const escapeText = (text: string): string =>
   text

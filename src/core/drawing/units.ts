@@ -7,6 +7,8 @@ import { writeLengthNumber, type LengthUnit } from '../units/readQuantity.ts';
  * @param cm centimetres
  * @param unit centimetres or inches
  * @returns the number without its unit
+ * @example
+ * writeSettable(104.7, 'cm') // → "104.5"
  */
 export function writeSettable(cm: number, unit: LengthUnit): string {
   const shown = unit === 'cm' ? Math.round(cm * 2) / 2 : cm;
@@ -18,5 +20,7 @@ export function writeSettable(cm: number, unit: LengthUnit): string {
  *
  * @param degrees the angle
  * @returns whole degrees with their sign
+ * @example
+ * writeDegrees(71.6) // → "72°"
  */
 export const writeDegrees = (degrees: number): string => `${String(Math.round(degrees))}°`;

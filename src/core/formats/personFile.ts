@@ -175,6 +175,8 @@ export function readPersonFile(
  * A person as file text, with what was kept of them; what was held before stands in the sessions.
  *
  * @returns JSON text
+ * @example
+ * JSON.parse(writePersonFile(record)).format // → "stillwater.person"
  */
 export const writePersonFile = ({
   held: _held,

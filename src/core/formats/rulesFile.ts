@@ -11,6 +11,8 @@ const schema = joiFromSchema(rulesSchema);
  *
  * @param value as read from a file
  * @returns the rules, or every problem by path
+ * @example
+ * checkRules({ backFootDeg: 'far' }).ok // → false
  */
 export function checkRules(value: unknown): Result<Partial<HouseRules>> {
   const problems = findShapeProblems(schema, value).map((each) => ({

@@ -9,6 +9,8 @@ const turn = (o: Point2, a: Point2, b: Point2): number =>
  *
  * @param points any points
  * @returns corners
+ * @example
+ * convexHull([[0, 0], [2, 0], [1, 1], [2, 2], [0, 2]]).length // → 4
  */
 export const convexHull = (points: readonly Point2[]): Point2[] =>
   findCorners(points).map((i) => points[i]!);

@@ -59,6 +59,8 @@ export const combine = (a: Vec3, byA: number, b: Vec3, byB: number): Vec3 => [
  * @param b in the same frame
  * @param share 0 to 1
  * @returns on the line through both
+ * @example
+ * lerp([0, 0, 0], [2, 4, 6], 0.5) // → [1,2,3]
  */
 export const lerp = (a: Vec3, b: Vec3, share: number): Vec3 => addScaled(a, subtract(b, a), share);
 /**
@@ -75,6 +77,8 @@ export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2
  * @param a any vector
  * @param b in the same frame
  * @returns a × b
+ * @example
+ * cross([1, 0, 0], [0, 1, 0]) // → [0,0,1]
  */
 export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[1] * b[2] - a[2] * b[1],
@@ -94,6 +98,8 @@ export const length = (a: Vec3): number => Math.sqrt(dot(a, a));
  * @param a any point
  * @param b in the same frame
  * @returns in the unit of their components
+ * @example
+ * distance([0, 0, 0], [3, 4, 0]) // → 5
  */
 export const distance = (a: Vec3, b: Vec3): number => {
   const [x, y, z] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
@@ -145,5 +151,7 @@ export function turnAbout(a: Vec3, axis: Vec3, angleRad: number): Vec3 {
  *
  * @param a any vector
  * @returns with y turned round
+ * @example
+ * mirror([1, 2, 3]) // → [1,-2,3]
  */
 export const mirror = (a: Vec3): Vec3 => [a[0], -a[1], a[2]];

@@ -14,6 +14,8 @@ export type MeasureSet = ReadonlyMap<string, MeasureValue>;
  * @param measure which
  * @param side null = a measure without sides
  * @returns measure and side as one text
+ * @example
+ * measureKey('hip-flexion', 'left') // → "hip-flexion left"
  */
 export const measureKey = (measure: MeasureId, side: Side | null): string =>
   side === null ? measure : `${measure} ${side}`;
@@ -31,6 +33,8 @@ export const sidesOf = (sided: boolean): readonly (Side | null)[] => (sided ? SI
  *
  * @param readings of one person, in any order
  * @returns values found by measure and side
+ * @example
+ * calcMeasureSet(record.readings).get('stature').value // → 171
  */
 export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
   const sittings = splitByMeasure(readings);
@@ -55,6 +59,8 @@ export function calcMeasureSet(readings: readonly Reading[]): MeasureSet {
  * @param measure which
  * @param side null = a measure without sides
  * @returns null when it was never taken
+ * @example
+ * findValue(context.set, 'hip-flexion', 'left').value // → 120
  */
 export const findValue = (
   set: MeasureSet,

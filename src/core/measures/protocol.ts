@@ -7,6 +7,8 @@ export const SIDES: readonly Side[] = ['left', 'right'];
  *
  * @param side left or right
  * @returns right or left
+ * @example
+ * otherSide('left') // → "right"
  */
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 

@@ -7,6 +7,8 @@ const BOTH_ALIKE = ['staff', 'bound-angle', 'seated-straddle'];
  *
  * @param id one of the catalogue
  * @returns true for lying forms and unknown poses
+ * @example
+ * hasSides('mountain') // → false
  */
 export const hasSides = (id: string): boolean =>
   findPose(id)?.family !== 'neutral' && !BOTH_ALIKE.includes(id);

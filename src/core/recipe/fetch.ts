@@ -9,6 +9,8 @@ import { findSupportProps, nameStack } from '../setup/supportProps.ts';
  *
  * @param setUp the set-up
  * @returns one line a prop
+ * @example
+ * listProps(setUp) // → []
  */
 export function listProps(setUp: SetUp): readonly string[] {
   const hand = findHandProp(setUp, USUAL_PROPS);

@@ -71,6 +71,8 @@ export interface RecipeLine<Each extends Said = Setting> {
  *
  * @param unit centimetres or inches
  * @returns one line a setting
+ * @example
+ * listRecipe(setUp, 'cm')[0].words // → "front heel 47.5 cm from the mat’s front edge"
  */
 export function listRecipe<Each extends Said>(
   { settings, side }: { readonly settings: readonly Each[]; readonly side: Side },

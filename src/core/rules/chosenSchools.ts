@@ -27,6 +27,8 @@ export function findChosenRules(person: Person, poseId: string): Partial<HouseRu
  * @param poseId one of the catalogue
  * @param given house rules that differ from the defaults
  * @returns with every rule
+ * @example
+ * resolveRules(record.person, 'triangle', { backFootDeg: 75 }).backFootDeg // → 75
  */
 export const resolveRules = (
   person: Person,

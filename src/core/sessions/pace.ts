@@ -9,6 +9,8 @@ const TAPS = 4;
  *
  * @param seconds a breath
  * @returns seconds a breath
+ * @example
+ * clampPace(60) // → 20
  */
 export const clampPace = (seconds: number): number =>
   Math.min(LONGEST, Math.max(SHORTEST, Math.round(seconds * 2) / 2));

@@ -15,5 +15,7 @@ const WORDS: Readonly<Record<VerdictKind, string>> = {
  *
  * @param kind of the verdict
  * @returns a few words, to stand in a sentence
+ * @example
+ * sayVerdict('go-on') // → "one step further"
  */
 export const sayVerdict = (kind: VerdictKind): string => WORDS[kind];

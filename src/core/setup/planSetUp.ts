@@ -204,6 +204,8 @@ function withTried(planned: Planned, pose: PoseDefinition, tried: readonly Tried
  * @param side left or right
  * @param rules house rules that differ from the defaults
  * @returns none for an unknown pose
+ * @example
+ * describeLevels(context, 'tree', 'left', {}).length // → 4
  */
 export function describeLevels(
   context: PlanningContext,
@@ -229,6 +231,8 @@ export function describeLevels(
  * @param level one of the pose's levels; null = its usual one, `auto` = the hardest that fits
  * @returns a set-up, which may say `failed` (an answer too), or problems:
  *   `unknown-pose`, `unknown-level`, `missing-measure`, and those of the body
+ * @example
+ * planSetUp(context, 'triangle', 'right').value.status // → "solved"
  */
 export function planSetUp(
   context: PlanningContext,

@@ -231,6 +231,8 @@ export interface SetUp {
  *
  * @param id which setting
  * @returns cm or degrees
+ * @example
+ * getValue(setUp, 'stance-length') // → 106.6
  */
 export const getValue = ({ settings }: Pick<SetUp, 'settings'>, id: SettingId): number | null =>
   settings.find((each) => each.id === id)?.value ?? null;

@@ -286,6 +286,8 @@ export type SettingId = (typeof SETTING_KINDS)[number]['id'];
  *
  * @param id as in a file
  * @returns null for an id that this version does not know, as in a file of a newer one
+ * @example
+ * findSettingKind('stance-length') !== undefined // → true
  */
 export const findSettingKind = (id: string): SettingKind | null =>
   SETTING_KINDS.find((each) => each.id === id) ?? null;

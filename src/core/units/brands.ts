@@ -19,6 +19,8 @@ export const DEGREES_PER_RADIAN = 180 / Math.PI;
  *
  * @param cm centimetres
  * @returns metres
+ * @example
+ * metresFromCm(82) // → 0.82
  */
 export const metresFromCm = (cm: number): Metres => (cm / CM_PER_METRE) as Metres;
 /**
@@ -26,6 +28,8 @@ export const metresFromCm = (cm: number): Metres => (cm / CM_PER_METRE) as Metre
  *
  * @param metres metres
  * @returns centimetres
+ * @example
+ * cmFromMetres(1.05) // → 105
  */
 export const cmFromMetres = (metres: number): number => metres * CM_PER_METRE;
 /**

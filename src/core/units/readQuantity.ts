@@ -130,6 +130,8 @@ export function writeLength(metres: number, to: LengthUnit, digits: number): str
  * @param to centimetres or inches
  * @param digits of centimetres
  * @returns the number alone
+ * @example
+ * writeLengthNumber(1.05, 'in', 0) // → "41¼"
  */
 export function writeLengthNumber(metres: number, to: LengthUnit, digits: number): string {
   if (to === 'cm') return trimZeros(cmFromMetres(metres).toFixed(digits));

@@ -3,6 +3,8 @@
  *
  * @param value any number
  * @returns in the same unit
+ * @example
+ * toTenths(12.345) // → 12.3
  */
 export const toTenths = (value: number): number => Math.round(value * 10) / 10 + 0;
 

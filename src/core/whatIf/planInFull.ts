@@ -48,6 +48,8 @@ const withProps = (setUp: SetUp, props: readonly PropItem[]): SetUp => ({
  * @param level one of the pose's levels; null = the pose as it is usually done
  * @param props what the studio has
  * @returns as {@link planSetUp}
+ * @example
+ * planInFull(context, 'chair', 'right').value.status // → "solved"
  */
 export function planInFull(
   context: PlanningContext,

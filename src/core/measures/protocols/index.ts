@@ -91,6 +91,8 @@ const byId = new Map<string, Protocol>(PROTOCOLS.map((each) => [each.id, each]))
  *
  * @param id any text
  * @returns true for those of the protocols
+ * @example
+ * isMeasureId('shoe-size') // → false
  */
 export const isMeasureId = (id: string): id is MeasureId => byId.has(id);
 
@@ -99,6 +101,8 @@ export const isMeasureId = (id: string): id is MeasureId => byId.has(id);
  *
  * @param id which
  * @returns its protocol
+ * @example
+ * getProtocol('stature').unit // → "cm"
  */
 export function getProtocol(id: MeasureId): Protocol {
   const found = byId.get(id);

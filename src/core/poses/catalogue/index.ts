@@ -51,6 +51,8 @@ export const POSES: readonly PoseDefinition[] = [
  *
  * @param id its name in files and links
  * @returns null when there is none
+ * @example
+ * findPose('triangle').name // → "Triangle"
  */
 export const findPose = (id: string): PoseDefinition | null =>
   POSES.find((pose) => pose.id === id) ?? null;
