@@ -3,6 +3,7 @@ import type { ImportPlan } from '../../data/merging.ts';
 import { nameField } from '../shared/fieldWords.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { writeDate } from '../shared/words.ts';
+import { Table } from '../shared/ui/Table.tsx';
 
 const COUNTED: readonly (readonly [kind: string, one: string, many: string])[] = [
   ['reading', 'reading', 'readings'],
@@ -65,10 +66,7 @@ interface LineTableProps {
 function LineTable({ caption, columns, lines }: LineTableProps) {
   const quote = (text: string): string => (text === '' ? 'nothing' : text);
   return (
-    <table
-      className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
-      data-testid="holds"
-    >
+    <Table look="list" data-testid="holds">
       <caption className="pt-4 text-left font-bold">{caption}</caption>
       <TableHead columns={columns} />
       <tbody>
@@ -80,6 +78,6 @@ function LineTable({ caption, columns, lines }: LineTableProps) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }

@@ -10,6 +10,7 @@ import {
 import { REASON_WORDS } from './NotTaken.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/words.ts';
+import { Table } from '../shared/ui/Table.tsx';
 
 /** Left and right beside each other on one axis a measure, with errors, ages and what is missing. */
 export function BodyView({ record }: { record: PersonRecord }) {
@@ -38,7 +39,7 @@ function BodyTable({ name, rows }: { name: string; rows: readonly MeasureOvervie
   if (rows.length === 0) return null;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={name}>
-      <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
+      <Table look="values">
         <thead>
           <tr>
             <th scope="col">{name}</th>
@@ -55,7 +56,7 @@ function BodyTable({ name, rows }: { name: string; rows: readonly MeasureOvervie
             <BodyRow key={row.measure} row={row} />
           ))}
         </tbody>
-      </table>
+      </Table>
     </div>
   );
 }

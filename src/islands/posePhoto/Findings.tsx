@@ -3,6 +3,7 @@ import type { PoseFinding } from '../../core/poseCheck/checkPose.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/words.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 /** What a picture shows beside its plan; what differs by more than the error comes first. */
 export function Findings({ findings }: { findings: readonly PoseFinding[] | null }) {
@@ -19,10 +20,7 @@ export function Findings({ findings }: { findings: readonly PoseFinding[] | null
             ? 'One thing differs'
             : `${String(different)} things differ`}
       </h2>
-      <table
-        className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
-        data-testid="holds"
-      >
+      <Table look="list" data-testid="holds">
         <caption className="sr-only">Photo beside plan</caption>
         <TableHead columns={['What', 'Planned', 'Seen', 'Error', 'So it']} />
         <tbody>
@@ -36,7 +34,7 @@ export function Findings({ findings }: { findings: readonly PoseFinding[] | null
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <p className="text-faint">
         A difference inside the error is no difference. The error is that of placing the marks, of a
         camera turned by up to 10°, and 5° or 3 cm for what skin and cloth hide.

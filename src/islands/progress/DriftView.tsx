@@ -7,6 +7,7 @@ import { writeDate, writeValue } from '../shared/words.ts';
 import { LineChart, type ChartLine } from './LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 const keyOf = ({ pose, side }: Drift): string => `${pose} ${side}`;
 
@@ -57,10 +58,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
         </>
       )}
       <div className="overflow-x-auto">
-        <table
-          className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
-          data-testid="holds"
-        >
+        <Table look="list" data-testid="holds">
           <caption className="sr-only">{label}</caption>
           <TableHead columns={['Session', 'Stance length', 'Hand height', 'Depth', 'Level']} />
           <tbody>
@@ -77,7 +75,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       </div>
     </section>
   );

@@ -11,6 +11,7 @@ import { writeDate, writeValue } from '../shared/words.ts';
 import { LineChart, type ChartBand, type ChartLine } from './LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 interface SeriesViewProps {
   series: Series;
@@ -105,10 +106,7 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
       <details>
         <summary>As a table</summary>
         <div className="overflow-x-auto">
-          <table
-            className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
-            data-testid="holds"
-          >
+          <Table look="list" data-testid="holds">
             <caption className="sr-only">{nameSeries(series)}</caption>
             <TableHead
               columns={[
@@ -139,7 +137,7 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
                 );
               })}
             </tbody>
-          </table>
+          </Table>
         </div>
         <p className="text-faint">
           Smallest real change = 1.96 × √(first error² + later error²). One claim a measure: the

@@ -5,6 +5,7 @@ import { addEntries } from '../../data/sessions.ts';
 import { writeDate } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { Notice } from '../shared/ui/Notice.tsx';
 
 interface OpenSessionsProps {
   personId: string;
@@ -18,7 +19,7 @@ export function OpenSessions({ personId, sessions, onOpen }: OpenSessionsProps) 
   const open = sessions.filter((each) => readSession(each).ended === null);
   if (open.length === 0) return null;
   return (
-    <div className="max-w-none rounded-md bg-mist px-[0.9rem] py-2" role="status">
+    <Notice role="status">
       {told}
       {open.map((session) => {
         const { holds } = readSession(session);
@@ -48,6 +49,6 @@ export function OpenSessions({ personId, sessions, onOpen }: OpenSessionsProps) 
           </p>
         );
       })}
-    </div>
+    </Notice>
   );
 }

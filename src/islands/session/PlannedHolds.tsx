@@ -6,6 +6,7 @@ import { ClearPause } from './ClearPause.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 /** A knee that is bent by less is straight or soft. */
 const LEAST_TOLD = 12;
@@ -59,10 +60,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
           <p role="status">
             {plan.holds.length} holds, about {minutes} minutes with the setting up.
           </p>
-          <table
-            className="mb-4 w-full border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-1 [&_td]:pr-3 [&_td]:text-left [&_td]:align-baseline [&_th]:border-b [&_th]:border-hair [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:align-baseline"
-            data-testid="holds"
-          >
+          <Table look="list" data-testid="holds">
             <caption className="sr-only">Holds in their order</caption>
             <TableHead columns={['Pose', 'Side', 'Breaths', 'Set']} />
             <tbody>
@@ -94,7 +92,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
                 </tr>
               ))}
             </tbody>
-          </table>
+          </Table>
         </>
       )}
       {plan.harder.map(({ pose, side, why }) => (

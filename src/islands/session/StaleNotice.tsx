@@ -10,6 +10,7 @@ import { planSessionInWorker } from '../../workers/setUpClient.ts';
 import { writeDate } from '../shared/words.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { Notice } from '../shared/ui/Notice.tsx';
 
 interface StaleNoticeProps {
   record: RevisedRecord;
@@ -61,7 +62,7 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
     }
   };
   return (
-    <div className="max-w-none rounded-md bg-mist px-[0.9rem] py-2" role="status">
+    <Notice role="status">
       {refusal}
       {told === ''
         ? stale.some((each) => each.rulesVersion !== RULES_VERSION)
@@ -76,6 +77,6 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
       >
         {isWorking ? 'making them anew …' : 'make them anew'}
       </WordButton>
-    </div>
+    </Notice>
   );
 }

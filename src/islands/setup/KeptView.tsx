@@ -17,6 +17,7 @@ import { TableHead } from '../shared/ui/TableHead.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 interface KeptViewProps {
   request: PlanRequest;
@@ -151,7 +152,7 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
           {(!check.hasOtherRules || check.newer.length > 0) && (
             <p className="font-semibold">Out of date. {sayWhy(check)}</p>
           )}
-          <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
+          <Table look="values">
             <caption className="sr-only">What is another today</caption>
             <TableHead columns={['number', 'kept', 'today']} />
             <tbody>
@@ -163,7 +164,7 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </Table>
         </>
       )}
     </li>

@@ -20,6 +20,7 @@ import { TableHead } from '../shared/ui/TableHead.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 interface SchoolsViewProps {
   request: PlanRequest;
@@ -77,7 +78,10 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
     <>
       {drawing !== null && <SheetDrawing drawing={drawing} size="small" />}
       <div className="overflow-x-auto">
-        <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block [&_td]:align-top [&_td]:text-[0.9rem] [&_td]:whitespace-normal! [&_td:last-child]:min-w-40! [&_th]:align-top [&_th]:text-[0.9rem] [&_th]:whitespace-normal!">
+        <Table
+          look="values"
+          className="[&_td]:align-top [&_td]:text-[0.9rem] [&_td]:whitespace-normal! [&_td:last-child]:min-w-40! [&_th]:align-top [&_th]:text-[0.9rem] [&_th]:whitespace-normal!"
+        >
           <caption className="sr-only">Schools side by side; up to four are drawn</caption>
           <TableHead columns={['drawn', 'school', 'stance', 'pelvis', 'runs out first']} />
           <tbody>
@@ -97,7 +101,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
               />
             ))}
           </tbody>
-        </table>
+        </Table>
       </div>
       <Choose request={request} schools={schools} />
     </>

@@ -3,6 +3,7 @@ import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 const degrees = (value: number | null): string => (value === null ? '–' : `${value.toFixed(0)}°`);
 
@@ -21,7 +22,7 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
         ] as const);
   return (
     <div className="overflow-x-auto">
-      <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
+      <Table look="values">
         <caption className="sr-only">Numbers of the set-up</caption>
         <TableHead columns={['number', 'value', 'from', 'to']} />
         <tbody>
@@ -42,9 +43,9 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       {joints.length > 0 && (
-        <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
+        <Table look="values">
           <caption className="sr-only">Joints: measured, held back, asked and what is left</caption>
           <TableHead columns={['joint', 'measured', 'held back', 'asked', 'margin']} />
           <tbody>
@@ -58,7 +59,7 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       )}
     </div>
   );

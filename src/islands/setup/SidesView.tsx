@@ -14,6 +14,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import { keyOf, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
+import { Table } from '../shared/ui/Table.tsx';
 
 interface SidesViewProps {
   request: PlanRequest;
@@ -62,7 +63,7 @@ export function SidesView({ request, pose }: SidesViewProps) {
         </div>
       )}
       <div className="overflow-x-auto">
-        <table className="mb-6 border-collapse [&_td]:border-b [&_td]:border-hair [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:text-left [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:border-b [&_th]:border-hair [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic [&_svg]:block">
+        <Table look="values">
           <caption className="sr-only">Left against right</caption>
           <TableHead columns={['number', 'left', 'right', 'difference']} />
           <tbody>
@@ -83,7 +84,7 @@ export function SidesView({ request, pose }: SidesViewProps) {
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       </div>
     </>
   );
