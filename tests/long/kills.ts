@@ -163,9 +163,9 @@ const inSession: Scenario = async (page, random) => {
   if (random() < 0.3) return () => null;
   await page.waitForFunction(
     ([at, old]) =>
-      document
-        .querySelectorAll('[data-testid=error-tile]')
-        [Number(at)]?.getAttribute('aria-pressed') !== old,
+      [...document.querySelectorAll('[data-testid=error-tile]')]
+        .at(Number(at))
+        ?.getAttribute('aria-pressed') !== old,
     [String(index), was] as const,
     { polling: 'raf' },
   );
