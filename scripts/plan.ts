@@ -77,25 +77,14 @@ const request = checkSetUpRequest(
 );
 if (!request.ok) stopWithProblems(request.problems);
 const { value } = request;
+const context = new PlanningContext(value.person);
 if (bands === true) {
-  const drawn = planBands(
-    new PlanningContext(value.person),
-    value.pose,
-    value.side,
-    value.rules,
-    value.level,
-  );
+  const drawn = planBands(context, value.pose, value.side, value.rules, value.level);
   if (!drawn.ok) stopWithProblems(drawn.problems);
   process.stdout.write(`${JSON.stringify(drawn.value, null, 2)}\n`);
   process.exit(0);
 }
-const planned = planInFull(
-  new PlanningContext(value.person),
-  value.pose,
-  value.side,
-  value.rules,
-  value.level,
-);
+const planned = planInFull(context, value.pose, value.side, value.rules, value.level);
 if (!planned.ok) stopWithProblems(planned.problems);
 if (svg === undefined) {
   process.stdout.write(`${JSON.stringify(planned.value, null, 2)}\n`);

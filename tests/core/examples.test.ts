@@ -27,10 +27,10 @@ function readExamples(file: string): readonly Example[] {
   );
 }
 
-const examples = readdirSync(CORE, { recursive: true, encoding: 'utf8' })
+const files = readdirSync(CORE, { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.ts'))
-  .sort()
-  .flatMap(readExamples);
+  .sort();
+const examples = files.flatMap(readExamples);
 
 /** What every example may name: a person of the demo, their context, and one of their set-ups. */
 function makeScope(): Readonly<Record<string, unknown>> {
@@ -44,8 +44,13 @@ function makeScope(): Readonly<Record<string, unknown>> {
 }
 
 describe('the examples of the docstrings', () => {
-  it('are at least thirty', () => {
+  it('are at least thirty, and none is left out', () => {
     expect(examples.length).toBeGreaterThanOrEqual(30);
+    const written = files.reduce(
+      (sum, file) => sum + readFileSync(join(CORE, file), 'utf8').split('@example').length - 1,
+      0,
+    );
+    expect(examples).toHaveLength(written);
   });
 
   it.each(examples)('$file: $expression', async ({ file, expression, value }) => {

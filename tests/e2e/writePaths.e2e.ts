@@ -19,7 +19,7 @@ interface WritePath {
   readonly at?: string;
   /** Done once, while the browser still stores. */
   readonly prepare?: (page: Page) => Promise<void>;
-  /** Done each time while it still stores, on the page opened anew. */
+  /** Runs before each refusal, on a freshly opened page, while writing still works. */
   readonly open?: (page: Page) => Promise<void>;
   readonly act: (page: Page) => Promise<void>;
 }

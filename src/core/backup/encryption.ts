@@ -20,7 +20,7 @@ export const isEncrypted = (bytes: Uint8Array): boolean =>
 
 /**
  *
- * @param bytes of the file
+ * @param bytes to be encrypted
  * @param passphrase as typed
  * @param workFactor base-2 logarithm of scrypt's cost; left out = that of the age tools
  * @returns an age file

@@ -11,7 +11,7 @@ const DESCENT = 0.26;
 /**
  * The box that a line of text fills.
  *
- * @param text as typed or read
+ * @param text the words
  * @param size height of the letters, mm
  * @param anchor which end of the words lies at the point
  * @returns about as wide as the words are

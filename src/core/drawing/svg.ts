@@ -7,7 +7,7 @@ const DRAWN_SCALE = 10;
 /**
  * Text as it stands in SVG or HTML.
  *
- * @param text as typed or read
+ * @param text any text
  * @returns text without signs that mean something there
  * @example
  * escapeText('5 < 6 & 7') // → "5 &lt; 6 &amp; 7"

@@ -9,7 +9,7 @@ export const FORMULA_CELL = /^'*[=+\-@\u0000-\u001f]/;
 /**
  * A cell as it was before it was protected.
  *
- * @param text as typed or read
+ * @param text of a cell
  * @returns what was written
  */
 export const readCell = (text: string): string =>

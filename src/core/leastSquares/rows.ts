@@ -34,7 +34,7 @@ export function dotRow(rows: Float64Array, at: number, step: Float64Array): numb
  * @param rows that lie one after the other in one list
  * @param which indices of the rows
  * @param count how many
- * @param step one number for each unknown, metres and radians
+ * @param step as long as a row
  * @param into takes one product for each of them
  */
 export function multiplyRows(

@@ -21,7 +21,7 @@ function guessUnit(value: number, protocol: Protocol): string {
  *
  * @param value in the measure's unit
  * @param protocol how the measure is taken
- * @param path where it stands in the file
+ * @param path the field, named in the problem
  * @returns none when there is nothing to say
  */
 export function checkValue(value: number, protocol: Protocol, path: string): Problem[] {

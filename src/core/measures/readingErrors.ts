@@ -46,7 +46,8 @@ const NINETY_FIVE = 1.96;
  * @param error of one value
  * @param otherError of the other
  * @returns in the unit of the errors
- * @example calcSmallestRealChange(3.2, 3.2) // 8.9°
+ * @example
+ * Number(calcSmallestRealChange(3.2, 3.2).toFixed(1)) // → 8.9
  */
 export const calcSmallestRealChange = (error: number, otherError: number): number =>
   NINETY_FIVE * Math.sqrt(error ** 2 + otherError ** 2);
@@ -59,7 +60,8 @@ export const calcSmallestRealChange = (error: number, otherError: number): numbe
  * @param count readings, at least 1
  * @param within the person's own term; see ownWithin.ts
  * @returns in the measure's own unit
- * @example calcStandardError('range', 1) // √(4 + 6.25) = 3.2°
+ * @example
+ * calcStandardError('range', 1) === Math.sqrt(4 + 6.25) // → true
  */
 export function calcStandardError(
   kind: ErrorKind,

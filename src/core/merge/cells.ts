@@ -41,8 +41,8 @@ type Entry = readonly [path: string, value: unknown];
 /**
  * JSON that is the same text for the same value.
  *
- * @param value as read from a file
- * @returns keys in order
+ * @param value any JSON value
+ * @returns JSON with its keys in order
  */
 export function toCanonicalJson(value: unknown): string {
   return JSON.stringify(value, (_, each: unknown) =>
@@ -71,7 +71,7 @@ const PICTURE = 'picture/';
 /**
  * Fields whose earlier values stay in the history when a later one wins.
  *
- * @param path where it stands in the file
+ * @param path of a cell
  * @returns true for what a person answered
  */
 export const isAnswer = (path: string): boolean =>
@@ -80,7 +80,7 @@ export const isAnswer = (path: string): boolean =>
 /**
  * The field's name as the history gives it.
  *
- * @param path where it stands in the file
+ * @param path of a cell
  * @returns a plain word
  */
 export const nameAnswer = (path: string): string => path.slice(path.indexOf('/') + 1);

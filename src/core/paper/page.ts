@@ -54,7 +54,7 @@ export const placeShapes = (shapes: readonly Shape[], scale: number, by: Point):
  *
  * @param role what they are
  * @param at mm
- * @param text as typed or read
+ * @param text what they say
  * @param size mm
  * @param anchor which end lies at the point
  * @returns the shape
@@ -96,7 +96,7 @@ const CHARACTER_SHARE = 0.52;
 /**
  * Breaks words into lines that fit a width. A single word that is too long stays whole.
  *
- * @param text as typed or read
+ * @param text any words
  * @param size of the letters, mm
  * @param width of the column, mm
  * @returns one text a line

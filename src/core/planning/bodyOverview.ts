@@ -60,7 +60,7 @@ function findFirst(
  *
  * @param record the person with all readings
  * @param now ISO date; the core has no clock
- * @returns one entry for each measure
+ * @returns an entry for each measure that is listed
  */
 export function describeBody(record: PersonRecord, now: string): MeasureOverview[] {
   const { person, readings } = record;

@@ -29,7 +29,7 @@ export const term = (
 /**
  * Adds the closing line under its terms.
  *
- * @param text as typed or read
+ * @param text what the line says
  * @param terms the lines
  * @param unit centimetres or degrees
  * @returns the lines with their total
@@ -47,7 +47,7 @@ export function closeSum(
  * A part of a body along one direction: its length times its share along it.
  * Four digits of share keep a leg's term right to 0.01 cm.
  *
- * @param text as typed or read
+ * @param text what the line says
  * @param lengthCm of the part
  * @param alongCm how far it leads
  * @returns a line of a sum
@@ -60,7 +60,7 @@ export function share(text: string, lengthCm: number, alongCm: number): WorkingS
 /**
  * A length taken as it is.
  *
- * @param text as typed or read
+ * @param text what the line says
  * @param cm centimetres
  * @returns a line of a sum
  */
@@ -81,7 +81,7 @@ export const negate = (step: WorkingStep): WorkingStep => ({
 /**
  * A joint at its limit: what is asked, and what there is.
  *
- * @param text as typed or read
+ * @param text what the line says
  * @param askedDeg degrees
  * @param hasDeg degrees
  * @returns a line beneath a sum

@@ -29,8 +29,6 @@ export const findLevel = (pose: PoseDefinition, id: string | null): LevelDefinit
  * @param pose the pose's data
  * @param level one of the pose's levels; null = the pose as it is usually done
  * @returns the pose's data with the level's changes
- * @example
- * withLevel({ id: 'any', levels: [] }, null).id // → "any"
  */
 export function withLevel(pose: PoseDefinition, level: string | null): PoseDefinition {
   const found = findLevel(pose, level);

@@ -59,7 +59,6 @@ export function writeDifference(value: number, unit: keyof typeof UNITS): string
  * @param change of a measure
  * @param since the first date, as it is said
  * @returns words for the teacher
- * @example `Straight-leg raise, left: + 9° since 3 March, more than the 7° of measuring error.`
  */
 export function sayChange(series: Series, change: Change, since: string): string {
   const { unit } = getProtocol(series.measure);

@@ -9,7 +9,7 @@ type Axis = 0 | 1 | 2;
 /**
  * One link of a chain of body parts: its length and how far it leads along one axis.
  *
- * @param text as typed or read
+ * @param text what the line says
  * @param from where it begins, metres
  * @param to where it ends, metres
  * @param axis along the mat, across it or up

@@ -8,7 +8,7 @@ import { getQuantity } from '../conditions/quantities.ts';
 import { saySwap } from '../poses/swaps.ts';
 
 /**
- * Names what stands in the way: the joints that would have to give, by how much.
+ * Names the joints that prevent the pose, and how many degrees each lacks.
  *
  * @param request what was asked
  * @param solved the least broken posture

@@ -95,7 +95,7 @@ function describeLimits(joints: readonly JointReport[], of: PoseSide): WorkingSt
  * The set-up of a solved posture.
  *
  * @param request what was asked
- * @param known what stands in the set-up already
+ * @param known the set-up so far: what was asked, the cautions and the depths
  * @param solved posture, limits and task
  * @param found the depth that is held
  * @returns settings, joints, balance, loads and marks; `degraded` when a wish is far off

@@ -1,3 +1,4 @@
+import type { WorkingStep } from '../planning/working.ts';
 import {
   type LyingNumbers,
   DEG,
@@ -21,6 +22,16 @@ const ABOVE_KNEE = 5;
 /** How far the pelvis rolls with a leg that crosses, degrees. Common practice, no source. */
 const PELVIS_ROLL = 45;
 
+/** Soles to the wall: the hips stand off it by the ankle and a leg. */
+const hipsOffWall = (n: LyingNumbers, leg: WorkingStep): Setting =>
+  cm(
+    'hips-off-wall',
+    'wall',
+    'hip-centres',
+    cmTerm('ankle from the sole', f(n.ankle), n.ankle),
+    leg,
+  );
+
 /**
  * The wall is their floor: front shin level to it, knee at a right angle.
  *
@@ -33,13 +44,7 @@ export function bentKneeForm(n: LyingNumbers): Setting[] {
   const back = Math.sqrt(Math.max(0, n.otherLeg ** 2 - n.shank ** 2));
   const ankleBack = (FOOT.ankle - FOOT.heelCentre) * n.foot;
   return [
-    cm(
-      'hips-off-wall',
-      'wall',
-      'hip-centres',
-      cmTerm('ankle from the sole', f(n.ankle), n.ankle),
-      cmTerm('front shank level to the wall', f(n.shank), n.shank),
-    ),
+    hipsOffWall(n, cmTerm('front shank level to the wall', f(n.shank), n.shank)),
     cm(
       'heel-marks',
       'front-heel-mark',
@@ -59,24 +64,37 @@ export function bentKneeForm(n: LyingNumbers): Setting[] {
 }
 
 /**
+ * How far each foot stands out from its hip, with the feet one leg length apart.
+ *
+ * @param n one person's numbers
+ * @returns cm
+ */
+export const calcHalfSpread = ({ legLength, hips }: LyingNumbers): number => (legLength - hips) / 2;
+
+/**
+ * How far legs that are spread so reach from the hips.
+ *
+ * @param n one person's numbers
+ * @returns cm, without the ankle
+ */
+export const calcSpreadHeight = (n: LyingNumbers): number =>
+  Math.sqrt(Math.max(0, n.leg ** 2 - calcHalfSpread(n) ** 2));
+
+/**
  * Both legs straight, a leg length apart, soles to the wall.
  *
  * @param n one person's numbers
  * @returns its settings
  */
 export function straightForm(n: LyingNumbers): Setting[] {
-  const half = (n.legLength - n.hips) / 2;
-  const height = Math.sqrt(Math.max(0, n.leg ** 2 - half ** 2));
+  const half = calcHalfSpread(n);
   return [
-    cm(
-      'hips-off-wall',
-      'wall',
-      'hip-centres',
-      cmTerm('ankle from the sole', f(n.ankle), n.ankle),
+    hipsOffWall(
+      n,
       cmTerm(
         'straight legs, feet one leg length apart',
         `√(${f(n.leg)} × ${f(n.leg)} − ${f(half)} × ${f(half)})`,
-        height,
+        calcSpreadHeight(n),
       ),
     ),
     cm(

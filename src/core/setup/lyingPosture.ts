@@ -5,7 +5,12 @@ import type { LyingFormId } from '../poses/lying/lyingPose.ts';
 import type { LandmarkCm } from '../skeleton/landmark.ts';
 import { poseDemonstration } from '../skeleton/poseDemonstration.ts';
 import { toThousandths } from '../units/rounding.ts';
-import { calcLegsBetween, calcTwistLacking } from './lyingForms.ts';
+import {
+  calcHalfSpread,
+  calcLegsBetween,
+  calcSpreadHeight,
+  calcTwistLacking,
+} from './lyingForms.ts';
 import { DEG, type LyingNumbers } from './lyingNumbers.ts';
 import { calcSeatHeight, SEATED_HIP_LESS_ANKLE } from './seatedForms.ts';
 
@@ -41,14 +46,14 @@ const bentKnee = (n: LyingNumbers): LyingPosture =>
   );
 
 function straight(n: LyingNumbers): LyingPosture {
-  const half = (n.legLength - n.hips) / 2;
+  const half = calcHalfSpread(n);
   return onBack(
     {
       measured: { abduction: asin(half / n.leg) },
       other: { abduction: asin(half / n.otherLeg) },
       arms: 'out',
     },
-    n.ankle + Math.sqrt(Math.max(0, n.leg ** 2 - half ** 2)),
+    n.ankle + calcSpreadHeight(n),
   );
 }
 

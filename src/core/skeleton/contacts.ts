@@ -39,7 +39,7 @@ export interface FeetPose {
 }
 
 /**
- * Places what stands on the mat: the front heel centre at the origin, the back foot (its
+ * Places the contacts with the mat: the front heel centre at the origin, the back foot (its
  * ball with the heel up, its knee when that is down) by stance length and width.
  * Remembers its last answer, because a solver moves the rest of the body far more often
  * than the feet.

@@ -138,7 +138,7 @@ export interface NearbySkeleton {
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
  * @param body lengths of the body as the solver sees it, metres
- * @param contacts what stands on the mat, and what the arms do
+ * @param contacts the contacts with the mat, and what the arms do
  * @param posture metres and radians, solver frame
  * @param nearby what does not move is taken over from there, and so are the corners of its base
  * @returns every joint with its angles

@@ -72,7 +72,8 @@ const METRES_PER_UNIT: Readonly<Record<string, number>> = {
  * @param bareUnit the unit of a number without one; there is no hidden default
  * @param path the field, named in the problem
  * @returns the length, or the problem `not-a-length`
- * @example readLength('34 1/2 in', 'cm', 'legLength') // 0.8763 m
+ * @example
+ * readLength('34 1/2 in', 'cm', 'legLength').value // → 0.8763
  */
 export function readLength(text: string, bareUnit: LengthUnit, path: string): Result<Metres> {
   const plain = plainText(text);
@@ -96,8 +97,8 @@ export function readLength(text: string, bareUnit: LengthUnit, path: string): Re
 /**
  * Reads an angle in degrees: `85`, `85,5`, `85.5°`, `85 deg`.
  *
- * @param text as typed or read
- * @param path where it stands in the file
+ * @param text what was typed
+ * @param path the field, named in the problem
  * @returns the angle, or the problem `not-an-angle`
  */
 export function readAngle(text: string, path: string): Result<Radians> {
@@ -117,7 +118,8 @@ const trimZeros = (text: string): string => text.replace(/\.0+$/, '').replace('-
  * @param to centimetres or inches
  * @param digits of centimetres
  * @returns number and unit
- * @example writeLength(0.876, 'cm', 1) // "87.6 cm"
+ * @example
+ * writeLength(0.876, 'cm', 1) // → "87.6 cm"
  */
 export function writeLength(metres: number, to: LengthUnit, digits: number): string {
   return `${writeLengthNumber(metres, to, digits)} ${to}`;

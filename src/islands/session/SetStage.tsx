@@ -35,7 +35,7 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
   const props = setUp === null ? [] : listProps(setUp);
   return (
     <div
-      className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] items-start gap-8 max-tablet:grid-cols-[minmax(0,1fr)] [&_svg]:max-h-[470px] [&_svg]:w-full"
+      className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] items-start gap-8 max-tablet:grid-cols-[minmax(0,1fr)] [&_svg]:max-h-[470px] max-phone:[&_svg]:max-h-none [&_svg]:w-full"
       data-testid="run-set"
     >
       {drawing !== null && <SheetDrawing drawing={drawing} size="large" />}

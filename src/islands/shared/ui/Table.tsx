@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import type { ComponentProps } from 'react';
 
 const LOOKS = {
-  /** As wide as what stands in it; the last column takes what room there is. */
+  /** As wide as its content; the last column takes the remaining width. */
   values:
     'mb-6 [&_svg]:block [&_td]:py-[0.15rem] [&_td]:pr-4 [&_td]:whitespace-nowrap [&_td:last-child]:min-w-64 [&_td:last-child]:whitespace-normal [&_th]:py-[0.15rem] [&_th]:pr-4 [&_th]:font-normal [&_th]:whitespace-nowrap [&_thead_th]:font-serif [&_thead_th]:text-base [&_thead_th]:leading-[normal] [&_thead_th]:text-faint [&_thead_th]:italic',
   /** As wide as its column. */
