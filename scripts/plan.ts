@@ -2,7 +2,8 @@
 import { PlanningContext } from '../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { drawFromAbove, drawFromFront, drawFromSide } from '../src/core/drawing/sheet.ts';
+import { drawFromAbove, drawFromSide } from '../src/core/drawing/sheet.ts';
+import { drawFromFront } from '../src/core/drawing/frontView.ts';
 import { writeSvg } from '../src/core/drawing/svg.ts';
 import { findPose } from '../src/core/poses/catalogue/index.ts';
 import { readJson } from '../src/core/formats/personFile.ts';

@@ -1,7 +1,8 @@
 import { PlanningContext } from '../../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { drawFromFront, drawSheet } from '../../src/core/drawing/sheet.ts';
+import { drawFromFront } from '../../src/core/drawing/frontView.ts';
+import { drawSheet } from '../../src/core/drawing/sheet.ts';
 import type { Drawing } from '../../src/core/drawing/shapes.ts';
 import { writeSvg } from '../../src/core/drawing/svg.ts';
 import { readPersonFile } from '../../src/core/formats/personFile.ts';

@@ -3,7 +3,7 @@ import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import type { HandleId } from '../setup/settingKinds.ts';
 import type { SetUp } from '../setup/setUp.ts';
-import { laySheet, planTopOf } from './sheet.ts';
+import { laySheet, planTopOf } from './laySheet.ts';
 import { getValue } from '../setup/setUp.ts';
 import { mark, onPlan, planPoint, sideName, type SheetOptions } from './sheetFrame.ts';
 import type { Point } from './shapes.ts';

@@ -7,7 +7,7 @@ import { boxOfPoints, boxOfText, choosePlace, type Box } from './placement.ts';
 import { drawRuler } from './ruler.ts';
 import { line, type Drawing, type Point, type Shape } from './shapes.ts';
 import { mark, onPlan, planPoint, sideName, text, type SheetOptions } from './sheetFrame.ts';
-import { laySheet } from './sheet.ts';
+import { laySheet } from './laySheet.ts';
 
 /** Letters of the set-ups on one mat, in their order; each has a line style of its own. */
 export const LETTERS = ['a', 'b', 'c', 'd'] as const;

@@ -2,7 +2,7 @@ import { lerp } from '../geometry/vector.ts';
 import { line, type Point, type Shape } from '../drawing/shapes.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { footprint } from '../drawing/prints.ts';
-import { laySheet } from '../drawing/sheet.ts';
+import { laySheet } from '../drawing/laySheet.ts';
 import { matMiddle, type Sheet } from '../drawing/sheetFrame.ts';
 import { facesLongEdge } from '../drawing/view.ts';
 import { saySide } from '../poses/saySide.ts';

@@ -3,7 +3,7 @@ import { saySide } from '../poses/saySide.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { footprint, findHandPlaces } from '../drawing/prints.ts';
 import { line, type Point, type Shape } from '../drawing/shapes.ts';
-import { laySheet } from '../drawing/sheet.ts';
+import { laySheet } from '../drawing/laySheet.ts';
 import { getValue } from '../setup/setUp.ts';
 import { findBackMark, onPlan, planPoint, type Sheet } from '../drawing/sheetFrame.ts';
 import { writeSettable } from '../drawing/units.ts';

@@ -1,4 +1,5 @@
-import { drawFromFront, drawFromSide } from '../drawing/sheet.ts';
+import { drawFromFront } from '../drawing/frontView.ts';
+import { drawFromSide } from '../drawing/sheet.ts';
 import type { Drawing } from '../drawing/shapes.ts';
 import { writeSvg } from '../drawing/svg.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';

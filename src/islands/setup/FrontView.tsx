@@ -1,4 +1,4 @@
-import { drawFromFront } from '../../core/drawing/sheet.ts';
+import { drawFromFront } from '../../core/drawing/frontView.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';

@@ -1,11 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { boxOfText, calcOverlap } from '../../../src/core/drawing/placement.ts';
-import {
-  drawFromAbove,
-  drawFromFront,
-  drawFromSide,
-  drawSheet,
-} from '../../../src/core/drawing/sheet.ts';
+import { drawFromAbove, drawFromSide, drawSheet } from '../../../src/core/drawing/sheet.ts';
+import { drawFromFront } from '../../../src/core/drawing/frontView.ts';
 import type { Drawing, Shape } from '../../../src/core/drawing/shapes.ts';
 import { writeSvg } from '../../../src/core/drawing/svg.ts';
 import { findPose, POSES } from '../../../src/core/poses/catalogue/index.ts';

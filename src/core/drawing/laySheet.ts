@@ -1,0 +1,76 @@
+import { type SheetOptions, type Sheet, mark, sideName, matMiddle } from './sheetFrame.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import { type SetUp, getValue } from '../setup/setUp.ts';
+import { findView, toElevation } from './view.ts';
+import type { Drawing } from './shapes.ts';
+
+/** Room beyond the mat's edges, mm. */
+const MAT_MARGIN = 9;
+/** Fingers reach this far beyond the palm, and a crown above the ear. */
+const FINGERS = 12;
+const HEADROOM = 13;
+
+/**
+ * Where the plan begins below the elevation, for a sheet with both.
+ *
+ * @returns mm, y down
+ */
+export const planTopOf = ({ labelMm }: SheetOptions): number => labelMm * (2.6 + 3.3);
+
+/**
+ * Everything that shapes are drawn from; null when there is no posture.
+ *
+ * @param pose the pose's data
+ * @param setUp the set-up
+ * @param options unit, size of the labels, and what to leave out
+ * @param planTop where the plan begins, mm
+ * @returns view, options and set-up together
+ */
+export function laySheet(
+  pose: PoseDefinition,
+  setUp: SetUp,
+  options: SheetOptions,
+  planTop: number,
+): Sheet | null {
+  if (setUp.mat === null || setUp.footprints === null) return null;
+  const [heelX, heelY] = mark(setUp, `heel${sideName(setUp, 'front')}`);
+  return {
+    setUp,
+    view: findView(pose, setUp),
+    options,
+    mat: setUp.mat,
+    planY: planTop + setUp.mat.widthCm / 2,
+    matFront: heelX + (getValue(setUp, 'front-heel-from-mat-edge') ?? 0),
+    heelLine: heelY,
+  };
+}
+
+/**
+ * Room for the whole body and the whole mat, as seen; ends at the floor.
+ *
+ * @returns left, top, width and height, mm
+ */
+export function boxOfElevation({ view, setUp, mat, matFront }: Sheet): Drawing['box'] {
+  const points = Object.values(setUp.landmarks);
+  const bodyXs = points.map((point) => toElevation(view, point)[0]);
+  const middle = matMiddle(setUp);
+  const edges =
+    view.axis === 'front'
+      ? [middle - mat.widthCm / 2, middle + mat.widthCm / 2]
+      : [matFront, matFront - mat.lengthCm].map((x) => toElevation(view, [x, 0, 0])[0]);
+  const highest = Math.max(...points.map(([, , z]) => z)) + HEADROOM;
+  const left = Math.min(...edges.map((x) => x - MAT_MARGIN), ...bodyXs.map((x) => x - FINGERS));
+  const right = Math.max(...edges.map((x) => x + MAT_MARGIN), ...bodyXs.map((x) => x + FINGERS));
+  return [left, -highest, right - left, highest];
+}
+
+/**
+ * A box with more room below it.
+ *
+ * @param by mm
+ * @returns left, top, width and height, mm
+ */
+export const extendBelow = (
+  [left, top, width, height]: Drawing['box'],
+  by: number,
+): Drawing['box'] => [left, top, width, height + by];
