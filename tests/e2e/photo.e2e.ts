@@ -224,11 +224,13 @@ test('a picture is kept upright and without its tags, and can be deleted apart f
   expect(kept.size).toEqual([300, 400, 300, 400]);
   expect(kept.top[0]).toBeGreaterThan(200);
   expect(kept.top[1]).toBeLessThan(60);
-  const number = await page.getByLabel('left first').inputValue();
+  const reading = page.getByLabel('left first');
+  await expect(reading).toHaveValue(/^\d/);
+  const number = await reading.inputValue();
   await page.getByText('One picture is kept').click();
   await page.getByRole('button', { name: /^delete the picture/ }).click();
   await expect(page.getByText('One picture is kept')).toHaveCount(0);
-  await expect(page.getByLabel('left first')).toHaveValue(number);
+  await expect(reading).toHaveValue(number);
 });
 
 test('what is no picture, or one too large, is refused by name', async ({ page }) => {
