@@ -1,5 +1,5 @@
 import type { Table } from 'dexie';
-import type { BackupContent, PictureEntry, Row } from '../core/backup/backup.ts';
+import type { BackupContent, PictureEntry, BackupRow } from '../core/backup/backup.ts';
 import { listRowsOf, readPerson } from '../core/backup/readPerson.ts';
 import type { PersonFile } from '../core/formats/personFile.ts';
 import { dateOf, findLater, UNKNOWN, type Stamp } from '../core/merge/clock.ts';
@@ -13,18 +13,19 @@ import { CLOCK } from './stamping.ts';
 
 /** Everything that is kept in this browser, of every store, as it is at one moment. */
 export async function collectBackup(withPictures: boolean): Promise<BackupContent> {
-  const stores: Record<string, readonly Row[]> = {};
+  const stores: Record<string, readonly BackupRow[]> = {};
   let kept: readonly PictureRow[] = [];
   await db.transaction('r', db.tables, async () => {
-    for (const table of db.tables) stores[table.name] = (await table.toArray()) as readonly Row[];
+    for (const table of db.tables)
+      stores[table.name] = (await table.toArray()) as readonly BackupRow[];
     if (withPictures) kept = await db.pictures.toArray();
   });
   const pictures = new Map<string, Uint8Array>();
-  const entries: Row[] = [];
+  const entries: BackupRow[] = [];
   for (const [i, { blob, ...own }] of kept.entries()) {
     const path = `pictures/${String(i + 1)}.${blob.type.split('/')[1] ?? 'bin'}`;
     pictures.set(path, new Uint8Array(await blob.arrayBuffer()));
-    entries.push({ ...own, type: blob.type, path } satisfies PictureEntry & Row);
+    entries.push({ ...own, type: blob.type, path } satisfies PictureEntry & BackupRow);
   }
   stores['pictures'] = entries;
   return { madeAt: new Date().toISOString(), withPictures, stores, pictures };
@@ -44,7 +45,7 @@ export interface RestorePlan {
 
 /** What a backup's people are and what each would change, by name. */
 export async function planRestore(content: BackupContent): Promise<RestorePlan[]> {
-  const rows = (content.stores['people'] ?? []) as unknown as readonly (PersonRow & Row)[];
+  const rows = (content.stores['people'] ?? []) as unknown as readonly (PersonRow & BackupRow)[];
   const plans: RestorePlan[] = [];
   for (const row of rows) {
     const read = readPerson(content, row);
@@ -71,7 +72,7 @@ const PERSONAL = [
 ] as const;
 
 /** A person who is not here: every row as it stands in the backup. */
-async function copyPerson(content: BackupContent, row: Row): Promise<void> {
+async function copyPerson(content: BackupContent, row: BackupRow): Promise<void> {
   const id = String(row['id']);
   await db.people.put(row as unknown as PersonRow);
   for (const store of PERSONAL)

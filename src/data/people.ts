@@ -60,7 +60,7 @@ export async function changePerson(
 }
 
 /** One answer of a person as text: how it is read, and what it changes. */
-export interface Answer {
+export interface PersonAnswer {
   readonly read: (person: Person) => string;
   readonly write: (person: Person, text: string) => Partial<Person>;
 }
@@ -72,7 +72,7 @@ export interface Answer {
  */
 export async function changeAnswer(
   id: string,
-  answer: Answer,
+  answer: PersonAnswer,
   from: string,
   to: string,
 ): Promise<string | null> {

@@ -8,9 +8,9 @@ import {
   findHeelLines,
   planMoved,
   type HeelLineMark,
-  type Moved,
+  type MovedPlan,
 } from '../core/whatIf/planMoved.ts';
-import { planPose, planSetUp, type Planned } from '../core/setup/planSetUp.ts';
+import { planPose, planSetUp, type PlanResult } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
 import { planSession } from '../core/sessions/planSession.ts';
 import type { Result } from '../core/problems/problem.ts';
@@ -22,7 +22,7 @@ import { LatestContext } from './latestContext.ts';
 const latest = new LatestContext();
 
 /** The plan that is being moved; planned once, moved many times. */
-let open: { readonly key: string; readonly plan: Planned } | null = null;
+let open: { readonly key: string; readonly plan: PlanResult } | null = null;
 
 type Tail<List extends readonly unknown[]> = List extends [unknown, ...infer Rest] ? Rest : never;
 
@@ -37,7 +37,7 @@ function openPlan(
 }
 
 /** @returns null when another plan is open, or it has nothing to move */
-function movePlan(key: string, moved: AsFound): Result<Moved | null> {
+function movePlan(key: string, moved: AsFound): Result<MovedPlan | null> {
   const value =
     open?.key === key && open.plan.kind === 'planned' ? planMoved(open.plan, moved) : null;
   return { ok: true, value };

@@ -5,7 +5,7 @@ import type { Side } from '../core/measures/protocol.ts';
 import type { Bands } from '../core/whatIf/planBands.ts';
 import type { SchoolSetUp } from '../core/whatIf/compareSchools.ts';
 import type { KeptCheck, KeptSetUp } from '../core/whatIf/keptSetUp.ts';
-import type { HeelLineMark, Moved } from '../core/whatIf/planMoved.ts';
+import type { HeelLineMark, MovedPlan } from '../core/whatIf/planMoved.ts';
 import type { Recheck } from '../core/whatIf/planRecheck.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
@@ -178,7 +178,7 @@ export const openPlanInWorker = (
 ): Promise<Result<null>> =>
   moving.ask((remote) => remote.openPlan(key, record, poseId, side, rules, level));
 
-export const movePlanInWorker = (key: string, moved: AsFound): Promise<Result<Moved | null>> =>
+export const movePlanInWorker = (key: string, moved: AsFound): Promise<Result<MovedPlan | null>> =>
   moving.ask((remote) => remote.movePlan(key, moved));
 
 export const heelLinesInWorker = (

@@ -46,13 +46,13 @@ export interface PictureEntry {
   readonly path: string;
 }
 
-export type Row = Readonly<Record<string, unknown>>;
+export type BackupRow = Readonly<Record<string, unknown>>;
 
 /** All that a backup holds. */
 export interface BackupContent {
   readonly madeAt: string;
   readonly withPictures: boolean;
-  readonly stores: Readonly<Record<string, readonly Row[]>>;
+  readonly stores: Readonly<Record<string, readonly BackupRow[]>>;
   /** The pictures' bytes by their path. */
   readonly pictures: ReadonlyMap<string, Uint8Array>;
 }

@@ -14,7 +14,7 @@ import {
   type BackupContent,
   type Manifest,
   type PictureEntry,
-  type Row,
+  type BackupRow,
 } from './backup.ts';
 
 const schema = joiFromSchema(backupSchema);
@@ -22,7 +22,7 @@ const schema = joiFromSchema(backupSchema);
 /** Unpacked, more than this is no backup of ours but a trap. Our choice. */
 const MOST_BYTES = 2 ** 31;
 
-const refuse = (...problems: readonly Problem[]): Result<never> => ({ ok: false, problems });
+const refuseBackup = (...problems: readonly Problem[]): Result<never> => ({ ok: false, problems });
 
 function unpack(bytes: Uint8Array): Result<Readonly<Record<string, Uint8Array>>> {
   let size = 0;
@@ -35,19 +35,19 @@ function unpack(bytes: Uint8Array): Result<Readonly<Record<string, Uint8Array>>>
     });
     return size <= MOST_BYTES
       ? { ok: true, value: files }
-      : refuse(problem('backup-too-large', ''));
+      : refuseBackup(problem('backup-too-large', ''));
   } catch {
-    return refuse(problem('not-a-backup', ''));
+    return refuseBackup(problem('not-a-backup', ''));
   }
 }
 
 function readManifest(files: Readonly<Record<string, Uint8Array>>): Result<Manifest> {
   const bytes = files[MANIFEST];
-  if (bytes === undefined) return refuse(problem('not-a-backup', ''));
+  if (bytes === undefined) return refuseBackup(problem('not-a-backup', ''));
   const json = readJson(strFromU8(bytes));
   if (!json.ok) return json;
   const wrongFormat = findFormatProblem(json.value, BACKUP_FORMAT, BACKUP_VERSION);
-  if (wrongFormat !== null) return refuse(wrongFormat);
+  if (wrongFormat !== null) return refuseBackup(wrongFormat);
   const shape = findShapeProblems(schema, json.value);
   return shape.length > 0
     ? { ok: false, problems: shape }
@@ -68,7 +68,7 @@ async function findDamage(
   return (await Promise.all(checks)).filter((each) => each !== null);
 }
 
-const isRow = (value: unknown): value is Row =>
+const isRow = (value: unknown): value is BackupRow =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** What every row has by which it is found again. */
@@ -86,10 +86,10 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
   settings: ['key'],
 };
 
-function readRows(bytes: Uint8Array, store: string, count: number): Result<readonly Row[]> {
+function readRows(bytes: Uint8Array, store: string, count: number): Result<readonly BackupRow[]> {
   const path = storePath(store);
   const json = readJson(strFromU8(bytes));
-  if (!json.ok) return refuse(problem('backup-file-damaged', path));
+  if (!json.ok) return refuseBackup(problem('backup-file-damaged', path));
   const rows = json.value;
   const keys = KEYS[store] ?? [];
   const isGood =
@@ -97,8 +97,8 @@ function readRows(bytes: Uint8Array, store: string, count: number): Result<reado
     rows.length === count &&
     rows.every((row) => isRow(row) && keys.every((key) => typeof row[key] === 'string'));
   return isGood
-    ? { ok: true, value: rows as readonly Row[] }
-    : refuse(problem('backup-file-damaged', path));
+    ? { ok: true, value: rows as readonly BackupRow[] }
+    : refuseBackup(problem('backup-file-damaged', path));
 }
 
 /**
@@ -117,20 +117,20 @@ export async function readBackup(bytes: Uint8Array): Promise<Result<BackupConten
   if (!read.ok) return read;
   const manifest = read.value;
   const damage = await findDamage(files, manifest);
-  if (damage.length > 0) return refuse(...damage);
+  if (damage.length > 0) return refuseBackup(...damage);
   const listed = new Set(manifest.files.map(({ path }) => path));
-  const stores: Record<string, readonly Row[]> = {};
+  const stores: Record<string, readonly BackupRow[]> = {};
   for (const [store, count] of Object.entries(manifest.counts)) {
     const path = storePath(store);
     // What is not in the manifest was not checked.
-    if (!listed.has(path)) return refuse(problem('backup-file-missing', path));
+    if (!listed.has(path)) return refuseBackup(problem('backup-file-missing', path));
     const rows = readRows(files[path]!, store, count);
     if (!rows.ok) return rows;
     stores[store] = rows.value;
   }
   const pictures = new Map<string, Uint8Array>();
   for (const { path } of (stores[PICTURES] ?? []) as unknown as readonly PictureEntry[]) {
-    if (!listed.has(path)) return refuse(problem('backup-file-missing', path));
+    if (!listed.has(path)) return refuseBackup(problem('backup-file-missing', path));
     pictures.set(path, files[path]!);
   }
   const { madeAt, withPictures } = manifest;

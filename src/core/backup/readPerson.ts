@@ -5,7 +5,7 @@ import {
   type PersonFile,
 } from '../formats/personFile.ts';
 import type { Result } from '../problems/problem.ts';
-import type { BackupContent, Row } from './backup.ts';
+import type { BackupContent, BackupRow } from './backup.ts';
 
 /**
  * The rows of one person in a store of a backup.
@@ -18,7 +18,7 @@ export const listRowsOf = (
   { stores }: Pick<BackupContent, 'stores'>,
   store: string,
   personId: string,
-): readonly Row[] => (stores[store] ?? []).filter((row) => row['personId'] === personId);
+): readonly BackupRow[] => (stores[store] ?? []).filter((row) => row['personId'] === personId);
 
 /**
  * One person of a backup as a checked person file.
@@ -27,9 +27,12 @@ export const listRowsOf = (
  * @param row the person's row in the store `people`
  * @returns problems as of {@link checkPersonFile}
  */
-export function readPerson(content: Pick<BackupContent, 'stores'>, row: Row): Result<PersonFile> {
+export function readPerson(
+  content: Pick<BackupContent, 'stores'>,
+  row: BackupRow,
+): Result<PersonFile> {
   const id = String(row['id']);
-  const listOwn = (store: string): readonly Row[] =>
+  const listOwn = (store: string): readonly BackupRow[] =>
     listRowsOf(content, store, id).map(({ personId: _owner, ...own }) => own);
   const stamps = listRowsOf(content, 'stamps', id);
   const listStamps = (isRemoved: boolean): Readonly<Record<string, unknown>> =>

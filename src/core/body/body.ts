@@ -14,7 +14,7 @@ import {
 } from './proportions.ts';
 
 /** Where a value came from, shown beside every number that rests on it. */
-export type Source = 'measured' | 'other-side' | 'estimated' | 'default' | 'provisional';
+export type MeasureSource = 'measured' | 'other-side' | 'estimated' | 'default' | 'provisional';
 
 export interface MeasureUse {
   readonly measure: MeasureId;
@@ -22,7 +22,7 @@ export interface MeasureUse {
   /** In the measure's own unit: cm, degrees or seconds. */
   readonly value: number;
   readonly error: number;
-  readonly source: Source;
+  readonly source: MeasureSource;
   readonly takenAt: string | null;
 }
 
@@ -83,7 +83,7 @@ class LengthReader {
     side: Side | null,
     value: number,
     error: number,
-    source: Source,
+    source: MeasureSource,
     takenAt: string | null,
   ): number {
     this.uses.push({ measure, side, value, error, source, takenAt });

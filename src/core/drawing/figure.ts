@@ -14,7 +14,7 @@ interface Ball {
 }
 
 /** A part of the body: rows of balls; each row is joined to the next by its hull. */
-interface Part {
+interface FigurePart {
   readonly name: string;
   readonly body: 'trunk' | 'leg' | 'arm';
   /** For limbs: the side they are on. */
@@ -40,7 +40,7 @@ function circlePoints(view: View, { at, radius }: Ball): Point[] {
 const hangsDown = (shoulder: Vec3, hand: Vec3): boolean =>
   shoulder[2] - hand[2] > Math.abs(shoulder[0] - hand[0]);
 
-function buildParts(setUp: Drawn, soleUp: Vec3): Part[] {
+function buildParts(setUp: Drawn, soleUp: Vec3): FigurePart[] {
   const mark = (name: string): Vec3 => setUp.landmarks[name]!;
   const pelvis = mark('pelvisCentre');
   const chest = mark('chestCentre');
@@ -58,7 +58,7 @@ function buildParts(setUp: Drawn, soleUp: Vec3): Part[] {
 
   const atWall = setUp.settings.some((each) => each.id === 'wall-ahead');
 
-  const limbs = (['Left', 'Right'] as const).flatMap((side): Part[] => {
+  const limbs = (['Left', 'Right'] as const).flatMap((side): FigurePart[] => {
     const [hip, knee, ankle] = [mark(`hip${side}`), mark(`knee${side}`), mark(`ankle${side}`)];
     const [heel, arch, toe] = [mark(`heel${side}`), mark(`ball${side}`), mark(`toe${side}`)];
     const [shoulder, elbow] = [mark(`shoulder${side}`), mark(`elbow${side}`)];
@@ -133,12 +133,12 @@ function buildParts(setUp: Drawn, soleUp: Vec3): Part[] {
   ];
 }
 
-function depthOfPart(view: View, part: Part): number {
+function depthOfPart(view: View, part: FigurePart): number {
   const balls = part.rows.flat();
   return balls.reduce((sum, each) => sum + depthOf(view, each.at), 0) / balls.length;
 }
 
-function hullsOf(view: View, part: Part): Point[][] {
+function hullsOf(view: View, part: FigurePart): Point[][] {
   const circles = part.rows.map((row) => row.flatMap((each) => circlePoints(view, each)));
   return circles.slice(1).map((circle, i) => convexHull([...circles[i]!, ...circle]));
 }
@@ -148,7 +148,7 @@ function hullsOf(view: View, part: Part): Point[][] {
  * sees as one silhouette melt into the middle layer; a limb behind it is paler, and an
  * arm that hangs keeps its own outline before it.
  */
-function findLayer(view: View, setUp: Drawn, part: Part, isOpen: boolean): string {
+function findLayer(view: View, setUp: Drawn, part: FigurePart, isOpen: boolean): string {
   const middle = depthOf(view, setUp.landmarks.pelvisCentre!);
   const behind = depthOfPart(view, part) < middle;
   if (part.body === 'trunk') return 'middle';

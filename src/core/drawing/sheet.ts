@@ -96,7 +96,11 @@ export function drawSheet(
   ];
   const [left, top, width] = boxOfElevation(sheet);
   const height = -top + sheet.planY + sheet.mat.widthCm / 2 + options.labelMm * 3;
-  return { box: [left, top, width, height], shapes, caption: describe(pose, setUp, view, options) };
+  return {
+    box: [left, top, width, height],
+    shapes,
+    caption: describeSheet(pose, setUp, view, options),
+  };
 }
 
 /**
@@ -121,7 +125,7 @@ export function drawFromAbove(
   return {
     box: [left, 0, width, bottom],
     shapes: [...drawPlan(sheet, pose), ...drawStance(sheet, stanceY)],
-    caption: describe(pose, setUp, sheet.view, options),
+    caption: describeSheet(pose, setUp, sheet.view, options),
   };
 }
 
@@ -152,11 +156,16 @@ export function drawFromSide(
       ...cross(weight),
       ...drawStance({ ...sheet, planY: stanceY + sheet.mat.widthCm / 2 }, stanceY),
     ],
-    caption: describe(pose, setUp, sheet.view, options),
+    caption: describeSheet(pose, setUp, sheet.view, options),
   };
 }
 
-function describe(pose: PoseDefinition, setUp: SetUp, view: View, options: SheetOptions): string {
+function describeSheet(
+  pose: PoseDefinition,
+  setUp: SetUp,
+  view: View,
+  options: SheetOptions,
+): string {
   const told: string[] = [
     `${pose.name}, ${saySide(pose, setUp.side)}, ${view.words}, above the mat from above.`,
   ];

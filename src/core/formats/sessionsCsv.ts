@@ -4,19 +4,20 @@ import { readSession, type LoggedHold, type SessionState } from '../sessions/rea
 import type { Session } from '../sessions/session.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
 
-type Row = readonly [session: Session, hold: LoggedHold, state: SessionState];
-type Cell = string | number | boolean | null;
+type CsvRow = readonly [session: Session, hold: LoggedHold, state: SessionState];
+type CsvCell = string | number | boolean | null;
 
 const planned =
   (id: SettingId) =>
-  ([, { plan }]: Row): Cell =>
+  ([, { plan }]: CsvRow): CsvCell =>
     plan.settings.find((each) => each.id === id)?.value ?? null;
 
-const decided = ([, { plan }, { decisions }]: Row): SessionState['decisions'][number] | undefined =>
+const decided = ([, { plan }, { decisions }]: CsvRow):
+  SessionState['decisions'][number] | undefined =>
   decisions.find(({ pose, side }) => pose === plan.pose && side === plan.side);
 
 /** What stands in each column; centimetres, degrees, dates in UTC. */
-const COLUMNS: readonly (readonly [string, (row: Row) => Cell])[] = [
+const COLUMNS: readonly (readonly [string, (row: CsvRow) => CsvCell])[] = [
   ['session', ([session]) => session.id],
   ['hold', ([, { plan }]) => plan.id],
   ['at', ([, { at }]) => at],
@@ -56,7 +57,7 @@ const COLUMNS: readonly (readonly [string, (row: Row) => Cell])[] = [
 export function writeSessionsCsv(sessions: readonly Session[]): string {
   const rows = sessions
     .toSorted((a, b) => a.plannedAt.localeCompare(b.plannedAt))
-    .flatMap((session): Row[] => {
+    .flatMap((session): CsvRow[] => {
       const state = readSession(session);
       return state.holds
         .filter(({ at }) => at !== null)

@@ -47,7 +47,7 @@ interface LegToFoot {
 export type LegDemonstration = LegByAngles | LegToFoot;
 
 /** What is read off the posed body. */
-type Reading =
+type ReadingMark =
   | {
       readonly kind: 'tape';
       readonly from: BodyPoint;
@@ -80,7 +80,7 @@ export interface Demonstration {
     readonly turn?: number;
   };
   readonly arms?: 'beside' | 'out' | 'forward' | 'down';
-  readonly reads: Reading | null;
+  readonly reads: ReadingMark | null;
   /** What stands about. */
   readonly thing?: 'wall' | 'seat' | 'stick';
   /** Only this part is drawn, when what is read is small. */

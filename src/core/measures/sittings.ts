@@ -31,7 +31,7 @@ const areRepeats = (a: Reading, b: Reading): boolean =>
   findPosture(a) === findPosture(b);
 
 /** Of times and ids, whose letters need no language. */
-const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /** At least one reading, the newest first. */
 export type Sitting = readonly Reading[];
@@ -44,7 +44,7 @@ interface OpenSitting {
 
 /** Sittings of one measure, the newest first. */
 function splitOneMeasure(readings: Reading[]): readonly Sitting[] {
-  readings.sort((a, b) => compare(b.takenAt, a.takenAt) || compare(a.id, b.id));
+  readings.sort((a, b) => compareText(b.takenAt, a.takenAt) || compareText(a.id, b.id));
   const open: OpenSitting[] = [];
   const sittings: Reading[][] = [];
   for (const reading of readings) {

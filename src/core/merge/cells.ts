@@ -1,5 +1,5 @@
 import type { Reading } from '../measures/reading.ts';
-import type { CautionEntry, Change, Intake, NotDone, Person } from '../person/person.ts';
+import type { CautionEntry, AnswerChange, Intake, NotDone, Person } from '../person/person.ts';
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Appointment } from '../sessions/appointment.ts';
 import type { Session, SessionEntry } from '../sessions/session.ts';
@@ -36,7 +36,7 @@ export interface PersonCells {
 }
 
 /** A path and its value. */
-type Entry = readonly [path: string, value: unknown];
+type PathValue = readonly [path: string, value: unknown];
 
 /**
  * JSON that is the same text for the same value.
@@ -92,15 +92,15 @@ export const nameAnswer = (path: string): string => path.slice(path.indexOf('/')
  * @param extra fields of an imported file that we do not know
  * @returns path and value of each
  */
-export function listPersonCells(person: Person, extra: PersonData['extra']): readonly Entry[] {
+export function listPersonCells(person: Person, extra: PersonData['extra']): readonly PathValue[] {
   const { id: _id, intake, cautions, notDone, schools, history: _history, ...fields } = person;
   return [
-    ...Object.entries(fields).map(([field, value]): Entry => [FIELD + field, value]),
-    ...Object.entries(intake).map(([field, value]): Entry => [INTAKE + field, value]),
-    ...cautions.map((each): Entry => [CAUTION + each.uid, each]),
-    ...notDone.map((each): Entry => [NOT_DONE + pair(each.measure, each.side), each]),
-    ...schools.map((each): Entry => [SCHOOL + pair(each.pose, each.rule), each]),
-    ...Object.entries(extra).map(([field, value]): Entry => [EXTRA + field, value]),
+    ...Object.entries(fields).map(([field, value]): PathValue => [FIELD + field, value]),
+    ...Object.entries(intake).map(([field, value]): PathValue => [INTAKE + field, value]),
+    ...cautions.map((each): PathValue => [CAUTION + each.uid, each]),
+    ...notDone.map((each): PathValue => [NOT_DONE + pair(each.measure, each.side), each]),
+    ...schools.map((each): PathValue => [SCHOOL + pair(each.pose, each.rule), each]),
+    ...Object.entries(extra).map(([field, value]): PathValue => [EXTRA + field, value]),
   ];
 }
 
@@ -110,7 +110,7 @@ export function listPersonCells(person: Person, extra: PersonData['extra']): rea
  * @param reading as stored
  * @returns one cell
  */
-export const listReadingCells = (reading: Reading): readonly Entry[] => [
+export const listReadingCells = (reading: Reading): readonly PathValue[] => [
   [READING + reading.id, reading],
 ];
 
@@ -120,7 +120,9 @@ export const listReadingCells = (reading: Reading): readonly Entry[] => [
  * @param setUp as stored
  * @returns one cell
  */
-export const listSetUpCells = (setUp: KeptSetUp): readonly Entry[] => [[SET_UP + setUp.id, setUp]];
+export const listSetUpCells = (setUp: KeptSetUp): readonly PathValue[] => [
+  [SET_UP + setUp.id, setUp],
+];
 
 /**
  * An appointment as cells that are merged.
@@ -128,7 +130,7 @@ export const listSetUpCells = (setUp: KeptSetUp): readonly Entry[] => [[SET_UP +
  * @param each the appointment
  * @returns one cell
  */
-export const listAppointmentCells = (each: Appointment): readonly Entry[] => [
+export const listAppointmentCells = (each: Appointment): readonly PathValue[] => [
   [APPOINTMENT + each.id, each],
 ];
 
@@ -137,7 +139,7 @@ export const listAppointmentCells = (each: Appointment): readonly Entry[] => [
  *
  * @returns one cell
  */
-export const listPictureCells = ({ id }: { readonly id: string }): readonly Entry[] => [
+export const listPictureCells = ({ id }: { readonly id: string }): readonly PathValue[] => [
   [toPicturePath(id), id],
 ];
 
@@ -154,17 +156,22 @@ export const toPicturePath = (id: string): string => PICTURE + id;
  *
  * @returns path and value of each
  */
-export function listSessionCells({ holds, entries: _entries, ...own }: Session): readonly Entry[] {
+export function listSessionCells({
+  holds,
+  entries: _entries,
+  ...own
+}: Session): readonly PathValue[] {
   const order = holds.map(({ id }) => id);
   return [
     [SESSION + own.id, { ...own, order }],
-    ...holds.map((hold): Entry => [HOLD + pair(own.id, hold.id), hold]),
+    ...holds.map((hold): PathValue => [HOLD + pair(own.id, hold.id), hold]),
   ];
 }
 
 const CHANGE = 'change';
 const ENTRY = 'entry';
-type LogLine = readonly [typeof CHANGE, Change] | readonly [typeof ENTRY, string, SessionEntry];
+type LogLine =
+  readonly [typeof CHANGE, AnswerChange] | readonly [typeof ENTRY, string, SessionEntry];
 
 /**
  * A change of a person's answers as a line of the log.
@@ -172,7 +179,7 @@ type LogLine = readonly [typeof CHANGE, Change] | readonly [typeof ENTRY, string
  * @param change what was changed, when
  * @returns the same text for the same change
  */
-export const toChangeLine = (change: Change): string => toCanonicalJson([CHANGE, change]);
+export const toChangeLine = (change: AnswerChange): string => toCanonicalJson([CHANGE, change]);
 
 /** The device that changes without a stamp are said to come from. */
 const FROM_HISTORY = 'history';
@@ -344,7 +351,7 @@ export function fromCells(
     history: lines
       .flatMap((line) => (line[0] === CHANGE ? [line[1]] : []))
       .sort(
-        byKeys<Change>(
+        byKeys<AnswerChange>(
           ({ at }) => at,
           ({ field }) => field,
           toCanonicalJson,

@@ -88,7 +88,7 @@ function nameRecord(kind: string, record: Recorded): string {
 const sayAnswer = (value: unknown): string =>
   value === null ? '' : typeof value === 'string' ? value : JSON.stringify(value);
 
-function sayLine(path: string, from: Cell, to: Cell): MergeLine {
+function sayMergeLine(path: string, from: Cell, to: Cell): MergeLine {
   const values = [from, to].map(({ json }) =>
     json === null ? null : (JSON.parse(json) as unknown),
   );
@@ -127,10 +127,10 @@ export function describeMerge(
     if (own === undefined) {
       if (theirs.json !== null) added[kindOf(path)] = (added[kindOf(path)] ?? 0) + 1;
     } else if (own.json === theirs.json) same += 1;
-    else if (now.json !== own.json) changes.push(sayLine(path, own, now));
+    else if (now.json !== own.json) changes.push(sayMergeLine(path, own, now));
     else if (own.json === null) staysRemoved += 1;
     else if (theirs.json !== null || kindOf(path) !== 'hold')
-      stays.push(sayLine(path, own, theirs));
+      stays.push(sayMergeLine(path, own, theirs));
   }
   const known = here?.log ?? new Set<string>();
   const fresh = [...file.log].filter((line) => !known.has(line)).length;

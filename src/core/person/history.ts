@@ -1,4 +1,4 @@
-import type { CautionEntry, Change, Intake, Person } from './person.ts';
+import type { CautionEntry, AnswerChange, Intake, Person } from './person.ts';
 
 /** Fields that are kept with what they were before. */
 const FIELDS = [
@@ -44,7 +44,7 @@ function listAnswers(person: Person): Map<string, string> {
  * @param at ISO date; the core has no clock
  * @returns none when nothing differs
  */
-export function findChanges(before: Person, after: Person, at: string): Change[] {
+export function findChanges(before: Person, after: Person, at: string): AnswerChange[] {
   const [old, now] = [listAnswers(before), listAnswers(after)];
   return [...new Set([...old.keys(), ...now.keys()])]
     .map((field) => ({ at, field, from: old.get(field) ?? '', to: now.get(field) ?? '' }))

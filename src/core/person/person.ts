@@ -41,7 +41,7 @@ export const EMPTY_INTAKE: Intake = {
 };
 
 /** One answer that has changed, so that a colleague can see what was known when. */
-export interface Change {
+export interface AnswerChange {
   readonly at: string;
   /** The field's name, or `caution` and its id: `caution knee-pain`. */
   readonly field: string;
@@ -84,7 +84,7 @@ export interface Person {
   readonly notes: string;
   readonly intake: Intake;
   /** Oldest first. */
-  readonly history: readonly Change[];
+  readonly history: readonly AnswerChange[];
   readonly notDone: readonly NotDone[];
   /** At most one a pose and rule. */
   readonly schools: readonly ChosenSchool[];

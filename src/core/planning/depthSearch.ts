@@ -2,7 +2,7 @@ import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { calcWishOff, toScaled, WISH_STRETCH, type Aim } from '../conditions/residuals.ts';
-import { toWarmStart, type Answer, type WarmStart } from '../solver/run.ts';
+import { toWarmStart, type Solution, type WarmStart } from '../solver/run.ts';
 import {
   pullFarthest,
   pullFromWarmStart,
@@ -11,7 +11,7 @@ import {
   settleFromWarmStart,
   settleOnTheWay,
   walkFarthest,
-  type Way,
+  type ReachRange,
 } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 
@@ -28,7 +28,7 @@ export interface DepthWarmStarts {
 
 /** The farthest depth that was found. */
 interface Reached {
-  readonly answer: Answer;
+  readonly answer: Solution;
   /** How much farther than their usual tolerance the wishes had to stretch, 1 = no farther. */
   readonly stretch: number;
   /** False when nothing on the whole way can be held. */
@@ -84,7 +84,7 @@ export class DepthSearch {
     private readonly warmStarts: DepthWarmStarts | null,
   ) {}
 
-  depthOf({ skeleton }: Answer): number {
+  depthOf({ skeleton }: Solution): number {
     const { quantity } = this.depth;
     return toScaled(quantity, getQuantity(quantity).calc(skeleton));
   }
@@ -104,7 +104,7 @@ export class DepthSearch {
     const toSpare = radiansFromDegrees(toSpareDeg);
     const within = (factor: number): WishAim => ({ toSpare, wishesWithin: wishesWithinAt(factor) });
     const least = this.depth.easiest + ease;
-    const goesTo = (answer: Answer, depth: number): boolean =>
+    const goesTo = (answer: Solution, depth: number): boolean =>
       answer.kept && this.depthOf(answer) >= depth;
     const kept = within(stretch);
     const soon = this.pull(kept, near, enough);
@@ -144,19 +144,19 @@ export class DepthSearch {
   }
 
   /** How far the wishes of a posture stretch. */
-  private findStretch({ skeleton }: Answer): number {
+  private findStretch({ skeleton }: Solution): number {
     const offs = this.task.wishes.map((wish) => Math.abs(calcWishOff(wish, skeleton)));
     return Math.max(0, ...offs) / WISH_STRETCH + STRETCH_WITHIN;
   }
 
   /** The most wished-for posture anywhere on the way, with the musts alone; not kept when there is none. */
-  settleAnywhere(toSpareDeg: number): Answer {
+  settleAnywhere(toSpareDeg: number): Solution {
     const aim = { toSpare: radiansFromDegrees(toSpareDeg), wishesWithin: null };
     return settleOnTheWay(this.task, this.way, aim);
   }
 
   /** The most wished-for posture at a depth; null when it cannot be held. */
-  settle(depth: number, aim: WishAim, near: Answer): Answer | null {
+  settle(depth: number, aim: WishAim, near: Solution): Solution | null {
     const { quantity } = this.depth;
     const value = this.toOwn(depth);
     const answer =
@@ -171,7 +171,7 @@ export class DepthSearch {
    *
    * @param near the answer at the edge or beyond; it stays where nothing else can be held
    */
-  settleJustInside(edge: number, aim: WishAim, near: Answer): Answer {
+  settleJustInside(edge: number, aim: WishAim, near: Solution): Solution {
     const wanted = edge - INSIDE_THE_EDGE;
     const settled = this.settle(wanted, aim, near);
     return settled ?? this.settleNearest(wanted, this.depthOf(near), aim, near) ?? near;
@@ -181,13 +181,18 @@ export class DepthSearch {
    * From an edge, as near to a shallower depth as can be held: a shallower pose can ask
    * more, as a knee that bends less turns hip opening into rotation.
    */
-  settleAbove(wanted: number, edge: number, aim: WishAim, near: Answer): Answer {
+  settleAbove(wanted: number, edge: number, aim: WishAim, near: Solution): Solution {
     const settled = this.settleNearest(wanted, edge, aim, near);
     return settled ?? this.settleJustInside(edge, aim, near);
   }
 
   /** Settled as near to a shallower depth as a pull back from the edge comes; null when it cannot be held. */
-  private settleNearest(wanted: number, edge: number, aim: WishAim, near: Answer): Answer | null {
+  private settleNearest(
+    wanted: number,
+    edge: number,
+    aim: WishAim,
+    near: Solution,
+  ): Solution | null {
     const { quantity } = this.depth;
     const way = { quantity, from: this.toOwn(edge), to: this.toOwn(wanted) };
     const shallowest = reachFarthest(this.task, way, aim, near.skeleton.posture);
@@ -196,7 +201,7 @@ export class DepthSearch {
     return this.settle(inside, aim, shallowest);
   }
 
-  private stretchesAWish({ skeleton }: Answer, stretch: number): boolean {
+  private stretchesAWish({ skeleton }: Solution, stretch: number): boolean {
     const most = NEARLY * wishesWithinAt(stretch);
     return this.task.wishes.some((wish) => Math.abs(calcWishOff(wish, skeleton)) > most);
   }
@@ -205,19 +210,19 @@ export class DepthSearch {
     return depth / toScaled(this.depth.quantity, 1);
   }
 
-  private get way(): Way {
+  private get way(): ReachRange {
     const { quantity, easiest, textbook } = this.depth;
     return { quantity, from: this.toOwn(easiest), to: this.toOwn(textbook) };
   }
 
-  private pull(aim: WishAim, near: WarmStart | null, enough = Infinity): Answer {
+  private pull(aim: WishAim, near: WarmStart | null, enough = Infinity): Solution {
     const { task, warmStarts } = this;
     const way = { ...this.way, enough: this.toOwn(Math.min(enough, this.depth.textbook)) };
     if (near === null) return pullFarthest(task, way, aim, null);
     return pullFromWarmStart(task, way, aim, near, warmStarts === null ? task.again.sparing : []);
   }
 
-  private walk(aim: WishAim, deadEnd: Answer, least: number): Answer {
+  private walk(aim: WishAim, deadEnd: Solution, least: number): Solution {
     const isThere = deadEnd.kept && this.depthOf(deadEnd) >= least;
     if (isThere || this.warmStarts !== null) return deadEnd;
     return walkFarthest(this.task, this.way, aim, deadEnd);

@@ -3,7 +3,7 @@ import type { Experience } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { calcWishOff } from '../conditions/residuals.ts';
-import { toWarmStart, type Answer } from '../solver/run.ts';
+import { toWarmStart, type Solution } from '../solver/run.ts';
 import { settleFreely } from '../solver/solve.ts';
 import { withLimits, type BuiltTask } from './buildTask.ts';
 import { DepthSearch, wishesWithinAt, type DepthWarmStarts, type WishAim } from './depthSearch.ts';
@@ -18,7 +18,7 @@ type DepthReason =
 /** Depths in the depth's own unit, degrees or centimetres. */
 export interface HeldDepth {
   readonly kind: 'held';
-  readonly answer: Answer;
+  readonly answer: Solution;
   /** null = this pose has no depth. */
   readonly depth: number | null;
   readonly deepest: number | null;
@@ -34,7 +34,7 @@ export type DepthAnswer =
       readonly kind: 'cannot';
       readonly because: 'musts' | 'held-back';
       /** The least broken posture, to name what stands in the way. */
-      readonly answer: Answer;
+      readonly answer: Solution;
       readonly deepest: number | null;
     };
 
@@ -84,10 +84,10 @@ export function findDepth(
   if (!bound.isHeld) return { kind: 'cannot', because: 'musts', answer: deepest, deepest: null };
   const deepestDepth = safe.depthOf(deepest);
   const held = (
-    answer: Answer,
+    answer: Solution,
     stretch: number,
     reason: DepthReason,
-    edge: Answer,
+    edge: Solution,
   ): DepthAnswer => ({
     kind: 'held',
     answer,
@@ -134,9 +134,9 @@ const aimAt = (stretch: number): WishAim => ({
 });
 
 const warmStartsAt = (
-  deepest: Answer,
-  sparing: Answer,
-  settled: Answer,
+  deepest: Solution,
+  sparing: Solution,
+  settled: Solution,
   stretch: number,
 ): DepthWarmStarts => ({
   deepest: toWarmStart(deepest),
@@ -170,9 +170,9 @@ export function findDepthToSpare(
  * @returns the held posture, or why there is none
  */
 export function findSetUpWithoutDepth(built: BuiltTask): DepthAnswer {
-  const settle = (kind: BuiltTask['usable'], wishesWithin: number | null): Answer =>
+  const settle = (kind: BuiltTask['usable'], wishesWithin: number | null): Solution =>
     settleFreely(withLimits(built, kind), { toSpare: 0, wishesWithin });
-  const held = (answer: Answer, stretch: number): DepthAnswer => ({
+  const held = (answer: Solution, stretch: number): DepthAnswer => ({
     kind: 'held',
     answer,
     depth: null,

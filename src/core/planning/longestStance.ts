@@ -1,5 +1,5 @@
 import type { Parts } from '../skeleton/posture.ts';
-import { toWarmStart, type Answer, type WarmStart } from '../solver/run.ts';
+import { toWarmStart, type Solution, type WarmStart } from '../solver/run.ts';
 import { pullFromWarmStart, reachFarthest } from '../solver/solve.ts';
 import { radiansFromDegrees } from '../units/brands.ts';
 import { buildTask, withLimits } from './buildTask.ts';
@@ -42,7 +42,7 @@ export function findHeldStance(
   const isRecommended = rules.depth === 'recommended' && definition.of === 'leg-length';
   const from = isRecommended ? Math.min(metres, Math.max(shortest, least)) : shortest;
   const way = { quantity: 'stance', from, to: metres } as const;
-  const find = (within: WishAim): Answer =>
+  const find = (within: WishAim): Solution =>
     warmStart === null
       ? reachFarthest(task, way, within, null)
       : pullFromWarmStart(task, way, within, warmStart);

@@ -1,5 +1,5 @@
 import { type MeasureId, getProtocol } from '../measures/protocols/index.ts';
-import type { MeasureUse, Source } from '../body/body.ts';
+import type { MeasureUse, MeasureSource } from '../body/body.ts';
 import { type Side, SIDES } from '../measures/protocol.ts';
 import type { RangeCut, Adapted } from '../cautions/adapt.ts';
 import { type MeasureSet, findValue } from '../measures/measureSet.ts';
@@ -147,7 +147,7 @@ export function calcPlanningRanges(
     const provisional = rules.provisional ? PROVISIONAL_RANGES[measure] : undefined;
     const value = stated ?? provisional;
     if (value === undefined) return;
-    const source: Source = stated === undefined ? 'provisional' : 'default';
+    const source: MeasureSource = stated === undefined ? 'provisional' : 'default';
     put({ measure, side, value, error: 0, source, takenAt: null }, own);
   };
   for (const measure of RANGE_MEASURES) {

@@ -2,7 +2,7 @@
  * Everything that can be wrong with input, in one place: what is said and what
  * to do. `{path}` and the names of details are filled in.
  */
-interface Entry {
+interface ProblemEntry {
   readonly severity: 'error' | 'warning' | 'note';
   readonly message: string;
   readonly hint: string;
@@ -313,7 +313,7 @@ const entries = {
     message: 'The calculation stopped unexpectedly.',
     hint: 'Try again; nothing that was saved is lost.',
   },
-} as const satisfies Record<string, Entry>;
+} as const satisfies Record<string, ProblemEntry>;
 
 export type ProblemCode = keyof typeof entries;
-export const CATALOGUE: Readonly<Record<ProblemCode, Entry>> = entries;
+export const CATALOGUE: Readonly<Record<ProblemCode, ProblemEntry>> = entries;

@@ -17,7 +17,7 @@ export interface Asymmetry {
   readonly isReal: boolean;
 }
 
-const compare = (left: MeasureValue, right: MeasureValue) => compareValues(left, right);
+const compareSides = (left: MeasureValue, right: MeasureValue) => compareValues(left, right);
 
 /**
  * Every measure of two sides in one state and posture.
@@ -37,8 +37,8 @@ export function listAsymmetries(series: readonly Series[]): readonly Asymmetry[]
           each.posture === left.posture,
       );
       if (right === undefined) return [];
-      const first = compare(left.values[0]!, right.values[0]!);
-      const latest = compare(left.values.at(-1)!, right.values.at(-1)!);
+      const first = compareSides(left.values[0]!, right.values[0]!);
+      const latest = compareSides(left.values.at(-1)!, right.values.at(-1)!);
       return [
         {
           measure: left.measure,

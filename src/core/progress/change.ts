@@ -4,7 +4,7 @@ import { getProtocol } from '../measures/protocols/index.ts';
 import type { Series } from './series.ts';
 
 /** The one claim of a series: its latest date against its first, never the best pair of many. */
-export interface Change {
+export interface SeriesChange {
   readonly first: MeasureValue;
   readonly latest: MeasureValue;
   readonly difference: number;
@@ -13,7 +13,7 @@ export interface Change {
 }
 
 /** @returns null with fewer than two dates */
-export function findChange({ values }: Series): Change | null {
+export function findChange({ values }: Series): SeriesChange | null {
   const [first] = values;
   const latest = values.at(-1);
   if (first === undefined || latest === undefined || values.length < 2) return null;
@@ -60,7 +60,7 @@ export function writeDifference(value: number, unit: keyof typeof UNITS): string
  * @param since the first date, as it is said
  * @returns words for the teacher
  */
-export function sayChange(series: Series, change: Change, since: string): string {
+export function sayChange(series: Series, change: SeriesChange, since: string): string {
   const { unit } = getProtocol(series.measure);
   const by = writeDifference(change.difference, unit);
   const error = `${change.smallestReal.toFixed(unit === 'cm' ? 1 : 0)}${UNITS[unit]}`;

@@ -1,4 +1,4 @@
-import type { Solved } from './shareProps.ts';
+import type { ProgramSolution } from './shareProps.ts';
 
 /** What a program solver of this kind answers, as far as we read it. */
 interface Solution {
@@ -14,7 +14,7 @@ const NEARLY = 1e-6;
  *
  * @returns null when it has no solution, or none was found in the time it had
  */
-export function readSolution({ Status, Columns }: Solution): Solved | null {
+export function readSolution({ Status, Columns }: Solution): ProgramSolution | null {
   if (Status !== 'Optimal' && Status !== 'Time limit reached') return null;
   const valueOf = (column: object): number => ('Primal' in column ? Number(column.Primal) : 0);
   const values = new Map(

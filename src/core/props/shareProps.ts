@@ -19,7 +19,7 @@ interface PropShare {
 }
 
 /** What a program solver found. */
-export interface Solved {
+export interface ProgramSolution {
   readonly values: ReadonlyMap<string, number>;
   /** Nothing is better; otherwise it is the best that was found in time. */
   readonly isBest: boolean;
@@ -39,14 +39,14 @@ export interface SharedProps {
  *
  * @returns null when there is no solution, or none was found in time
  */
-export type SolveProgram = (program: string) => Promise<Solved | null>;
+export type SolveProgram = (program: string) => Promise<ProgramSolution | null>;
 
 /** A hand too low asks the back to give, so it costs this many times a hand too high. Our choice. */
 const TOO_LOW_COST = 3;
 /** Stacks of the same pieces and height are one choice; of the rest, this many nearest are offered. */
 const MOST_CHOICES = 12;
 
-interface Choice {
+interface StackChoice {
   readonly variable: string;
   readonly person: string;
   readonly stack: Stack;
@@ -72,7 +72,10 @@ const tieBreak = (person: number, choice: number): number =>
  * @param props what the studio has
  * @returns one list a person
  */
-export function listChoices(needs: readonly PropNeed[], props: readonly PropItem[]): Choice[][] {
+export function listChoices(
+  needs: readonly PropNeed[],
+  props: readonly PropItem[],
+): StackChoice[][] {
   const stacks = findStacks(props);
   return needs.map((need, p) => {
     const ranked = stacks
@@ -100,7 +103,10 @@ export function listChoices(needs: readonly PropNeed[], props: readonly PropItem
 }
 
 /** The program as LP text: one choice a person, no more of a prop than there is, least total cost. */
-function writeProgram(choices: readonly (readonly Choice[])[], props: readonly PropItem[]): string {
+function writeProgram(
+  choices: readonly (readonly StackChoice[])[],
+  props: readonly PropItem[],
+): string {
   const all = choices.flat();
   const sum = (terms: readonly string[]): string => terms.join(' + ');
   const lines = ['Minimize', ` cost: ${sum(all.map((c) => `${c.cost.toFixed(8)} ${c.variable}`))}`];

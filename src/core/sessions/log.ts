@@ -1,7 +1,7 @@
 import type { Side } from '../measures/protocol.ts';
 
 /** Pain while a pose was held; 0 = none. */
-export interface PainNote {
+export interface LoggedPain {
   /** 0 to 10. */
   readonly score: number;
   readonly place: string;
@@ -13,7 +13,7 @@ export interface PainNote {
 }
 
 /** A sign that was seen or reported while a pose was held; its id is one of cautions/catalogue.ts. */
-interface SignNote {
+interface LoggedSign {
   readonly id: string;
   /** Who cleared it; null = it still stands. */
   readonly clearedBy: string | null;
@@ -30,8 +30,8 @@ export interface Hold {
   /** Ids of sessions/errors.ts, or kept as they are. */
   readonly errors: readonly string[];
   readonly breath: 'easy' | 'held' | null;
-  readonly pain: PainNote | null;
-  readonly sign: SignNote | null;
+  readonly pain: LoggedPain | null;
+  readonly sign: LoggedSign | null;
   /** Least to spare of any joint at the set-up really used, degrees; null = not known. */
   readonly toSpareDeg: number | null;
   /** What was used stays short of the recommended depth, so that a step further is inside all margins. */

@@ -40,11 +40,11 @@ export interface Pain {
   readonly rising: boolean;
 }
 
-type Outcome = 'done' | 'skipped' | 'swapped' | 'ended-early';
+type HoldOutcome = 'done' | 'skipped' | 'swapped' | 'ended-early';
 
 /** What was noted of one hold. What was not noted is null, or empty. */
 export interface HoldNotes {
-  readonly outcome: Outcome | null;
+  readonly outcome: HoldOutcome | null;
   /** A pose's id when it was swapped. */
   readonly swappedFor: string | null;
   readonly level: string | null;

@@ -32,7 +32,7 @@ export const isAtBound = ({ depth }: SetUp): boolean =>
   depth?.value != null && depth.deepest !== null && depth.value >= depth.deepest - AT_BOUND;
 
 /** What is planned, as far as its depth depends on it. */
-interface Planned {
+interface PlannedPose {
   readonly pose: string;
   readonly side: Side;
   readonly level: string | null;
@@ -48,7 +48,7 @@ interface Planned {
  */
 export function isBelowRecommended(
   context: PlanningContext,
-  { pose, side, level, rules }: Planned,
+  { pose, side, level, rules }: PlannedPose,
   depth: number | null,
 ): boolean {
   const planned = planPose(context, pose, side, rules, level);
@@ -69,7 +69,7 @@ export function isBelowRecommended(
  */
 export function hasRoom(
   context: PlanningContext,
-  { pose, side, level, rules }: Planned,
+  { pose, side, level, rules }: PlannedPose,
   depth: number | null,
   spareDeg: number,
 ): boolean {

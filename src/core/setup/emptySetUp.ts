@@ -5,7 +5,7 @@ import type { HouseRules } from '../rules/houseRules.ts';
 import { SET_UP_FORMAT, SET_UP_VERSION, type SetUp } from './setUp.ts';
 
 /** What a set-up is asked for, as far as it stands in the set-up itself. */
-interface Asked {
+interface SetUpQuestion {
   readonly pose: string;
   /** null = the pose as it is usually done. */
   readonly level: string | null;
@@ -21,7 +21,14 @@ interface Asked {
  *
  * @returns a failed set-up
  */
-export const makeEmptySetUp = ({ pose, level, side, rules, reserve, person }: Asked): SetUp => ({
+export const makeEmptySetUp = ({
+  pose,
+  level,
+  side,
+  rules,
+  reserve,
+  person,
+}: SetUpQuestion): SetUp => ({
   format: SET_UP_FORMAT,
   version: SET_UP_VERSION,
   pose,

@@ -1,4 +1,4 @@
-import type { Solved } from './solved.ts';
+import type { SolvedPose } from './solved.ts';
 import { type WorkingStep, plain, term } from '../planning/working.ts';
 import { cmFromMetres, degreesFromRadians } from '../units/brands.ts';
 import { link } from './chain.ts';
@@ -8,7 +8,7 @@ import type { Setting } from './setUp.ts';
 import { makeSetting } from './makeSetting.ts';
 import { resolveRule } from '../planning/resolveRule.ts';
 
-function calcStanceTerms(solved: Solved): WorkingStep[] {
+function calcStanceTerms(solved: SolvedPose): WorkingStep[] {
   const { stance, skeleton, rules } = solved;
   const { definition, metres } = stance;
   const cm = cmFromMetres(skeleton.posture.parts.stance);
@@ -38,7 +38,7 @@ function calcStanceTerms(solved: Solved): WorkingStep[] {
 }
 
 /** What the back end of a stance is measured to. */
-function findBackMark({
+function findBackEndMark({
   backContact,
 }: PoseDefinition): 'back-heel' | 'back-ball' | 'back-knee' | null {
   switch (backContact) {
@@ -57,17 +57,17 @@ function findBackMark({
   }
 }
 
-const findBackPoint = ({ skeleton: { legs }, pose }: Solved): Vec3 => {
-  const mark = findBackMark(pose);
+const findBackPoint = ({ skeleton: { legs }, pose }: SolvedPose): Vec3 => {
+  const mark = findBackEndMark(pose);
   if (mark === 'back-knee') return legs.back.knee;
   return mark === 'back-ball' ? legs.back.foot.ball : legs.back.foot.heel;
 };
 
 /** From the back mark up to the back hip, along the mat. */
-function chainFromBackMark(solved: Solved): WorkingStep[] {
+function chainFromBackMark(solved: SolvedPose): WorkingStep[] {
   const { back } = solved.skeleton.legs;
   const thigh = link('back leg, thigh, along the mat', back.knee, back.hip, 0);
-  const mark = findBackMark(solved.pose);
+  const mark = findBackEndMark(solved.pose);
   if (mark === 'back-knee') return [thigh];
   const toAnkle = `${mark ?? ''} to ankle along the mat`.replace('-', ' ');
   return [
@@ -83,10 +83,10 @@ function chainFromBackMark(solved: Solved): WorkingStep[] {
  * @param solved the solved posture
  * @returns cm and degrees, each with its sum
  */
-export function calcFeetSettings(solved: Solved): Setting[] {
+export function calcFeetSettings(solved: SolvedPose): Setting[] {
   const { pose, rules, skeleton, heelLine, limitSteps: limits } = solved;
   const { posture } = skeleton;
-  const backMark = findBackMark(pose);
+  const backMark = findBackEndMark(pose);
   const hasStance = backMark !== null && solved.stance.definition.kind !== 'none';
   const settings: Setting[] = [];
   if (hasStance) {
@@ -140,9 +140,9 @@ export function calcFeetSettings(solved: Solved): Setting[] {
  * @param solved the solved posture
  * @returns distances from the mat's edges, cm
  */
-export function calcMatMarks(solved: Solved): Setting[] {
+export function calcMatMarks(solved: SolvedPose): Setting[] {
   const { pose, mat, stance } = solved;
-  const backMark = findBackMark(pose);
+  const backMark = findBackEndMark(pose);
   const front = makeSetting(
     'front-heel-from-mat-edge',
     'cm',

@@ -4,7 +4,7 @@ import { cmFromMetres } from '../units/brands.ts';
 import { chainToShoulder, link } from './chain.ts';
 import type { Setting } from './setUp.ts';
 import { makeSetting } from './makeSetting.ts';
-import type { Solved } from './solved.ts';
+import type { SolvedPose } from './solved.ts';
 import { negate, plain } from '../planning/working.ts';
 
 /**
@@ -17,7 +17,7 @@ export function calcHandSettings({
   pose,
   canonicalBody,
   limitSteps: limits,
-}: Solved): Setting[] {
+}: SolvedPose): Setting[] {
   const hands = PLACES.filter((place) => pose.arms[place].reach === 'down');
   const [first] = hands;
   if (first === undefined) {

@@ -46,12 +46,16 @@ function isDetermined({ legs: { front, back } }: Skeleton): boolean {
   return isOnOneFoot || isOnBall || areTogether;
 }
 
-interface Part {
+interface SegmentMass {
   readonly share: number;
   readonly x: number;
 }
 
-const partOf = (segment: 'foot' | 'shank' | 'thigh', proximalX: number, distalX: number): Part => ({
+const calcSegmentMass = (
+  segment: 'foot' | 'shank' | 'thigh',
+  proximalX: number,
+  distalX: number,
+): SegmentMass => ({
   share: MASS_SHARE[segment] / WHOLE_MASS_SHARE,
   x: proximalX + (distalX - proximalX) * CENTRE_FROM_PROXIMAL[segment],
 });
@@ -75,10 +79,10 @@ export function calcLoads(skeleton: Skeleton, frontSide: Side, massKg: number | 
     const { share, x } = ground[place];
     const leg = skeleton.legs[place];
     if (share === 0) continue;
-    const foot = partOf('foot', leg.foot.heel[0], leg.foot.toe[0]);
-    const shank = partOf('shank', leg.knee[0], leg.foot.ankle[0]);
-    const thigh = partOf('thigh', leg.hip[0], leg.knee[0]);
-    const tell = (joint: JointLoad['joint'], at: number, below: readonly Part[]): void => {
+    const foot = calcSegmentMass('foot', leg.foot.heel[0], leg.foot.toe[0]);
+    const shank = calcSegmentMass('shank', leg.knee[0], leg.foot.ankle[0]);
+    const thigh = calcSegmentMass('thigh', leg.hip[0], leg.knee[0]);
+    const tell = (joint: JointLoad['joint'], at: number, below: readonly SegmentMass[]): void => {
       const lever = below.reduce((sum, part) => sum - part.share * (part.x - at), share * (x - at));
       const torque = massKg === null ? cmFromMetres(lever) : lever * massKg * GRAVITY;
       loads.push({

@@ -63,7 +63,7 @@ const crossed = (n: LyingNumbers): LyingPosture =>
     arms: 'out',
   });
 
-const handToFoot = (n: LyingNumbers): LyingPosture =>
+const stretchToFoot = (n: LyingNumbers): LyingPosture =>
   onBack({ measured: { flexion: n.range('straight-leg-raise') }, arms: 'forward' });
 
 function pyramid(n: LyingNumbers): LyingPosture {
@@ -93,7 +93,7 @@ const POSTURES: Readonly<Record<LyingFormId, (n: LyingNumbers) => LyingPosture>>
   'lying-revolved-side-angle': bentKnee,
   'lying-triangle': straight,
   'lying-crossed-twist': crossed,
-  'lying-hand-to-foot': handToFoot,
+  'lying-hand-to-foot': stretchToFoot,
   'lying-pyramid': pyramid,
   staff: (n) => seated(n, 0),
   'seated-straddle': (n) => seated(n, STRADDLE_DEG),

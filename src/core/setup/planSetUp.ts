@@ -24,13 +24,16 @@ export interface Plan extends SolvedRequest {
   readonly setUp: SetUp;
 }
 
-export type Planned =
+export type PlanResult =
   | { readonly kind: 'problems'; readonly problems: readonly Problem[] }
   /** Nothing was solved: a stop sign, or a pose that a caution excludes. */
   | { readonly kind: 'stopped'; readonly request: Request; readonly setUp: SetUp }
   | ({ readonly kind: 'planned' } & Plan);
 
-const refuse = (...problems: readonly Problem[]): Planned => ({ kind: 'problems', problems });
+const refusePlan = (...problems: readonly Problem[]): PlanResult => ({
+  kind: 'problems',
+  problems,
+});
 
 /**
  * The whole plan of one pose; see {@link planSetUp} for its arguments.
@@ -48,16 +51,18 @@ export function planPose(
   side: Side,
   rules: Partial<HouseRules> = {},
   level: string | null = null,
-): Planned {
+): PlanResult {
   const pose = findPose(poseId);
   if (pose === null) {
     const known = [...POSES, ...LYING_POSES].map((each) => each.id);
-    return refuse(problem('unknown-pose', 'pose', { text: poseId, known }));
+    return refusePlan(problem('unknown-pose', 'pose', { text: poseId, known }));
   }
   if (level === FITTING_LEVEL) return planFittingLevel(context, pose, side, rules);
   if (level !== null && level !== USUAL_LEVEL && findLevel(pose, level) === null) {
     const known = [FITTING_LEVEL, USUAL_LEVEL, ...pose.levels.map((each) => each.id)];
-    return refuse(problem('unknown-level', 'level', { text: level, known: [...new Set(known)] }));
+    return refusePlan(
+      problem('unknown-level', 'level', { text: level, known: [...new Set(known)] }),
+    );
   }
   return planLevel(context, pose, side, rules, level);
 }
@@ -69,7 +74,7 @@ function planLevel(
   side: Side,
   rules: Partial<HouseRules>,
   level: string | null,
-): Planned {
+): PlanResult {
   const { restsOn } = withLevel(pose, level);
   let legs: Request | null = null;
   if (restsOn !== undefined) {
@@ -92,13 +97,18 @@ function planLevel(
     return { kind: 'stopped', request, setUp };
   }
   const missing = findMissingMeasures(context.set, request.rules, request.pose, POSES);
-  if (missing.length > 0) return refuse(...missing);
+  if (missing.length > 0) return refusePlan(...missing);
   const solved = solveRequest(request, context);
-  if (!solved.ok) return refuse(...solved.problems);
-  return { kind: 'planned', request, ...solved.value, setUp: describe(request, solved.value) };
+  if (!solved.ok) return refusePlan(...solved.problems);
+  return {
+    kind: 'planned',
+    request,
+    ...solved.value,
+    setUp: describeAnswer(request, solved.value),
+  };
 }
 
-function describe(request: Request, solved: SolvedRequest): SetUp {
+function describeAnswer(request: Request, solved: SolvedRequest): SetUp {
   const { pose, rules } = request;
   const { found, first } = solved.answer;
   const { body, ranges } = solved.limited;
@@ -134,7 +144,7 @@ function isPreferred(
 /** A level and how it came out. */
 interface Tried {
   readonly level: string;
-  readonly planned: Planned;
+  readonly planned: PlanResult;
 }
 
 /**
@@ -147,8 +157,8 @@ function planFittingLevel(
   pose: PoseDefinition,
   side: Side,
   rules: Partial<HouseRules>,
-): Planned {
-  const plan = (level: string): Planned => planLevel(context, pose, side, rules, level);
+): PlanResult {
+  const plan = (level: string): PlanResult => planLevel(context, pose, side, rules, level);
   const logged = context.record.held?.find((each) => each.pose === pose.id);
   if (logged !== undefined && (logged.level === null || findLevel(pose, logged.level) !== null)) {
     const before = plan(logged.level ?? USUAL_LEVEL);
@@ -157,8 +167,8 @@ function planFittingLevel(
   const levels = pose.levels.filter(({ byChoice }) => byChoice !== true);
   const [easiest = USUAL_LEVEL] = levels.map(({ id }) => id);
   const tried: Tried[] = [];
-  let degraded: Planned | null = null;
-  let unmeasured: Planned | null = null;
+  let degraded: PlanResult | null = null;
+  let unmeasured: PlanResult | null = null;
   for (let i = levels.length - 1; i >= 0; i -= 1) {
     const { id } = levels[i]!;
     const planned = plan(id);
@@ -185,7 +195,7 @@ function planFittingLevel(
 }
 
 /** The chosen level's plan, with what the harder ones still need. */
-function withTried(planned: Planned, pose: PoseDefinition, tried: readonly Tried[]): Planned {
+function withTried(planned: PlanResult, pose: PoseDefinition, tried: readonly Tried[]): PlanResult {
   if (planned.kind !== 'planned') return planned;
   const reports = tried.flatMap(({ level, planned: each }): LevelReport[] => {
     const found = findLevel(pose, level);

@@ -1,4 +1,4 @@
-import type { Solved } from './solved.ts';
+import type { SolvedPose } from './solved.ts';
 import type { Setting } from './setUp.ts';
 import { calcFeetSettings, calcMatMarks } from './feetSettings.ts';
 import { calcKneeSetting, calcAngleSettings, calcShapeSettings } from './shapeSettings.ts';
@@ -12,7 +12,7 @@ import { calcSupportSettings } from './supportSettings.ts';
  * @param solved the solved posture
  * @returns in the order of the catalogue of settings
  */
-export function calcSettings(solved: Solved): Setting[] {
+export function calcSettings(solved: SolvedPose): Setting[] {
   const { pose } = solved;
   return [
     ...calcFeetSettings(solved),

@@ -4,7 +4,7 @@ import { type WorkingStep, term, plain } from '../planning/working.ts';
 import type { Setting } from './setUp.ts';
 import type { SettingId } from './settingKinds.ts';
 import { makeSetting } from './makeSetting.ts';
-import type { Solved } from './solved.ts';
+import type { SolvedPose } from './solved.ts';
 import { degreesFromRadians, cmFromMetres } from '../units/brands.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { chainToPelvis, chainDownBackLeg, link } from './chain.ts';
@@ -50,7 +50,7 @@ const SQUARE_DEG = 90;
  * @param solved the solved posture
  * @returns degrees, each with its sum
  */
-export function calcAngleSettings(solved: Solved): Setting[] {
+export function calcAngleSettings(solved: SolvedPose): Setting[] {
   const { pose, skeleton, limitSteps: limits } = solved;
   const degrees = (quantity: QuantityId): number =>
     degreesFromRadians(getQuantity(quantity).calc(skeleton));
@@ -96,7 +96,7 @@ export function calcShapeSettings({
   skeleton,
   canonicalBody,
   limitSteps: limits,
-}: Solved): Setting[] {
+}: SolvedPose): Setting[] {
   const settings: Setting[] = [];
   const told = (
     id: SettingId,
@@ -165,7 +165,7 @@ const isOverItsAnkle = ({ knee, foot: { ankle } }: LegPose): boolean =>
  * @param place front or back leg
  * @returns degrees
  */
-export function calcKneeSetting(solved: Solved, place: Place): Setting {
+export function calcKneeSetting(solved: SolvedPose, place: Place): Setting {
   const { depths, skeleton, pose, limitSteps: limits } = solved;
   const leg = skeleton.legs[place];
   const knee = degreesFromRadians(leg.kneeFlexion);

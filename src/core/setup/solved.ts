@@ -11,7 +11,7 @@ import type { DepthReport } from './setUp.ts';
 import type { WorkingStep } from '../planning/working.ts';
 
 /** Inputs to the settings. */
-export interface Solved {
+export interface SolvedPose {
   readonly pose: PoseDefinition;
   readonly rules: HouseRules;
   readonly body: Body;

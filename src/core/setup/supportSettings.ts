@@ -8,7 +8,7 @@ import { cmFromMetres } from '../units/brands.ts';
 import { chainToPelvis, chainToShoulder, link } from './chain.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Setting } from './setUp.ts';
-import type { Solved } from './solved.ts';
+import type { SolvedPose } from './solved.ts';
 import { calcLoop, calcStrapToOwn } from './strap.ts';
 import { negate, plain, term } from '../planning/working.ts';
 
@@ -21,7 +21,7 @@ const BIND_STRAP_CM = 60;
 /** A back at a wall keeps its standing foot at least this far from it, cm. Common practice, no source. */
 const LEAST_FROM_WALL_CM = 5;
 
-function calcThighSupport({ skeleton, canonicalBody, limitSteps: limits }: Solved): Setting[] {
+function calcThighSupport({ skeleton, canonicalBody, limitSteps: limits }: SolvedPose): Setting[] {
   const { foot, knee, hip } = skeleton.legs.front;
   const middle = lerp(knee, hip, SEAT_SHARE);
   const terms = [
@@ -33,13 +33,13 @@ function calcThighSupport({ skeleton, canonicalBody, limitSteps: limits }: Solve
   return [makeSetting('thigh-support', 'cm', 'mat', 'under-front-thigh', terms, limits)];
 }
 
-function calcHeelWedge({ skeleton, limitSteps: limits }: Solved): Setting[] {
+function calcHeelWedge({ skeleton, limitSteps: limits }: SolvedPose): Setting[] {
   const { ball, heel } = skeleton.legs.back.foot;
   const terms = [link('ball of the back foot up to its heel', ball, heel, 2)];
   return [makeSetting('heel-wedge', 'cm', 'mat', 'back-heel', terms, limits)];
 }
 
-function calcBallBlock({ skeleton }: Solved): Setting[] {
+function calcBallBlock({ skeleton }: SolvedPose): Setting[] {
   const { ball, heel } = skeleton.legs.front.foot;
   const terms = [link('front heel up to the ball', heel, ball, 2)];
   return [makeSetting('front-ball-block', 'cm', 'mat', 'front-ball', terms, [])];
@@ -54,7 +54,12 @@ const calcKneePad = (): Setting[] => [
  * its heel when the wall is behind a pelvis that faces the front, from its outer edge
  * when it runs along the mat.
  */
-function calcWallBehind({ pose, skeleton, canonicalBody, limitSteps: limits }: Solved): Setting[] {
+function calcWallBehind({
+  pose,
+  skeleton,
+  canonicalBody,
+  limitSteps: limits,
+}: SolvedPose): Setting[] {
   const { sacrum } = findBonyPoints(canonicalBody, skeleton);
   const { foot } = skeleton.legs.front;
   const { pelvisCentre } = skeleton.posture;
@@ -75,7 +80,7 @@ function calcWallBehind({ pose, skeleton, canonicalBody, limitSteps: limits }: S
   return [makeSetting('wall-behind', 'cm', from, 'wall', [...terms, ...room], limits)];
 }
 
-function calcWallAhead({ skeleton, limitSteps: limits }: Solved): Setting[] {
+function calcWallAhead({ skeleton, limitSteps: limits }: SolvedPose): Setting[] {
   const { foot } = skeleton.legs.front;
   const { front } = skeleton.arms;
   const terms = [
@@ -86,7 +91,7 @@ function calcWallAhead({ skeleton, limitSteps: limits }: Solved): Setting[] {
   return [makeSetting('wall-ahead', 'cm', 'front-heel', 'wall', terms, limits)];
 }
 
-function calcWallBeside({ skeleton, canonicalBody, limitSteps: limits }: Solved): Setting[] {
+function calcWallBeside({ skeleton, canonicalBody, limitSteps: limits }: SolvedPose): Setting[] {
   const terms = [
     plain('arm, level to the side', cmFromMetres(canonicalBody.front.armReach)),
     ...chainToShoulder(skeleton, 'front', 1).map(negate),
@@ -94,7 +99,7 @@ function calcWallBeside({ skeleton, canonicalBody, limitSteps: limits }: Solved)
   return [makeSetting('wall-beside', 'cm', 'front-foot-line', 'wall', terms, limits)];
 }
 
-function calcWallAtShin({ skeleton, limitSteps: limits }: Solved): Setting[] {
+function calcWallAtShin({ skeleton, limitSteps: limits }: SolvedPose): Setting[] {
   const { foot, knee } = skeleton.legs.back;
   const terms = [
     plain('wall to the ankle of the foot against it', cmFromMetres(LYING_ANKLE)),
@@ -108,7 +113,7 @@ function calcFootToThighStrap({
   body,
   frontSide,
   limitSteps: limits,
-}: Solved): Setting[] {
+}: SolvedPose): Setting[] {
   const { front, back } = skeleton.legs;
   const onThigh = lerp(front.hip, front.knee, LOOP_SHARE);
   const straight = cmFromMetres(distance(back.foot.heel, onThigh));
@@ -135,7 +140,7 @@ const calcBindStrap = (): Setting[] => [
   ),
 ];
 
-const CALC: Readonly<Record<SupportKind, (solved: Solved) => Setting[]>> = {
+const CALC: Readonly<Record<SupportKind, (solved: SolvedPose) => Setting[]>> = {
   'under-front-thigh': calcThighSupport,
   'heel-wedge': calcHeelWedge,
   'knee-pad': calcKneePad,
@@ -154,5 +159,5 @@ const CALC: Readonly<Record<SupportKind, (solved: Solved) => Setting[]>> = {
  * @param solved the solved posture
  * @returns cm, each with its sum
  */
-export const calcSupportSettings = (solved: Solved): Setting[] =>
+export const calcSupportSettings = (solved: SolvedPose): Setting[] =>
   (solved.pose.supports ?? []).flatMap((kind) => CALC[kind](solved));

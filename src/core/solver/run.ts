@@ -45,7 +45,7 @@ const STOP = {
 /** Above this constraint violation, squared tolerances, the estimate of a draft's cost is unreliable. */
 const SMALL_VIOLATION = 0.5;
 
-export interface Answer {
+export interface Solution {
   readonly skeleton: Skeleton;
   /** Shifts and weight of the musts in the end, for a warm start. */
   readonly multipliers: Multipliers;
@@ -65,7 +65,7 @@ export interface WarmStart {
  *
  * @returns the posture with its multipliers
  */
-export const toWarmStart = ({ skeleton, multipliers }: Answer): WarmStart => ({
+export const toWarmStart = ({ skeleton, multipliers }: Solution): WarmStart => ({
   posture: skeleton.posture,
   multipliers,
 });
@@ -152,20 +152,20 @@ export class Run {
     return this.conditions.calcPreferenceCost(this.evaluator.evaluate(posture));
   }
 
-  correct({ posture: from }: Draft): Answer {
+  correct({ posture: from }: Draft): Solution {
     const musts = this.calcMusts(from);
     const multipliers = { shift: addViolation(this.noShift, musts), weight: MUST_WEIGHT };
     return this.correctUnder(multipliers, from, findLargestExcess(musts));
   }
 
   /** From where a like task was solved, pressed as it was there. */
-  correctWarmStart({ posture, multipliers }: WarmStart): Answer {
+  correctWarmStart({ posture, multipliers }: WarmStart): Solution {
     const musts = this.calcMusts(posture);
     const shift = fitShift(multipliers.shift, musts);
     return this.correctUnder({ ...multipliers, shift }, posture, findLargestExcess(musts));
   }
 
-  private correctUnder(multipliers: Multipliers, from: Posture, excessBefore: number): Answer {
+  private correctUnder(multipliers: Multipliers, from: Posture, excessBefore: number): Solution {
     let { shift, weight } = multipliers;
     let posture = from;
     let excess = excessBefore;

@@ -2,7 +2,7 @@ import type { PoseTask } from '../conditions/poseTask.ts';
 import { measureApart, takeFixedParts, type Posture } from '../skeleton/posture.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { toScaled, type Aim } from '../conditions/residuals.ts';
-import { Run, type Answer, type Draft, type WarmStart } from './run.ts';
+import { Run, type Solution, type Draft, type WarmStart } from './run.ts';
 
 /** A pull counts as at its end when it is short by less than this, degrees or centimetres. */
 const AT_THE_END = 0.01;
@@ -16,7 +16,7 @@ const ALIKE_WITHIN = 0.01;
 const areAlike = (a: Posture, b: Posture): boolean => measureApart(a, b) < ALIKE_WITHIN;
 
 /** How far a pull fell short of its end, degrees or centimetres; 0 when nothing was pulled. */
-function findShort({ toward }: Aim, { skeleton }: Answer): number {
+function findShort({ toward }: Aim, { skeleton }: Solution): number {
   if (toward === null || toward.how === 'hold') return 0;
   const { quantity, value } = toward;
   return Math.abs(toScaled(quantity, value - getQuantity(quantity).calc(skeleton)));
@@ -30,7 +30,7 @@ function findShort({ toward }: Aim, { skeleton }: Answer): number {
  * @param starts at least one
  * @returns the farthest answer that keeps every must; the least broken one if none does
  */
-export function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Answer {
+export function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): Solution {
   const [first] = starts;
   if (first === undefined) throw new Error('A pose needs at least one start');
   return findBest(new Run(task, aim, first), aim, starts, null);
@@ -44,7 +44,12 @@ export function runFrom(task: PoseTask, aim: Aim, starts: readonly Posture[]): A
  * @param before an answer to the same task, which has to be improved
  * @returns the farthest answer that keeps every must; the least broken one if none does
  */
-function findBest(run: Run, aim: Aim, starts: readonly Posture[], before: Answer | null): Answer {
+function findBest(
+  run: Run,
+  aim: Aim,
+  starts: readonly Posture[],
+  before: Solution | null,
+): Solution {
   const drafts: Draft[] = [];
   for (const start of starts) {
     const draft = run.draft(start);
@@ -79,7 +84,7 @@ export function runNear(
   aim: Aim,
   near: Posture | null,
   again: readonly Posture[] = [],
-): Answer {
+): Solution {
   if (near !== null) {
     const answer = runFrom(task, aim, [near, ...again]);
     if (answer.kept) return answer;
@@ -99,7 +104,7 @@ export function tryWarmStart(
   task: PoseTask,
   aim: Aim,
   warmStart: WarmStart,
-): { readonly run: Run; readonly from: Posture; readonly answer: Answer } {
+): { readonly run: Run; readonly from: Posture; readonly answer: Solution } {
   const from = takeFixedParts(warmStart.posture, task.starts.at(-1)!, task.free);
   const run = new Run(task, aim, from);
   return { run, from, answer: run.correctWarmStart({ ...warmStart, posture: from }) };
@@ -119,7 +124,7 @@ export function runFromWarmStart(
   aim: Aim,
   warmStart: WarmStart,
   again: readonly Posture[] = [],
-): Answer {
+): Solution {
   const { run, from, answer } = tryWarmStart(task, aim, warmStart);
   if (!answer.kept) return runNear(task, aim, from, again);
   return findShort(aim, answer) < AT_THE_END ? answer : findBest(run, aim, again, answer);

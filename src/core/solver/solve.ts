@@ -3,11 +3,11 @@ import type { PoseTask } from '../conditions/poseTask.ts';
 import type { Posture } from '../skeleton/posture.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import type { Aim } from '../conditions/residuals.ts';
-import type { Answer, WarmStart } from './run.ts';
+import type { Solution, WarmStart } from './run.ts';
 import { runFrom, runFromWarmStart, runNear, tryWarmStart } from './search.ts';
 
 /** How far a quantity is to be taken: from where it is easy to where it ends, radians or metres. */
-export interface Way {
+export interface ReachRange {
   readonly quantity: QuantityId;
   readonly from: number;
   readonly to: number;
@@ -17,7 +17,7 @@ export interface Way {
 
 type ReachAim = Omit<Aim, 'toward'>;
 
-const pullAlong = ({ quantity, from, to, enough = to }: Way, aim: ReachAim): Aim => ({
+const pullAlong = ({ quantity, from, to, enough = to }: ReachRange, aim: ReachAim): Aim => ({
   ...aim,
   toward: { quantity, value: enough, how: to < from ? 'down' : 'up', strongAs: to },
 });
@@ -34,10 +34,10 @@ const pullAlong = ({ quantity, from, to, enough = to }: Way, aim: ReachAim): Aim
  */
 export const pullFarthest = (
   task: PoseTask,
-  way: Way,
+  way: ReachRange,
   aim: ReachAim,
   near: Posture | null,
-): Answer => runNear(task, pullAlong(way, aim), near);
+): Solution => runNear(task, pullAlong(way, aim), near);
 
 /**
  * The same from where a similar task was solved before.
@@ -51,11 +51,11 @@ export const pullFarthest = (
  */
 export const pullFromWarmStart = (
   task: PoseTask,
-  way: Way,
+  way: ReachRange,
   aim: ReachAim,
   warmStart: WarmStart,
   again: readonly Posture[] = [],
-): Answer => runFromWarmStart(task, pullAlong(way, aim), warmStart, again);
+): Solution => runFromWarmStart(task, pullAlong(way, aim), warmStart, again);
 
 /**
  * Pulls, and walks on from a dead end, which is slow; see {@link pullFarthest}.
@@ -68,10 +68,10 @@ export const pullFromWarmStart = (
  */
 export function reachFarthest(
   task: PoseTask,
-  way: Way,
+  way: ReachRange,
   aim: ReachAim,
   near: Posture | null,
-): Answer {
+): Solution {
   const pulled = pullFarthest(task, way, aim, near);
   return pulled.kept ? pulled : walkFarthest(task, way, aim, pulled);
 }
@@ -94,17 +94,17 @@ const LAST_STRIDE = 0.0016;
  */
 export function walkFarthest(
   task: PoseTask,
-  { quantity, from, to }: Way,
+  { quantity, from, to }: ReachRange,
   aim: ReachAim,
-  deadEnd: Answer,
-): Answer {
+  deadEnd: Solution,
+): Solution {
   const length = to - from;
-  const hold = (share: number, starts: readonly Posture[]): Answer => {
+  const hold = (share: number, starts: readonly Posture[]): Solution => {
     return runFrom(task, holdAt(quantity, from + share * length, aim), starts);
   };
   const { calc } = getQuantity(quantity);
-  const shareOf = ({ skeleton }: Answer): number => (calc(skeleton) - from) / length;
-  const walkFrom = (begun: Answer): Answer => walkOn(begun, shareOf(begun), hold);
+  const shareOf = ({ skeleton }: Solution): number => (calc(skeleton) - from) / length;
+  const walkFrom = (begun: Solution): Solution => walkOn(begun, shareOf(begun), hold);
   const anywhere = settleOnTheWay(task, { quantity, from, to }, aim);
   if (!anywhere.kept) return deadEnd;
   const { posture } = deadEnd.skeleton;
@@ -118,10 +118,10 @@ export function walkFarthest(
 }
 
 function walkOn(
-  begun: Answer,
+  begun: Solution,
   share: number,
-  hold: (share: number, starts: readonly Posture[]) => Answer,
-): Answer {
+  hold: (share: number, starts: readonly Posture[]) => Solution,
+): Solution {
   let best = begun;
   let at = share;
   for (let stride = FIRST_STRIDE; stride >= LAST_STRIDE; stride /= 2) {
@@ -156,7 +156,7 @@ export function settleAt(
   value: number,
   aim: ReachAim,
   near: WarmStart,
-): Answer {
+): Solution {
   const held = holdAt(quantity, value, aim);
   const settled = runFrom(task, held, [near.posture, ...task.again.settled]);
   if (settled.kept) return settled;
@@ -181,7 +181,7 @@ export const settleFromWarmStart = (
   value: number,
   aim: ReachAim,
   warmStart: WarmStart,
-): Answer => runFromWarmStart(task, holdAt(quantity, value, aim), warmStart);
+): Solution => runFromWarmStart(task, holdAt(quantity, value, aim), warmStart);
 
 /**
  * The most wished-for posture that keeps every must.
@@ -190,7 +190,7 @@ export const settleFromWarmStart = (
  * @param aim what has to be left free, and how far wishes may be off
  * @returns the least broken posture where nothing is kept
  */
-export const settleFreely = (task: PoseTask, aim: ReachAim): Answer =>
+export const settleFreely = (task: PoseTask, aim: ReachAim): Solution =>
   runFrom(task, { ...aim, toward: null }, task.starts);
 
 /**
@@ -200,7 +200,11 @@ export const settleFreely = (task: PoseTask, aim: ReachAim): Answer =>
  * @param aim what has to be left free, and how far wishes may be off
  * @returns the least broken posture where nothing is kept
  */
-export function settleOnTheWay(task: PoseTask, { quantity, from, to }: Way, aim: ReachAim): Answer {
+export function settleOnTheWay(
+  task: PoseTask,
+  { quantity, from, to }: ReachRange,
+  aim: ReachAim,
+): Solution {
   const between = { quantity, atLeast: Math.min(from, to), atMost: Math.max(from, to) };
   return settleFreely({ ...task, musts: [...task.musts, between] }, aim);
 }

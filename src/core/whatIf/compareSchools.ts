@@ -76,7 +76,7 @@ export function compareSchools(
         rule,
         option,
         setUp,
-        atPlannedDepth: isOwn ? null : judge(context, own.value, setUp, rules, changed),
+        atPlannedDepth: isOwn ? null : pushToSchool(context, own.value, setUp, rules, changed),
       });
     }
   }
@@ -84,7 +84,7 @@ export function compareSchools(
 }
 
 /** The school's stance and back foot, forced to the depth of the teacher's own plan. */
-function judge(
+function pushToSchool(
   context: PlanningContext,
   own: SetUp,
   school: SetUp,

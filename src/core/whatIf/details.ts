@@ -3,7 +3,7 @@ import type { PoseTask } from '../conditions/poseTask.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { toScaled } from '../conditions/residuals.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
-import { toWarmStart, type Answer } from '../solver/run.ts';
+import { toWarmStart, type Solution } from '../solver/run.ts';
 import { reachFarthest, settleAt } from '../solver/solve.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { withLimits } from '../planning/buildTask.ts';
@@ -76,9 +76,9 @@ function calcBounds(plan: Plan, planned: Skeleton): StanceBounds | null {
   const aim = { toSpare: 0, wishesWithin: wishesWithinAt(found.stretch) };
   const { posture } = planned;
   const open: PoseTask = { ...task, free };
-  const reach = (to: number): Answer =>
+  const reach = (to: number): Solution =>
     reachFarthest(open, { quantity: 'stance', from: posture.parts.stance, to }, aim, posture);
-  const name = (at: Answer): string => {
+  const name = (at: Solution): string => {
     const { stance } = at.skeleton.posture.parts;
     const ends = [SHORTEST_STANCE, LONGEST_STANCE];
     if (ends.some((end) => Math.abs(stance - end) < AT_SEARCHED_END)) {
@@ -89,7 +89,7 @@ function calcBounds(plan: Plan, planned: Skeleton): StanceBounds | null {
     if (limiting === null || spareLeft > 1) return 'the legs cannot reach further';
     return `the ${nameJoint(limiting, of)} runs out`;
   };
-  const bound = (at: Answer, reason: string): StanceBound => ({
+  const bound = (at: Solution, reason: string): StanceBound => ({
     cm: toTenths(cmFromMetres(at.skeleton.posture.parts.stance)),
     reason,
   });
@@ -111,9 +111,9 @@ function findWorthwhile(
   task: PoseTask,
   aim: { readonly toSpare: number; readonly wishesWithin: number | null },
   planned: Skeleton,
-  shortest: Answer,
+  shortest: Solution,
   of: PoseSide & { readonly limits: ReportLimits },
-): { readonly answer: Answer; readonly name: string } | null {
+): { readonly answer: Solution; readonly name: string } | null {
   const limiting = findLimiting(calcJointReports(planned, of.limits, of.side));
   if (limiting === null) return null;
   const shareOf = (skeleton: Skeleton): number => {
@@ -130,7 +130,7 @@ function findWorthwhile(
   if (shareOf(shortest.skeleton) >= TOO_LITTLE_WORK) return null;
   let low = shortest.skeleton.posture.parts.stance;
   let high = planned.posture.parts.stance;
-  let best: Answer | null = null;
+  let best: Solution | null = null;
   for (let halving = 0; halving < HALVINGS; halving += 1) {
     const middle = (low + high) / 2;
     const answer = settleAt(task, 'stance', middle, aim, toWarmStart(best ?? shortest));

@@ -101,7 +101,7 @@ function write({ amount, unit }: Give): string {
  * @param wasHeld whether the forced posture keeps every limit
  * @returns words for a teacher
  */
-export function describe(
+export function describeGive(
   gives: readonly Give[],
   joints: readonly JointReport[],
   of: PoseSide,

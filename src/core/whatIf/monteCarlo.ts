@@ -3,7 +3,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Plan } from '../setup/planSetUp.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
-import { findUncertain, replaceValue, solveWith, type Outcome } from './solveAgain.ts';
+import { findUncertain, replaceValue, solveWith, type SolvedNumbers } from './solveAgain.ts';
 
 /** One seed for everyone: the same person gives the same bands. */
 const SEED = 1905;
@@ -53,7 +53,7 @@ export function calcMonteCarlo(
   isNear = true,
 ): MonteCarlo {
   const uncertain = findUncertain(plan);
-  const outcomes: Outcome[] = [];
+  const outcomes: SolvedNumbers[] = [];
   for (let draw = 0; draw < draws; draw += 1) {
     let { set } = plan.context;
     for (const use of uncertain) {

@@ -16,7 +16,7 @@ import { toScaled } from '../conditions/residuals.ts';
 import { cmFromMetres, radiansFromDegrees } from '../units/brands.ts';
 
 /** A set-up in which something was moved by hand, and what gives if the pose could not follow. */
-export interface Moved {
+export interface MovedPlan {
   readonly setUp: SetUp;
   /** null = the pose holds there within what was measured. */
   readonly gives: PushedReport | null;
@@ -84,7 +84,7 @@ function withHeelLine(plan: Plan, widthCm: number | null): Plan {
  * @param moved what is held; null = free
  * @returns null when there is nothing to move, because nothing was solved
  */
-export function planMoved(plan: Plan, moved: AsFound): Moved | null {
+export function planMoved(plan: Plan, moved: AsFound): MovedPlan | null {
   const { found } = plan.answer;
   if (found.kind === 'cannot') return null;
   if (!isMoved(moved)) return { setUp: plan.setUp, gives: null };

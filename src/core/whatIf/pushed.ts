@@ -1,9 +1,9 @@
 import { radiansFromDegrees } from '../units/brands.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
-import type { Answer } from '../solver/run.ts';
+import type { Solution } from '../solver/run.ts';
 import type { Give, JointReport } from '../setup/setUp.ts';
 import type { PoseTask, Wish, Must } from '../conditions/poseTask.ts';
-import { COST, stacksKnee, findGives, describe } from './gives.ts';
+import { COST, stacksKnee, findGives, describeGive } from './gives.ts';
 import { FOOT } from '../body/proportions.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
@@ -33,7 +33,7 @@ const GIVING: readonly QuantityId[] = [
 
 /** A posture forced where it would not go by itself, and what gave. */
 export interface Pushed {
-  readonly answer: Answer;
+  readonly answer: Solution;
   readonly gives: readonly Give[];
   readonly joints: readonly JointReport[];
   readonly sentence: string;
@@ -97,7 +97,7 @@ function slacken(
 }
 
 /** A force part of the way from what was planned. */
-function partOf({ parts, quantities }: Force, planned: Skeleton, share: number): Force {
+function scaleForce({ parts, quantities }: Force, planned: Skeleton, share: number): Force {
   const between = (from: number, to: number): number => from + share * (to - from);
   const entries = Object.entries(parts) as [PartId, number][];
   return {
@@ -119,10 +119,10 @@ function pushStepwise(
   pose: PoseDefinition,
   planned: Skeleton,
   force: Force,
-): { readonly answer: Answer; readonly slack: PoseTask } {
+): { readonly answer: Solution; readonly slack: PoseTask } {
   let { posture } = planned;
   for (let stride = 1; ; stride += 1) {
-    const now = partOf(force, planned, stride / STRIDES);
+    const now = scaleForce(force, planned, stride / STRIDES);
     const slack = slacken(task, pose, planned, now);
     const starts = [withParts(posture, now.parts)];
     const answer = settleFreely({ ...slack, starts }, { toSpare: 0, wishesWithin: null });
@@ -152,6 +152,6 @@ export function solvePushed(
   const { answer, slack } = pushStepwise(task, pose, planned, force);
   const joints = calcJointReports(answer.skeleton, withoutHoldingBack(slack.limits), side);
   const gives = findGives(task, pose, planned, answer.skeleton);
-  const sentence = describe(gives, joints, { pose: pose.id, side }, answer.kept);
+  const sentence = describeGive(gives, joints, { pose: pose.id, side }, answer.kept);
   return { answer, gives, joints, sentence };
 }

@@ -2,7 +2,7 @@ import { getProtocol, type MeasureId } from '../measures/protocols/index.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { Plan } from '../setup/planSetUp.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
-import { findUncertain, replaceValue, solveWith, type Outcome } from './solveAgain.ts';
+import { findUncertain, replaceValue, solveWith, type SolvedNumbers } from './solveAgain.ts';
 
 /** One measure's part in the doubt of a set-up. */
 export interface Influence {
@@ -22,7 +22,7 @@ const meanMove = (up: number, down: number): number =>
 
 /** Each measure moved by its own standard error both ways. */
 export interface Sweep {
-  readonly base: Outcome;
+  readonly base: SolvedNumbers;
   readonly influences: readonly Influence[];
   /** Whether the same joint limits the pose in all of them. */
   readonly isSmooth: boolean;

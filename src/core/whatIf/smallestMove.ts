@@ -11,7 +11,7 @@ const WORTH_MOVING = 5;
 /** It is found this exactly, metres. */
 const MOVED_WITHIN = 0.005;
 
-const depthOf = (found: DepthAnswer): number =>
+const findHeldDepth = (found: DepthAnswer): number =>
   found.kind === 'held' ? (found.depth ?? 0) : -Infinity;
 
 /** The same pose with its back foot along the mat somewhere else. */
@@ -37,10 +37,10 @@ export function findSmallestMove(
   const here = feet?.held.stance;
   if (legs === null || failedLegs !== null || feet === null || here === undefined) return null;
   const free = solvePose({ ...poseRequest, feet: null }).found;
-  const held = depthOf(answer.found);
-  if (free.kind === 'cannot' || depthOf(free) < held + WORTH_MOVING) return null;
+  const held = findHeldDepth(answer.found);
+  if (free.kind === 'cannot' || findHeldDepth(free) < held + WORTH_MOVING) return null;
   const wanted = held + WORTH_MOVING;
-  const goesTo = (stance: number): boolean => depthOf(solveAt(poseRequest, stance)) >= wanted;
+  const goesTo = (stance: number): boolean => findHeldDepth(solveAt(poseRequest, stance)) >= wanted;
   let far = free.answer.skeleton.posture.parts.stance;
   if (!goesTo(far)) return null;
   let near = here;

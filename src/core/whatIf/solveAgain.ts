@@ -11,7 +11,7 @@ import { calcSettings } from '../setup/settings.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
 
 /** Every number of a set-up by its id, the depth under `depth`; limits, and who limits. */
-export interface Outcome {
+export interface SolvedNumbers {
   readonly values: ReadonlyMap<SettingId | 'depth', number>;
   readonly limiting: string;
 }
@@ -54,7 +54,7 @@ export function replaceValue(
  * @param isNear whether to start where the plan was solved, which is quicker
  * @returns every number, and what limits
  */
-export function solveWith(plan: Plan, set: MeasureSet, isNear = false): Outcome | null {
+export function solveWith(plan: Plan, set: MeasureSet, isNear = false): SolvedNumbers | null {
   const { request } = plan;
   const solved = solveRequest(request, plan.context.withSet(set), isNear ? plan : null);
   if (!solved.ok || solved.value.failedLegs !== null) return null;

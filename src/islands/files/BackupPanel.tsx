@@ -28,7 +28,7 @@ const DAYS: readonly (readonly [string, string])[] = [
   ['30', '30 days'],
 ];
 
-type State =
+type BackupState =
   | { readonly kind: 'idle' | 'working' }
   | { readonly kind: 'done'; readonly words: string }
   | { readonly kind: 'failed'; readonly words: string; readonly problems: readonly Problem[] };
@@ -39,7 +39,7 @@ export function BackupPanel() {
   const [isEncrypted, setIsEncrypted] = useState(true);
   const [withPictures, setWithPictures] = useState(true);
   const [passphrase, setPassphrase] = useState('');
-  const [state, setState] = useState<State>({ kind: 'idle' });
+  const [state, setState] = useState<BackupState>({ kind: 'idle' });
   const { write, told } = useWrite();
 
   const back = async (): Promise<void> => {

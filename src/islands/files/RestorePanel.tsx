@@ -19,7 +19,7 @@ interface Opened {
   readonly plans: RestorePlan[];
 }
 
-type State =
+type RestoreState =
   | { readonly kind: 'idle' | 'opening' | 'restoring' }
   /** Encrypted: it waits for its passphrase. */
   | { readonly kind: 'locked'; readonly bytes: Uint8Array }
@@ -33,7 +33,7 @@ interface Trouble {
 
 /** A backup back in: everything, or some of its people; nothing before it is shown what changes. */
 export function RestorePanel() {
-  const [state, setState] = useState<State>({ kind: 'idle' });
+  const [state, setState] = useState<RestoreState>({ kind: 'idle' });
   const [trouble, setTrouble] = useState<Trouble | null>(null);
 
   const open = async (bytes: Uint8Array, passphrase: string): Promise<void> => {

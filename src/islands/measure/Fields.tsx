@@ -6,7 +6,7 @@ import { findTapeForm, type TapeBody } from '../../core/measures/tapeForms.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { cmFromMetres } from '../../core/units/brands.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import type { HowTaken, Way } from './HowTaken.tsx';
+import type { HowTaken, MeasuringMethod } from './HowTaken.tsx';
 import { ReadingField } from './ReadingField.tsx';
 import { TapeReading } from './TapeReading.tsx';
 import type { Slot } from './slots.ts';
@@ -28,7 +28,7 @@ interface FieldsProps {
   record: PersonRecord;
   measure: MeasureId;
   slots: readonly (readonly Slot[])[];
-  way: Way;
+  way: MeasuringMethod;
   how: HowTaken;
   onEnter: (from: HTMLInputElement) => void;
 }

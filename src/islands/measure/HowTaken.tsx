@@ -11,7 +11,7 @@ import { WordButton } from '../shared/ui/Button.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
 
 /** By what a reading comes onto the screen. */
-export type Way = 'typed' | 'tape' | 'inclinometer' | 'phone' | 'stopwatch' | 'photo';
+export type MeasuringMethod = 'typed' | 'tape' | 'inclinometer' | 'phone' | 'stopwatch' | 'photo';
 
 /** How the readings of a round are taken: asked once, kept with each. */
 export interface HowTaken {
@@ -32,9 +32,11 @@ export function useHowTaken(protocol: Protocol): HowTaken {
 }
 
 /** The ways this measure can come in, the protocol's usual one first. */
-function findWays(protocol: Protocol): readonly Way[] {
+function findWays(protocol: Protocol): readonly MeasuringMethod[] {
   const { id, instruments } = protocol;
-  const ways: Way[] = instruments.includes('stopwatch') ? ['stopwatch', 'typed'] : ['typed'];
+  const ways: MeasuringMethod[] = instruments.includes('stopwatch')
+    ? ['stopwatch', 'typed']
+    : ['typed'];
   if (findTapeForm(id as MeasureId) !== null) ways.push('tape');
   if (instruments.includes('inclinometer') || instruments.includes('phone')) {
     ways.push('inclinometer', 'phone');
@@ -44,7 +46,7 @@ function findWays(protocol: Protocol): readonly Way[] {
 }
 
 /** The way in use: what was chosen last, where this measure has it. */
-export function useWay(protocol: Protocol): Way {
+export function useWay(protocol: Protocol): MeasuringMethod {
   const [query] = useQuery();
   const ways = findWays(protocol);
   return ways.find((each) => each === query.get('by')) ?? ways[0] ?? 'typed';
@@ -80,7 +82,7 @@ export function RoundWords() {
   );
 }
 
-const WAY_WORDS: Readonly<Record<Way, string>> = {
+const WAY_WORDS: Readonly<Record<MeasuringMethod, string>> = {
   typed: 'typed in',
   tape: 'by tape, with its sum',
   inclinometer: 'from the inclinometer',

@@ -15,7 +15,7 @@ import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 
 /** What has changed by more than measuring alone would show. */
-function sayChange(
+function sayDifference(
   { difference, smallestReal, verdict }: Comparison,
   write: (value: number) => string,
 ): string {
@@ -111,7 +111,7 @@ export function ValueLine({ record, measure, side, before }: ValueLineProps) {
       {earlier !== null && !isOld && (
         <p className="text-faint">
           before: {write(earlier.value)}, {writeDate(earlier.takenAt)};{' '}
-          {sayChange(compareValues(value, earlier), write)}
+          {sayDifference(compareValues(value, earlier), write)}
         </p>
       )}
     </div>

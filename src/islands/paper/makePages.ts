@@ -12,7 +12,7 @@ import type { Problem, Result } from '../../core/problems/problem.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
-import { keyOf } from '../setup/usePlanned.ts';
+import { findRequestKey } from '../setup/usePlanned.ts';
 import { writeDate } from '../shared/words.ts';
 
 export const KINDS = {
@@ -44,7 +44,7 @@ interface Made {
 
 async function plan(record: RevisedRecord, poseId: string, side: Side): Promise<Result<SetUp>> {
   const request = { record, poseId, side, rules: {}, level: FITTING_LEVEL };
-  return planInWorker(keyOf(request), record, poseId, side, {});
+  return planInWorker(findRequestKey(request), record, poseId, side, {});
 }
 
 const holds = (result: Result<SetUp>): SetUp | null =>

@@ -1,5 +1,5 @@
 import type { Experience, Person } from '../../core/person/person.ts';
-import { changePerson, type Answer } from '../../data/people.ts';
+import { changePerson, type PersonAnswer } from '../../data/people.ts';
 import { SavedField } from '../shared/SavedField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Field } from '../shared/ui/Field.tsx';
@@ -10,11 +10,11 @@ const EXPERIENCE: readonly { readonly value: Experience; readonly words: string 
   { value: 'seasoned', words: 'seasoned: keeps nothing in reserve' },
 ];
 
-const NAME: Answer = {
+const NAME: PersonAnswer = {
   read: ({ name }) => name,
   write: (_, name) => ({ name }),
 };
-const NOTES: Answer = {
+const NOTES: PersonAnswer = {
   read: ({ notes }) => notes,
   write: (_, notes) => ({ notes }),
 };
@@ -23,11 +23,11 @@ const readNumber = (text: string): number => Number(text.replace(',', '.'));
 const toNumber = (text: string): number | null => (text === '' ? null : readNumber(text));
 const toText = (value: number | null): string => (value === null ? '' : String(value));
 
-const BIRTH_YEAR: Answer = {
+const BIRTH_YEAR: PersonAnswer = {
   read: ({ birthYear }) => toText(birthYear),
   write: (_, text) => ({ birthYear: toNumber(text) }),
 };
-const BODY_MASS: Answer = {
+const BODY_MASS: PersonAnswer = {
   read: ({ bodyMassKg }) => toText(bodyMassKg),
   write: (_, text) => ({ bodyMassKg: toNumber(text) }),
 };

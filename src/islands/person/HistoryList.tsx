@@ -1,10 +1,10 @@
-import type { Change, Person } from '../../core/person/person.ts';
+import type { AnswerChange, Person } from '../../core/person/person.ts';
 import { nameField } from '../shared/fieldWords.ts';
 import { writeDate } from '../shared/words.ts';
 
 const quote = (text: string): string => (text === '' ? 'nothing' : `“${text}”`);
 
-const sayChange = ({ field, from, to, isEarlier }: Change): string =>
+const sayAnswerChange = ({ field, from, to, isEarlier }: AnswerChange): string =>
   isEarlier === true
     ? `${nameField(field)}: ${quote(to)}, before a later answer came in from a file`
     : `${nameField(field)}: ${quote(from)} → ${quote(to)}`;
@@ -16,7 +16,7 @@ const sayDate = (at: string): string => (Date.parse(at) === 0 ? 'earlier' : writ
 export function HistoryList({ person }: { person: Person }) {
   const own = person.history.filter(({ isEarlier }) => isEarlier !== true);
   // An earlier answer that a change already shows, as what came of it or what it replaced.
-  const isTold = ({ at, field, to }: Change): boolean =>
+  const isTold = ({ at, field, to }: AnswerChange): boolean =>
     own.some((each) => each.field === field && (each.at === at || each.from === to));
   const changes = person.history
     .filter((each) => each.isEarlier !== true || !isTold(each))
@@ -30,7 +30,7 @@ export function HistoryList({ person }: { person: Person }) {
       <ul>
         {changes.map((change, i) => (
           <li key={`${change.at} ${change.field} ${String(i)}`}>
-            <span className="text-faint">{sayDate(change.at)}</span> {sayChange(change)}
+            <span className="text-faint">{sayDate(change.at)}</span> {sayAnswerChange(change)}
           </li>
         ))}
       </ul>

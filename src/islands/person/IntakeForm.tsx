@@ -1,5 +1,5 @@
 import { isMinor, type Person } from '../../core/person/person.ts';
-import type { Answer } from '../../data/people.ts';
+import type { PersonAnswer } from '../../data/people.ts';
 import { SavedField } from '../shared/SavedField.tsx';
 
 const QUESTIONS: readonly {
@@ -11,7 +11,7 @@ const QUESTIONS: readonly {
   { field: 'wishes', words: 'What do they come for?' },
 ];
 
-const answerOf = (field: 'hurts' | 'operations' | 'wishes' | 'guardian'): Answer => ({
+const answerOf = (field: 'hurts' | 'operations' | 'wishes' | 'guardian'): PersonAnswer => ({
   read: ({ intake }) => intake[field],
   write: ({ intake }, text) => ({ intake: { ...intake, [field]: text } }),
 });

@@ -27,7 +27,7 @@ interface BeforeViewProps {
 const FIRST_POSES = ['mountain', 'warrior-two', 'triangle', 'high-lunge', 'pyramid', 'chair'];
 
 /** What was held last time, or a first choice; each pose once. */
-function findPoses(sessions: readonly Session[]): SessionAsked['poses'] {
+function findPosesToday(sessions: readonly Session[]): SessionAsked['poses'] {
   const last = sessions.find((each) => each.holds.length > 0);
   const found = new Map<string, { pose: string; level: string | null }>();
   for (const { pose, level } of last?.holds ?? []) {
@@ -47,7 +47,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
   const past = sessions.filter((each) => each.entries.length > 0);
   const [today, setToday] = useState<Omit<Today, 'askedAt'>>(NOT_ASKED);
   const [asked, setAsked] = useState<SessionAsked>(() => ({
-    poses: findPoses(past),
+    poses: findPosesToday(past),
     order: resolveRules(record.person, '', {}).sides,
     breaths: null,
     rounds: 1,

@@ -18,15 +18,15 @@ interface AsFoundViewProps {
   onFound: (found: AsFound) => void;
 }
 
-interface Asked {
+interface FoundField {
   readonly key: keyof AsFound;
   readonly name: string;
   readonly unit: 'cm' | 'deg';
 }
 
 /** What can be noted of a pose: what its set-up has a number for. */
-function findFields(pose: PoseDefinition, { settings, depth }: SetUp): Asked[] {
-  const fields = SETTING_KINDS.flatMap(({ id, byHand }): Asked[] => {
+function findFields(pose: PoseDefinition, { settings, depth }: SetUp): FoundField[] {
+  const fields = SETTING_KINDS.flatMap(({ id, byHand }): FoundField[] => {
     const setting = settings.find((each) => each.id === id);
     if (setting === undefined || byHand === undefined) return [];
     return [{ key: byHand.key, name: byHand.name, unit: setting.unit }];
@@ -37,7 +37,7 @@ function findFields(pose: PoseDefinition, { settings, depth }: SetUp): Asked[] {
 
 /** A heel may stand across its line: only there is a minus a length. */
 function readField(
-  { unit, name, key }: Asked,
+  { unit, name, key }: FoundField,
   text: string,
   lengthUnit: LengthUnit,
 ): Result<number> {

@@ -11,7 +11,7 @@ import { planBandsInWorker } from '../../workers/setUpClient.ts';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayNumber } from './sayNumber.ts';
-import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 
 interface BandsViewProps {
@@ -26,7 +26,7 @@ interface BandsViewProps {
  */
 export function BandsView({ request, unit }: BandsViewProps) {
   const [asked, setAsked] = useState<string | null>(null);
-  const key = keyOf(request);
+  const key = findRequestKey(request);
   const isAsked = asked === key;
   const { record, poseId, side, rules, level } = request;
   const result = useAnswer(isAsked ? key : null, () =>

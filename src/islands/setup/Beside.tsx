@@ -8,7 +8,7 @@ import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
-import type { Shown } from './asked.ts';
+import type { ShownSetUp } from './setUpLink.ts';
 import { FurtherView } from './FurtherView.tsx';
 import { GuidanceView } from './GuidanceView.tsx';
 import { MovedSentence } from './Moving.tsx';
@@ -20,7 +20,7 @@ import { Vessels } from './Vessels.tsx';
 interface BesideProps {
   request: PlanRequest;
   pose: PoseDefinition | LyingPose;
-  shown: Shown;
+  shown: ShownSetUp;
 }
 
 /** What a set-up asks, its recipe, and what else there is to know. */

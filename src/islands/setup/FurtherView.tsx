@@ -9,7 +9,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { BandsView } from './BandsView.tsx';
 import { LevelList } from './LevelsNote.tsx';
 import { sayNumber } from './sayNumber.ts';
-import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 
 interface FurtherViewProps {
@@ -35,7 +35,7 @@ export function FurtherView(props: FurtherViewProps) {
 
 function FurtherAnswer({ request, isStanding, onPush }: FurtherViewProps) {
   const { record, poseId, side, rules, level } = request;
-  const key = keyOf(request);
+  const key = findRequestKey(request);
   const answer = useAnswer(`full ${key}`, () =>
     planInWorker(key, record, poseId, side, rules, level, 'full'),
   );

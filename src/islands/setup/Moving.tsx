@@ -16,7 +16,7 @@ interface MoveControlsProps {
 }
 
 /** The heel line a foot stands on, or that it stands on none. */
-function sayLine(widthCm: number, lines: readonly HeelLineMark[]): string {
+function sayHeelLine(widthCm: number, lines: readonly HeelLineMark[]): string {
   const line = lines.find((each) => Math.abs(each.widthCm - widthCm) < 0.05);
   return line === undefined ? 'diagonally across the mat' : line.rule.replaceAll('-', ' ');
 }
@@ -27,7 +27,7 @@ export function MovedSentence({ moved }: { moved: MovedSetUp }) {
   if (!isMoved(now)) return null;
   return (
     <p className="font-semibold" data-testid="moved-sentence" role="status">
-      {now.widthCm !== null && `Feet ${sayLine(now.widthCm, heelLines)}. `}
+      {now.widthCm !== null && `Feet ${sayHeelLine(now.widthCm, heelLines)}. `}
       {answer === null
         ? 'Solving it there…'
         : answer.gives === null

@@ -7,7 +7,7 @@ import type { KeptSetUp } from '../../core/whatIf/keptSetUp.ts';
 import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
 import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { useUnit } from '../shared/useRecord.ts';
-import type { Asked, Shown } from './asked.ts';
+import type { SetUpLink, ShownSetUp } from './setUpLink.ts';
 import { AsFoundView } from './AsFoundView.tsx';
 import { ChosenSchools } from './ChosenSchools.tsx';
 import { FrontView } from './FrontView.tsx';
@@ -16,13 +16,13 @@ import { SchoolsView } from './SchoolsView.tsx';
 import { SetUpTable } from './SetUpTable.tsx';
 import { LABEL } from './SheetView.tsx';
 import { SidesView } from './SidesView.tsx';
-import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 
 interface OnwardProps {
   request: PlanRequest;
   pose: PoseDefinition | LyingPose;
-  shown: Shown;
-  onAsk: (asked: Asked) => void;
+  shown: ShownSetUp;
+  onAsk: (asked: SetUpLink) => void;
 }
 
 /** What a set-up is set beside: another view, the other side, other schools, what is done now, what was kept. */
@@ -38,7 +38,7 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
   const turnTo = (kept: KeptSetUp): void => {
     const level = kept.level ?? USUAL_LEVEL;
     const own = { ...request, side: kept.side, level, rules: kept.rules };
-    moved.beginAt(keyOf(own), kept.moved ?? NOT_MOVED);
+    moved.beginAt(findRequestKey(own), kept.moved ?? NOT_MOVED);
     const { depth = 'recommended', provisional = false } = kept.rules;
     onAsk({ side: kept.side, level, depth, provisional });
   };

@@ -4,7 +4,7 @@ import type { RevisedRecord } from '../../core/person/person.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
-import type { Asked } from './asked.ts';
+import type { SetUpLink } from './setUpLink.ts';
 import { getValue } from '../../core/setup/setUp.ts';
 import { Beside } from './Beside.tsx';
 import { LevelsNote } from './LevelsNote.tsx';
@@ -15,7 +15,7 @@ import { SetUpSentence } from './SetUpSentence.tsx';
 import { SheetView } from './SheetView.tsx';
 import { StudioView } from './StudioView.tsx';
 import { useMoved } from './useMoved.ts';
-import { keyOf, usePlanned } from './usePlanned.ts';
+import { findRequestKey, usePlanned } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 
 interface PlannedSetUpProps {
@@ -25,14 +25,14 @@ interface PlannedSetUpProps {
   rules: Partial<HouseRules>;
   level: string;
   studio: number | null;
-  onAsk: (asked: Asked) => void;
+  onAsk: (asked: SetUpLink) => void;
 }
 
 /** One pose and side planned, drawn and described; what is moved by hand begins from here. */
 export function PlannedSetUp(props: PlannedSetUpProps) {
   const { record, pose, side, rules, level, studio, onAsk } = props;
   const asked = { record, poseId: pose.id, side, rules, level };
-  const key = keyOf(asked);
+  const key = findRequestKey(asked);
   // The key holds everything the request says.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const request = useMemo(() => asked, [key]);
@@ -107,7 +107,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
                 moved={moved}
                 onOtherSide={() => {
                   const other = otherSide(side);
-                  moved.beginAt(keyOf({ ...request, side: other }), moved.now);
+                  moved.beginAt(findRequestKey({ ...request, side: other }), moved.now);
                   onAsk({ side: other });
                 }}
               />

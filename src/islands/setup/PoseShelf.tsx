@@ -32,7 +32,7 @@ const SHOWN = {
   missing: 'lacks measures',
   minded: 'has a caution',
 } as const;
-type Shown = keyof typeof SHOWN;
+type ShelfFilter = keyof typeof SHOWN;
 
 /**
  * All poses by family: how deep each goes for this person, what stops it, what it lacks. On a
@@ -40,7 +40,7 @@ type Shown = keyof typeof SHOWN;
  */
 export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps) {
   const [sought, setSought] = useState('');
-  const [shown, setShown] = useState<Shown>('all');
+  const [shown, setShown] = useState<ShelfFilter>('all');
   const planned = useShelf(SHELF_ORDER, record, side, rules);
   const matches = ({ id, name, sanskrit }: ShelfEntry): boolean =>
     plain(`${name} ${sanskrit}`).includes(plain(sought)) &&
@@ -97,7 +97,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
             aria-label="Which poses"
             value={shown}
             onChange={(event) => {
-              setShown(event.target.value as Shown);
+              setShown(event.target.value as ShelfFilter);
             }}
           >
             {Object.entries(SHOWN).map(([id, words]) => (
@@ -161,7 +161,7 @@ function sayState(result: Result<SetUp> | null): string {
   return nameJoint(limiting, result.value);
 }
 
-const findKind = (result: Result<SetUp> | null): Shown | null => {
+const findKind = (result: Result<SetUp> | null): ShelfFilter | null => {
   if (result === null) return null;
   if (!result.ok) return 'missing';
   const { status, adaptations } = result.value;

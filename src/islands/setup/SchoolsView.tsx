@@ -15,7 +15,7 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { ChosenSchools, sayOption, sayRule } from './ChosenSchools.tsx';
 import { writeNumber } from './sayNumber.ts';
-import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Field } from '../shared/ui/Field.tsx';
@@ -55,7 +55,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
   const unit = useUnit();
   const [marked, setMarked] = useState<readonly string[] | null>(null);
   const { record, poseId, side, rules, level } = request;
-  const answer = useAnswer(`schools ${keyOf(request)}`, () =>
+  const answer = useAnswer(`schools ${findRequestKey(request)}`, () =>
     compareSchoolsInWorker(record, poseId, side, rules, level),
   );
   if (answer === null) return <p className="text-faint">Solving each school’s way…</p>;

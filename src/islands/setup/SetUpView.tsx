@@ -9,13 +9,13 @@ import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecordWithHeld } from '../shared/useRecord.ts';
-import type { Asked } from './asked.ts';
+import type { SetUpLink } from './setUpLink.ts';
 import { PlannedSetUp } from './PlannedSetUp.tsx';
 import { PoseShelf } from './PoseShelf.tsx';
 import { SHELF_ORDER } from './shelves.ts';
 
 /** What was asked, as changes to the page's query. */
-const toQuery = (asked: Asked): Record<string, string | null> => ({
+const toQuery = (asked: SetUpLink): Record<string, string | null> => ({
   ...(asked.side === undefined ? {} : { side: asked.side }),
   ...(asked.level === undefined
     ? {}
@@ -40,7 +40,7 @@ export function SetUpView() {
   const isProvisional = query.get('provisional') === 'yes';
   const studioText = query.get('studio');
   const studio = studioText !== null && /^\d+$/.test(studioText) ? Number(studioText) : null;
-  const ask = (asked: Asked): void => {
+  const ask = (asked: SetUpLink): void => {
     setQuery(toQuery(asked));
   };
   const choose = (id: string): void => {

@@ -12,7 +12,7 @@ import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
-import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { Table } from '../shared/ui/Table.tsx';
 
@@ -25,8 +25,8 @@ interface SidesViewProps {
 const useSide = (request: PlanRequest, side: Side): Result<SetUp> | null => {
   const own = { ...request, side };
   const { record, poseId, rules, level } = own;
-  return useAnswer(`full ${keyOf(own)}`, () =>
-    planInWorker(keyOf(own), record, poseId, side, rules, level, 'full'),
+  return useAnswer(`full ${findRequestKey(own)}`, () =>
+    planInWorker(findRequestKey(own), record, poseId, side, rules, level, 'full'),
   );
 };
 

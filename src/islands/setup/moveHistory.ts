@@ -11,7 +11,7 @@ export interface MoveHistory {
 }
 
 /** What is to be held, or what it is to be, from what is held now. */
-export type Change = Partial<AsFound> | ((now: AsFound) => Partial<AsFound>);
+export type HeldChange = Partial<AsFound> | ((now: AsFound) => Partial<AsFound>);
 
 export const beginHistory = (key: string): MoveHistory => ({
   key,
@@ -35,7 +35,7 @@ export const beginHeld = (key: string, held: AsFound): MoveHistory => ({
  */
 export const moveOn = (
   { key, past, now }: MoveHistory,
-  change: Change,
+  change: HeldChange,
   isNew: boolean,
 ): MoveHistory => ({
   key,

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { AsFound } from '../../core/rules/houseRules.ts';
-import { isMoved, type HeelLineMark, type Moved } from '../../core/whatIf/planMoved.ts';
+import { isMoved, type HeelLineMark, type MovedPlan } from '../../core/whatIf/planMoved.ts';
 import { LatestOnly } from '../../workers/latestOnly.ts';
 import {
   heelLinesInWorker,
@@ -14,14 +14,14 @@ import {
   moveOn,
   redoMove,
   undoMove,
-  type Change,
+  type HeldChange,
   type MoveHistory,
 } from './moveHistory.ts';
-import { keyOf, type PlanRequest } from './usePlanned.ts';
+import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 
 interface Landed {
   readonly key: string;
-  readonly moved: Moved;
+  readonly moved: MovedPlan;
 }
 
 export interface MovedSetUp {
@@ -30,11 +30,11 @@ export interface MovedSetUp {
   /** Where a foot may come to rest across the mat. */
   readonly heelLines: readonly HeelLineMark[];
   /** The latest answer; null = nothing is moved, or the first answer is on its way. */
-  readonly answer: Moved | null;
+  readonly answer: MovedPlan | null;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
   /** Holds something where it is dragged to. `isNew` = a new step to undo; while a drag goes on it is the same. */
-  readonly move: (change: Change, isNew: boolean) => void;
+  readonly move: (change: HeldChange, isNew: boolean) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly reset: () => void;
@@ -48,18 +48,18 @@ export function useMoved(
   isStanding: boolean,
   backFootDeg: number,
 ): MovedSetUp {
-  const key = keyOf(request);
+  const key = findRequestKey(request);
   const [kept, setHistory] = useState<MoveHistory>(() => beginHistory(key));
   const [landed, setLanded] = useState<Landed | null>(null);
   const [lines, setLines] = useState<readonly HeelLineMark[]>([]);
   const history = kept.key === key ? kept : beginHistory(key);
-  const asking = useRef<LatestOnly<AsFound, Moved | null> | null>(null);
+  const asking = useRef<LatestOnly<AsFound, MovedPlan | null> | null>(null);
 
   useEffect(() => {
     if (!isStanding) return;
     const { record, poseId, side, rules, level } = request;
     const opened = openPlanInWorker(key, record, poseId, side, rules, level);
-    const latest = new LatestOnly<AsFound, Moved | null>(
+    const latest = new LatestOnly<AsFound, MovedPlan | null>(
       async (moved) => {
         await opened;
         const result = await movePlanInWorker(key, moved);

@@ -15,13 +15,13 @@ export interface PlanRequest {
   readonly level: string;
 }
 
-interface Planned {
+interface KeyedResult {
   readonly key: string;
   readonly result: Result<SetUp>;
 }
 
 /** What an answer depends on, so that a stale one is known. */
-export const keyOf = ({ record, poseId, side, rules, level }: PlanRequest): string =>
+export const findRequestKey = ({ record, poseId, side, rules, level }: PlanRequest): string =>
   JSON.stringify([record.revision, poseId, side, rules, level]);
 
 /**
@@ -32,8 +32,8 @@ export function usePlanned(request: PlanRequest): {
   readonly result: Result<SetUp> | null;
   readonly working: boolean;
 } {
-  const key = keyOf(request);
-  const [planned, setPlanned] = useState<Planned | null>(null);
+  const key = findRequestKey(request);
+  const [planned, setPlanned] = useState<KeyedResult | null>(null);
   useEffect(() => {
     let wanted = true;
     const { record, poseId, side, rules, level } = request;

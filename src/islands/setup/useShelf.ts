@@ -6,7 +6,7 @@ import type { Result } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
-import { keyOf } from './usePlanned.ts';
+import { findRequestKey } from './usePlanned.ts';
 
 export type Shelf = ReadonlyMap<string, Result<SetUp>>;
 
@@ -22,7 +22,7 @@ export function useShelf(
   side: Side,
   rules: Partial<HouseRules>,
 ): Shelf {
-  const key = keyOf({ record, poseId: '', side, rules, level: FITTING_LEVEL });
+  const key = findRequestKey({ record, poseId: '', side, rules, level: FITTING_LEVEL });
   const [kept, setKept] = useState<{ readonly key: string; readonly shelf: Shelf }>({
     key,
     shelf: EMPTY,
@@ -38,7 +38,7 @@ export function useShelf(
     };
     const timer = setTimeout(() => {
       for (const poseId of poseIds) {
-        const own = keyOf({ record, poseId, side, rules, level: FITTING_LEVEL });
+        const own = findRequestKey({ record, poseId, side, rules, level: FITTING_LEVEL });
         void planInWorker(own, record, poseId, side, rules, FITTING_LEVEL).then((result) => {
           land(poseId, result);
         });

@@ -6,9 +6,9 @@ import { useUnit } from './useRecord.ts';
 import { useWrite } from './useWrite.tsx';
 import { WordButton } from './ui/Button.tsx';
 
-type Place = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
+type ViewName = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
 
-const PLACES: readonly { readonly place: Place; readonly words: string }[] = [
+const VIEWS: readonly { readonly place: ViewName; readonly words: string }[] = [
   { place: 'person', words: 'what to mind' },
   { place: 'measure', words: 'what is measured' },
   { place: 'set-up', words: 'how to set up' },
@@ -18,7 +18,7 @@ const PLACES: readonly { readonly place: Place; readonly words: string }[] = [
 ];
 
 /** The way through one person's record, as a sentence. */
-export function PersonSentence({ person, here }: { person: Person; here: Place }) {
+export function PersonSentence({ person, here }: { person: Person; here: ViewName }) {
   const isHandedOver = useHandOver()?.lockedAt != null;
   if (isHandedOver) {
     return (
@@ -38,7 +38,7 @@ export function PersonSentence({ person, here }: { person: Person; here: Place }
       >
         <strong>{person.name}</strong>
         {': '}
-        {PLACES.map(({ place, words }, i) => (
+        {VIEWS.map(({ place, words }, i) => (
           <span key={place}>
             <a
               href={`/${place}?id=${encodeURIComponent(person.id)}`}
@@ -46,7 +46,7 @@ export function PersonSentence({ person, here }: { person: Person; here: Place }
             >
               {words}
             </a>
-            {i < PLACES.length - 1 ? ', ' : '.'}
+            {i < VIEWS.length - 1 ? ', ' : '.'}
           </span>
         ))}
       </nav>

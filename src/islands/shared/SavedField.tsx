@@ -1,12 +1,12 @@
 import type { Person } from '../../core/person/person.ts';
-import { changeAnswer, type Answer } from '../../data/people.ts';
+import { changeAnswer, type PersonAnswer } from '../../data/people.ts';
 import { useStoredText } from './useStoredText.tsx';
 import { Field } from './ui/Field.tsx';
 
 interface SavedFieldProps {
   label: string;
   person: Person;
-  answer: Answer;
+  answer: PersonAnswer;
   /** What is wrong with a text, in a sentence; null = it can be stored. */
   check?: (text: string) => string | null;
   /** More than one line. */

@@ -1,6 +1,6 @@
 import { CAUTION_KINDS, type CautionKind, type Tier } from '../../core/cautions/catalogue.ts';
 import type { CautionEntry, Person } from '../../core/person/person.ts';
-import { changePerson, type Answer } from '../../data/people.ts';
+import { changePerson, type PersonAnswer } from '../../data/people.ts';
 import { SavedField } from './SavedField.tsx';
 import { useWrite } from './useWrite.tsx';
 import { Field } from './ui/Field.tsx';
@@ -30,7 +30,7 @@ const answerOf = (
   uid: string,
   read: (entry: CautionEntry) => string,
   write: (text: string) => Partial<CautionEntry>,
-): Answer => ({
+): PersonAnswer => ({
   read: ({ cautions }) => {
     const entry = cautions.find((each) => each.uid === uid);
     return entry === undefined ? '' : read(entry);
@@ -41,14 +41,14 @@ const answerOf = (
   }),
 });
 
-const noteOf = (uid: string): Answer =>
+const noteOf = (uid: string): PersonAnswer =>
   answerOf(
     uid,
     ({ note }) => note,
     (note) => ({ note }),
   );
 
-const clearedByOf = (uid: string): Answer =>
+const clearedByOf = (uid: string): PersonAnswer =>
   answerOf(
     uid,
     ({ clearedBy }) => clearedBy ?? '',

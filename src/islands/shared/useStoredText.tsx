@@ -3,7 +3,7 @@ import { sayWriteError } from './sayWriteError.ts';
 import { saveFile } from './saveFile.ts';
 import { WordButton } from './ui/Button.tsx';
 
-type State =
+type StoredState =
   | { readonly kind: 'idle' | 'saving' | 'saved' }
   | { readonly kind: 'wrong'; readonly words: string }
   | { readonly kind: 'failed'; readonly words: string }
@@ -41,7 +41,7 @@ export function useStoredText({ label, stored, store, check }: StoredText): {
   readonly told: ReactNode;
 } {
   const [draft, setDraft] = useState<{ readonly text: string; readonly from: string } | null>(null);
-  const [state, setState] = useState<State>({ kind: 'idle' });
+  const [state, setState] = useState<StoredState>({ kind: 'idle' });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(
     () => () => {
@@ -108,7 +108,7 @@ export function useStoredText({ label, stored, store, check }: StoredText): {
 
 interface ToldProps {
   label: string;
-  state: State;
+  state: StoredState;
   text: string;
   onAgain: () => void;
   onKeepOwn: () => void;

@@ -1,7 +1,7 @@
 import { refuse } from '../problemAnswer.ts';
-import type { Outcome } from './solver.ts';
+import type { TaskOutcome } from './solver.ts';
 
-const WORDS: Readonly<Record<Exclude<Outcome<unknown>['kind'], 'answered'>, string>> = {
+const WORDS: Readonly<Record<Exclude<TaskOutcome<unknown>['kind'], 'answered'>, string>> = {
   busy: 'Too many requests wait. Ask again in a moment.',
   'took-too-long': 'This took too long and was stopped. Ask for less at once.',
   abandoned: 'Nobody waits for this any more.',

@@ -16,7 +16,7 @@ const MOST_WAITING = 32;
 const MOST_MEMORY_MB = 512;
 
 /** What became of a task. */
-export type Outcome<Answer> =
+export type TaskOutcome<Answer> =
   | { readonly kind: 'answered'; readonly answer: Answer }
   /** Too many were waiting. */
   | { readonly kind: 'busy' }
@@ -26,7 +26,7 @@ export type Outcome<Answer> =
   /** The thread ended, for want of memory perhaps. */
   | { readonly kind: 'stopped' };
 
-type Answer<Name extends keyof Tasks> = Awaited<ReturnType<Tasks[Name]>>;
+type TaskResult<Name extends keyof Tasks> = Awaited<ReturnType<Tasks[Name]>>;
 
 /**
  * Worker threads that solve, so that the server’s own thread is free to answer. A task that
@@ -56,14 +56,14 @@ export class Solver {
     name: Name,
     asked: Parameters<Tasks[Name]>[0],
     gone: AbortSignal,
-  ): Promise<Outcome<Answer<Name>>> {
+  ): Promise<TaskOutcome<TaskResult<Name>>> {
     if (this.queue.size >= MOST_WAITING) return { kind: 'busy' };
     const late = new AbortController();
     try {
       const answer = await this.queue.add(() => this.run({ name, asked }, gone, late), {
         signal: gone,
       });
-      return { kind: 'answered', answer: answer as Answer<Name> };
+      return { kind: 'answered', answer: answer as TaskResult<Name> };
     } catch {
       if (gone.aborted) return { kind: 'abandoned' };
       return { kind: late.signal.aborted ? 'took-too-long' : 'stopped' };
@@ -107,9 +107,11 @@ export async function solveTask<Name extends keyof Tasks>(
   name: Name,
   asked: Parameters<Tasks[Name]>[0],
   gone: AbortSignal,
-): Promise<Outcome<Answer<Name>>> {
+): Promise<TaskOutcome<TaskResult<Name>>> {
   if (file === undefined) {
-    const task = tasks[name] as (given: typeof asked) => Answer<Name> | Promise<Answer<Name>>;
+    const task = tasks[name] as (
+      given: typeof asked,
+    ) => TaskResult<Name> | Promise<TaskResult<Name>>;
     return { kind: 'answered', answer: await task(asked) };
   }
   solver ??= new Solver(file);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { POSE_ERRORS } from '../../../src/core/sessions/errors.ts';
 import { judge, VERDICTS, type VerdictKind } from '../../../src/core/sessions/ladder.ts';
-import type { Hold, PainNote } from '../../../src/core/sessions/log.ts';
+import type { Hold, LoggedPain } from '../../../src/core/sessions/log.ts';
 
 const CONTEXT = { pose: 'triangle', side: 'right', isStale: false } as const;
 
@@ -26,7 +26,7 @@ const hold = (session: number, changes: Partial<Hold> = {}): Hold => {
     ...changes,
   };
 };
-const pain = (score: number, changes: Partial<PainNote> = {}): PainNote => ({
+const pain = (score: number, changes: Partial<LoggedPain> = {}): LoggedPain => ({
   score,
   place: 'back of the front knee',
   kind: 'pulling',

@@ -3,7 +3,7 @@ import type { PoseTask } from '../../../src/core/conditions/poseTask.ts';
 import { getQuantity } from '../../../src/core/conditions/quantities.ts';
 import type { Aim } from '../../../src/core/conditions/residuals.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
-import { toWarmStart, type Answer } from '../../../src/core/solver/run.ts';
+import { toWarmStart, type Solution } from '../../../src/core/solver/run.ts';
 import { runFrom, runFromWarmStart, runNear } from '../../../src/core/solver/search.ts';
 import type { Posture } from '../../../src/core/skeleton/posture.ts';
 import { contextOf, PLAIN_RULES, REFERENCE } from '../../support/people.ts';
@@ -21,7 +21,7 @@ const BEND: Aim = {
   wishesWithin: null,
   toward: { quantity: 'front-knee-bend', value: 90 * RADIAN, how: 'up' },
 };
-const bendOf = ({ skeleton }: Answer): number =>
+const bendOf = ({ skeleton }: Solution): number =>
   getQuantity('front-knee-bend').calc(skeleton) / RADIAN;
 
 describe('the search from several starts', () => {

@@ -12,7 +12,7 @@ import { countUnknowns, stepPosture, type Posture } from '../../../src/core/skel
 import type { PoseTask } from '../../../src/core/conditions/poseTask.ts';
 import { getQuantity } from '../../../src/core/conditions/quantities.ts';
 import { calcWishOff, toScaled } from '../../../src/core/conditions/residuals.ts';
-import type { Answer } from '../../../src/core/solver/run.ts';
+import type { Solution } from '../../../src/core/solver/run.ts';
 import { pullFarthest, settleFreely } from '../../../src/core/solver/solve.ts';
 import {
   contextOf,
@@ -149,7 +149,7 @@ describe('twelve shaken starts', () => {
       const held = planHeld(measures, id);
       if (held === null) continue;
       const { found, task, aim } = held;
-      const costOf = ({ skeleton }: Answer): number =>
+      const costOf = ({ skeleton }: Solution): number =>
         [...task.wishes, ...task.eases].reduce(
           (sum, wish) => sum + calcWishOff(wish, skeleton) ** 2,
           0,

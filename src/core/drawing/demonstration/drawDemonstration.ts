@@ -32,7 +32,7 @@ const VIEWS: Readonly<Record<Demonstration['seenFrom'], View>> = {
 };
 
 /** A body on its back seen from above is drawn as one that stands, seen from the front. */
-const findView = (demo: Demonstration): View =>
+const findDemonstrationView = (demo: Demonstration): View =>
   demo.base === 'on the back' && demo.seenFrom === 'above'
     ? { ...VIEWS['the front'], words: 'from above' }
     : VIEWS[demo.seenFrom];
@@ -193,7 +193,7 @@ const toHeight = (point: LandmarkCm): number => point[2];
  */
 export function drawDemonstration(body: Body, protocol: Protocol): Drawing {
   const { demonstration: demo } = protocol;
-  const view = findView(demo);
+  const view = findDemonstrationView(demo);
   const posed = poseDemonstration(body, demo);
   const side = measuredPlace(demo) === 'front' ? 'right' : 'left';
   const drawn = { landmarks: posed.landmarks, side, settings: [] } as const;

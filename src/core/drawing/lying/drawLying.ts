@@ -97,7 +97,7 @@ function drawCrossed(scene: Scene): void {
   scene.label('foot-height', foot, 'foot above the floor');
 }
 
-function drawFromSide(scene: Scene): void {
+function drawLyingFromSide(scene: Scene): void {
   const hips = scene.at('pelvisCentre');
   const seat = scene.value('seat-height');
   const xs = Object.values(scene.setUp.landmarks).map((each) => toElevation(scene.view, each)[0]);
@@ -172,7 +172,7 @@ function drawFromFeet(scene: Scene): void {
 const DRAW: Readonly<Record<LyingScene, (scene: Scene) => void>> = {
   'before-a-wall': drawBeforeWall,
   'beside-a-wall': drawCrossed,
-  'from-the-side': drawFromSide,
+  'from-the-side': drawLyingFromSide,
   'from-the-feet': drawFromFeet,
 };
 

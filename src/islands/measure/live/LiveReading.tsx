@@ -40,7 +40,7 @@ interface LiveReadingProps {
 
 const ORDINALS = ['first', 'second', 'third'] as const;
 
-const keyOf = (slot: Slot): string => `${slot.side ?? ''} ${String(slot.row)}`;
+const findReadingKey = (slot: Slot): string => `${slot.side ?? ''} ${String(slot.row)}`;
 
 const nameSlot = ({ side, row }: Slot): string =>
   `${side === null ? '' : `${side}, `}${ORDINALS[row] ?? `${String(row + 1)}th`} reading`;
@@ -66,7 +66,9 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
   const panel = useRef<HTMLElement>(null);
   const open = slots.map((row) =>
     row.map((slot) =>
-      pending.has(keyOf(slot)) && slot.reading === null ? { ...slot, reading: PENDING } : slot,
+      pending.has(findReadingKey(slot)) && slot.reading === null
+        ? { ...slot, reading: PENDING }
+        : slot,
     ),
   );
   const next = findNextSlot(open);
@@ -81,7 +83,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       return;
     }
     const id = crypto.randomUUID();
-    setPending((now) => new Map([...now, [keyOf(next), id]]));
+    setPending((now) => new Map([...now, [findReadingKey(next), id]]));
     setUndoable((ids) => [...ids, id]);
     const marks = [
       ...(angle.isPoor ? ['poor contact'] : []),
@@ -180,7 +182,9 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
         </p>
       </div>
       <p className="min-h-[2.2em] text-[1.5rem]">
-        {told === null ? describe(state, isLost, next) : 'The last reading is not stored yet.'}
+        {told === null
+          ? describeReading(state, isLost, next)
+          : 'The last reading is not stored yet.'}
       </p>
       <p role="status" className="text-faint">
         {said}
@@ -241,7 +245,7 @@ function Rest({ state }: { state: ReaderState | null }) {
   );
 }
 
-function describe(state: ReaderState | null, isLost: boolean, next: Slot | null): string {
+function describeReading(state: ReaderState | null, isLost: boolean, next: Slot | null): string {
   if (isLost)
     return 'The instrument is gone; it comes back by itself. What is taken is kept, and numbers can be typed.';
   if (state === null) return 'Waiting for the instrument.';

@@ -8,7 +8,7 @@ interface Listener {
 }
 
 /** Starts a stream; the returned function ends it. */
-export type Source = (listener: Listener) => () => void;
+export type InstrumentSource = (listener: Listener) => () => void;
 
 const DEVICE_KEY = 'stillwater:inclinometer';
 
@@ -22,7 +22,7 @@ function findDeviceName(): string {
 }
 
 /** The digital inclinometer's stand-in, over server-sent events. */
-export const inclinometerSource: Source = ({ onSample, onLost }) => {
+export const inclinometerSource: InstrumentSource = ({ onSample, onLost }) => {
   const stream = new EventSource(`/api/inclinometer?device=${findDeviceName()}`);
   stream.onmessage = (event: MessageEvent<string>) => {
     onSample(JSON.parse(event.data) as Sample);
@@ -38,7 +38,7 @@ export type PhoneAxis = 'long' | 'short';
 
 /** The phone's own tilt. Some browsers only give it after a press, and only when asked. */
 export const phoneSource =
-  (axis: PhoneAxis): Source =>
+  (axis: PhoneAxis): InstrumentSource =>
   ({ onSample }) => {
     const onTilt = ({ beta, gamma, timeStamp }: DeviceOrientationEvent): void => {
       const deg = axis === 'long' ? beta : gamma;

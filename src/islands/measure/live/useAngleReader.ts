@@ -4,7 +4,7 @@ import {
   type CapturedAngle,
   type ReaderState,
 } from '../../../core/instruments/angleReader.ts';
-import type { Source } from './sources.ts';
+import type { InstrumentSource } from './sources.ts';
 
 /** Without a sample for this long the instrument counts as gone. */
 const GONE_AFTER_MS = 1500;
@@ -22,7 +22,7 @@ export interface LiveReader {
  * @param onCaptured called with what was taken by stillness
  */
 export function useAngleReader(
-  source: Source | null,
+  source: InstrumentSource | null,
   onCaptured: (angle: CapturedAngle, reader: AngleReader) => void,
 ): LiveReader {
   const [reader] = useState(() => new AngleReader());

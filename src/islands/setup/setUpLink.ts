@@ -4,7 +4,7 @@ import type { SetUp } from '../../core/setup/setUp.ts';
 import type { MovedSetUp } from './useMoved.ts';
 
 /** What of a set-up stands in the page's link. */
-export interface Asked {
+export interface SetUpLink {
   readonly side?: Side;
   /** One of the pose's levels, or `auto` for the one that fits. */
   readonly level?: string;
@@ -15,7 +15,7 @@ export interface Asked {
 }
 
 /** What is drawn, what it was moved from, and how it is moved on. */
-export interface Shown {
+export interface ShownSetUp {
   /** null = there is nothing to draw yet. */
   readonly setUp: SetUp | null;
   readonly planned: SetUp | null;
