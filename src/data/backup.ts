@@ -3,7 +3,7 @@ import type { BackupContent, PictureEntry, BackupRow } from '../core/backup/back
 import { listRowsOf, readPerson } from '../core/backup/readPerson.ts';
 import type { PersonFile } from '../core/formats/personFile.ts';
 import { dateOf, findLater, UNKNOWN, type Stamp } from '../core/merge/clock.ts';
-import { toPicturePath } from '../core/merge/cells.ts';
+import { toPicturePath } from '../core/merge/cellPaths.ts';
 import type { Problem } from '../core/problems/problem.ts';
 import { db } from './database.ts';
 import type { PersonRow, PictureRow, StampRow } from './rows.ts';

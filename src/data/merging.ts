@@ -1,11 +1,7 @@
 import type { PersonFile } from '../core/formats/personFile.ts';
-import {
-  fromCells,
-  isAnswer,
-  toCells,
-  type Changes,
-  type PersonCells,
-} from '../core/merge/cells.ts';
+import { fromCells } from '../core/merge/fromCells.ts';
+import { isAnswer } from '../core/merge/cellPaths.ts';
+import { toCells, type Changes, type PersonCells } from '../core/merge/cells.ts';
 import { findLater, tick, type Stamp } from '../core/merge/clock.ts';
 import { describeMerge, type MergePlan } from '../core/merge/describeMerge.ts';
 import { mergeCells } from '../core/merge/merge.ts';

@@ -1,69 +1,11 @@
-import { PLACES } from '../poses/poseDefinition.ts';
-import type { QuantityId } from '../poses/quantityId.ts';
-import { CM_PER_METRE, DEGREES_PER_RADIAN } from '../units/brands.ts';
+import { DEGREES_PER_RADIAN } from '../units/brands.ts';
 import type { Residuals, ResidualShape, Derivatives } from '../leastSquares/linearModel.ts';
 import { PIECE_ALONG, PIECE_OBSERVABLES, PIECE_SIGNS } from './demandPieces.ts';
 import { DemandSheet } from './demandSheet.ts';
-import type { PoseTask, Wish } from './poseTask.ts';
-import { getQuantity } from './quantities.ts';
-import { findLegObservable, Observables } from './observables.ts';
+import { listConditions, type Aim, type Condition } from './listConditions.ts';
+import type { PoseTask } from './poseTask.ts';
+import { Observables } from './observables.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
-
-/** How a run of the solver is steered. */
-export interface Aim {
-  /** Kept free at every joint whose limit is known, radians. */
-  readonly toSpare: number;
-  /** No wish may be off by more than this many tolerances; null = musts alone. */
-  readonly wishesWithin: number | null;
-  /**
-   * Pull one quantity up or down to a value, as far as the musts allow, or hold it there. A
-   * pull that ends sooner than at `strongAs` is as strong as one that ends there.
-   */
-  readonly toward: {
-    readonly quantity: QuantityId;
-    readonly value: number;
-    readonly how: 'up' | 'down' | 'hold';
-    readonly strongAs?: number;
-  } | null;
-}
-
-/**
- * Whether a quantity is taken as far as the musts allow, and not only held.
- *
- * @returns false for a quantity that is held, or for none
- */
-export const isPull = ({ toward }: Aim): boolean => toward !== null && toward.how !== 'hold';
-
-/** One degree and one centimetre weigh alike before they share a tolerance. */
-const SCALE = { angle: DEGREES_PER_RADIAN, length: CM_PER_METRE, percent: 1 } as const;
-
-/** A pull of 10° or 10 cm short costs one tolerance; it aims beyond its end so that it never tires. */
-const PULL_SCALE = 10;
-const PULL_BEYOND = 20;
-/** While a quantity is pulled to its end, wishes only break ties. */
-const WISH_WEIGHT_IN_PULL = 0.02;
-/** A wish may stretch by this many tolerances before it counts as broken. */
-export const WISH_STRETCH = 2;
-
-/**
- * A quantity in the unit in which violations are judged.
- *
- * @param quantity its name, which says whether it is an angle or a length
- * @param value radians or metres
- * @returns degrees or centimetres
- */
-export const toScaled = (quantity: QuantityId, value: number): number =>
-  value * SCALE[getQuantity(quantity).kind];
-
-/**
- * How many tolerances a wish is off, signed.
- *
- * @param wish goal and tolerance
- * @param skeleton the posed body, metres and radians, solver frame
- * @returns 1 = one tolerance above the goal
- */
-export const calcWishOff = (wish: Wish, skeleton: Skeleton): number =>
-  (getQuantity(wish.quantity).calc(skeleton) - wish.goal) / wish.sigma;
 
 /** Stands for a limit that is not there. */
 const FREE = -1;
@@ -81,21 +23,14 @@ export interface Multipliers {
   readonly weight: number;
 }
 
-/** A condition on one observable: (observable − goal) · perUnit, in degrees, centimetres or tolerances. */
-interface Condition {
-  readonly at: number;
-  readonly goal: number;
-  readonly perUnit: number;
-}
-
 const valueOf = ({ at, goal, perUnit }: Condition, observables: Float64Array): number =>
   (observables[at]! - goal) * perUnit;
 
 /** One task's conditions under one aim: each straight in what is read off a posture. */
 export class Conditions {
   readonly observables = new Observables();
-  private readonly equal: Condition[] = [];
-  private readonly below: Condition[] = [];
+  private readonly equal: readonly Condition[];
+  private readonly below: readonly Condition[];
   private readonly preferences: readonly Condition[];
   private readonly demands: DemandSheet;
   private readonly musts: Musts;
@@ -107,65 +42,14 @@ export class Conditions {
     like: Skeleton,
   ) {
     const { front, back } = like.legs;
-    const { equal, below, observables } = this;
     this.demands = new DemandSheet(task.limits, {
       front: front.ankleBears,
       back: back.ankleBears,
     });
-    for (const place of PLACES) {
-      const overreach = {
-        at: findLegObservable(place, 'overreach'),
-        goal: 0,
-        perUnit: CM_PER_METRE,
-      };
-      (like.legs[place].closure === 'must-close' ? equal : below).push(overreach);
-    }
-    const prepare = (quantity: QuantityId, goal: number, perUnit: number): Condition => ({
-      at: observables.prepare(quantity),
-      goal,
-      perUnit,
-    });
-    for (const { quantity, atLeast, atMost } of task.musts) {
-      const unit = toScaled(quantity, 1);
-      const { pieces } = getQuantity(quantity);
-      if (atLeast !== null && atLeast === atMost) {
-        equal.push(prepare(quantity, atLeast, unit));
-        continue;
-      }
-      // What is the least of several pieces is a must for each piece.
-      if (atLeast !== null && pieces !== undefined) {
-        const { from, count } = observables.preparePieces(pieces, like);
-        for (let i = 0; i < count; i += 1) {
-          below.push({ at: from + i, goal: atLeast, perUnit: -unit });
-        }
-      } else if (atLeast !== null) below.push(prepare(quantity, atLeast, -unit));
-      if (atMost !== null) below.push(prepare(quantity, atMost, unit));
-    }
-    const { toward, wishesWithin } = aim;
-    for (const { quantity, goal, sigma } of task.wishes) {
-      if (wishesWithin === null) break;
-      const most = wishesWithin * sigma;
-      const unit = toScaled(quantity, 1);
-      below.push(prepare(quantity, goal + most, unit), prepare(quantity, goal - most, -unit));
-    }
-    // Last, so that all else stands at one place whether a quantity is pulled or held.
-    const direction = toward?.how === 'down' ? -1 : 1;
-    if (toward !== null) {
-      const { quantity, value, how } = toward;
-      const beyond = prepare(quantity, value, direction * toScaled(quantity, 1));
-      (how === 'hold' ? equal : below).push(beyond);
-    }
-    const pull = toward?.how === 'hold' ? null : toward;
-    const weight = pull === null ? 1 : WISH_WEIGHT_IN_PULL;
-    const preferences = [...task.wishes, ...task.eases].map(({ quantity, goal, sigma }) =>
-      prepare(quantity, goal, weight / sigma),
-    );
-    if (pull !== null) {
-      const unit = toScaled(pull.quantity, 1);
-      const beyond = (pull.strongAs ?? pull.value) + (direction * PULL_BEYOND) / unit;
-      preferences.push(prepare(pull.quantity, beyond, -unit / PULL_SCALE));
-    }
-    this.preferences = preferences;
+    const lists = listConditions(task, aim, like, this.observables);
+    this.equal = lists.equal;
+    this.below = lists.below;
+    this.preferences = lists.preferences;
     this.musts = this.makeMusts();
   }
 

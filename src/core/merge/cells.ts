@@ -1,9 +1,24 @@
+import type { Person, AnswerChange } from '../person/person.ts';
 import type { Reading } from '../measures/reading.ts';
-import type { CautionEntry, AnswerChange, Intake, NotDone, Person } from '../person/person.ts';
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
-import type { Appointment } from '../sessions/appointment.ts';
 import type { Session, SessionEntry } from '../sessions/session.ts';
-import { tick, type Stamp } from './clock.ts';
+import type { Appointment } from '../sessions/appointment.ts';
+import { type Stamp, tick } from './clock.ts';
+import {
+  FIELD,
+  INTAKE,
+  CAUTION,
+  NOT_DONE,
+  joinKeys,
+  SCHOOL,
+  EXTRA,
+  READING,
+  SET_UP,
+  APPOINTMENT,
+  toPicturePath,
+  SESSION,
+  HOLD,
+} from './cellPaths.ts';
 
 /** Everything that is kept of one person. */
 export interface PersonData {
@@ -52,39 +67,6 @@ export function toCanonicalJson(value: unknown): string {
   );
 }
 
-const pair = (...parts: readonly (string | null)[]): string => JSON.stringify(parts);
-
-/** Kinds of path, and what follows the slash. */
-const FIELD = 'person/';
-const INTAKE = 'intake/';
-const CAUTION = 'caution/';
-const NOT_DONE = 'not-done/';
-const SCHOOL = 'school/';
-const EXTRA = 'extra/';
-const READING = 'reading/';
-const SET_UP = 'set-up/';
-const SESSION = 'session/';
-const HOLD = 'hold/';
-const APPOINTMENT = 'appointment/';
-const PICTURE = 'picture/';
-
-/**
- * Fields whose earlier values stay in the history when a later one wins.
- *
- * @param path of a cell
- * @returns true for what a person answered
- */
-export const isAnswer = (path: string): boolean =>
-  path.startsWith(FIELD) || path.startsWith(INTAKE);
-
-/**
- * The field's name as the history gives it.
- *
- * @param path of a cell
- * @returns a plain word
- */
-export const nameAnswer = (path: string): string => path.slice(path.indexOf('/') + 1);
-
 /**
  * A person's fields as cells that are merged one by one.
  *
@@ -98,8 +80,8 @@ export function listPersonCells(person: Person, extra: PersonData['extra']): rea
     ...Object.entries(fields).map(([field, value]): PathValue => [FIELD + field, value]),
     ...Object.entries(intake).map(([field, value]): PathValue => [INTAKE + field, value]),
     ...cautions.map((each): PathValue => [CAUTION + each.uid, each]),
-    ...notDone.map((each): PathValue => [NOT_DONE + pair(each.measure, each.side), each]),
-    ...schools.map((each): PathValue => [SCHOOL + pair(each.pose, each.rule), each]),
+    ...notDone.map((each): PathValue => [NOT_DONE + joinKeys(each.measure, each.side), each]),
+    ...schools.map((each): PathValue => [SCHOOL + joinKeys(each.pose, each.rule), each]),
     ...Object.entries(extra).map(([field, value]): PathValue => [EXTRA + field, value]),
   ];
 }
@@ -144,14 +126,6 @@ export const listPictureCells = ({ id }: { readonly id: string }): readonly Path
 ];
 
 /**
- * The path of a picture among the cells.
- *
- * @param id of the picture
- * @returns its path
- */
-export const toPicturePath = (id: string): string => PICTURE + id;
-
-/**
  * A session's own fields with the order of its holds, and each hold; its entries only grow.
  *
  * @returns path and value of each
@@ -164,13 +138,15 @@ export function listSessionCells({
   const order = holds.map(({ id }) => id);
   return [
     [SESSION + own.id, { ...own, order }],
-    ...holds.map((hold): PathValue => [HOLD + pair(own.id, hold.id), hold]),
+    ...holds.map((hold): PathValue => [HOLD + joinKeys(own.id, hold.id), hold]),
   ];
 }
 
-const CHANGE = 'change';
-const ENTRY = 'entry';
-type LogLine =
+export const CHANGE = 'change';
+
+export const ENTRY = 'entry';
+
+export type LogLine =
   readonly [typeof CHANGE, AnswerChange] | readonly [typeof ENTRY, string, SessionEntry];
 
 /**
@@ -229,157 +205,4 @@ export function toCells(data: PersonData, changes: Changes): PersonCells {
     ),
   ];
   return { cells, log: new Set(log) };
-}
-
-const byKeys =
-  <Item>(...keys: readonly ((item: Item) => string)[]) =>
-  (a: Item, b: Item): number => {
-    for (const key of keys) {
-      const [left, right] = [key(a), key(b)];
-      if (left !== right) return left < right ? -1 : 1;
-    }
-    return 0;
-  };
-
-interface SessionCell extends Omit<Session, 'holds' | 'entries'> {
-  readonly order: readonly string[];
-}
-
-/** Sessions from their cells; holds stand in the order of the session, others behind them. */
-function readSessions(
-  values: ReadonlyMap<string, unknown>,
-  lines: readonly LogLine[],
-): readonly Session[] {
-  const sessions = listValues<SessionCell>(values, SESSION);
-  return sessions
-    .map(({ order, ...own }): Session => {
-      const isOwn = (path: string): boolean =>
-        path.startsWith(HOLD) && (JSON.parse(path.slice(HOLD.length)) as string[])[0] === own.id;
-      const holds = [...values]
-        .filter(([path]) => isOwn(path))
-        .map(([, value]) => value as Session['holds'][number]);
-      const placeOf = (id: string): string => {
-        const place = order.indexOf(id);
-        return String(place < 0 ? order.length : place).padStart(6, '0');
-      };
-      const entries = lines.flatMap((line) =>
-        line[0] === ENTRY && line[1] === own.id ? [line[2]] : [],
-      );
-      return {
-        ...own,
-        holds: holds.sort(
-          byKeys(
-            ({ id }) => placeOf(id),
-            ({ id }) => id,
-          ),
-        ),
-        entries: entries.sort(
-          byKeys(
-            ({ at }) => at,
-            ({ id }) => id,
-          ),
-        ),
-      };
-    })
-    .sort(
-      byKeys(
-        ({ plannedAt }) => plannedAt,
-        ({ id }) => id,
-      ),
-    );
-}
-
-const listValues = <Value>(values: ReadonlyMap<string, unknown>, kind: string): Value[] =>
-  [...values].filter(([path]) => path.startsWith(kind)).map(([, value]) => value as Value);
-
-const readFields = (
-  values: ReadonlyMap<string, unknown>,
-  kind: string,
-): Readonly<Record<string, unknown>> =>
-  Object.fromEntries(
-    [...values]
-      .filter(([path]) => path.startsWith(kind))
-      .map(([path, value]) => [path.slice(kind.length), value]),
-  );
-
-/**
- * The inverse of {@link toCells}. The holds and entries of a removed session are left out.
- *
- * @param id of the person
- * @returns what is stored
- */
-export function fromCells(
-  id: string,
-  { cells, log }: PersonCells,
-): { readonly data: PersonData; readonly changes: Changes } {
-  const values = new Map<string, unknown>();
-  const stamps: Record<string, Stamp> = {};
-  const removed: Record<string, Stamp> = {};
-  for (const [path, { json, stamp }] of [...cells].sort(byKeys(([path]) => path))) {
-    if (json === null) {
-      removed[path] = stamp;
-      continue;
-    }
-    values.set(path, JSON.parse(json));
-    if (stamp !== '') stamps[path] = stamp;
-  }
-  const lines = [...log].map((line) => JSON.parse(line) as LogLine);
-  const person = {
-    id,
-    ...readFields(values, FIELD),
-    intake: readFields(values, INTAKE) as unknown as Intake,
-    cautions: listValues<CautionEntry>(values, CAUTION).sort(
-      byKeys(
-        ({ since }) => since ?? '',
-        ({ uid }) => uid,
-      ),
-    ),
-    notDone: listValues<NotDone>(values, NOT_DONE).sort(
-      byKeys(
-        ({ at }) => at,
-        ({ measure }) => measure,
-        ({ side }) => side ?? '',
-      ),
-    ),
-    schools: listValues<Person['schools'][number]>(values, SCHOOL).sort(
-      byKeys(
-        ({ at }) => at,
-        ({ pose }) => pose,
-        ({ rule }) => rule,
-      ),
-    ),
-    history: lines
-      .flatMap((line) => (line[0] === CHANGE ? [line[1]] : []))
-      .sort(
-        byKeys<AnswerChange>(
-          ({ at }) => at,
-          ({ field }) => field,
-          toCanonicalJson,
-        ),
-      ),
-  } as unknown as Person;
-  const data: PersonData = {
-    person,
-    extra: readFields(values, EXTRA),
-    readings: listValues<Reading>(values, READING).sort(
-      byKeys(
-        ({ takenAt }) => takenAt,
-        ({ id: own }) => own,
-      ),
-    ),
-    setUps: listValues<KeptSetUp>(values, SET_UP).sort(
-      byKeys(
-        ({ keptAt }) => keptAt,
-        ({ id: own }) => own,
-      ),
-    ),
-    sessions: readSessions(values, lines),
-    appointments: listValues<Appointment>(values, APPOINTMENT).sort(
-      byKeys(
-        ({ start }) => start,
-        ({ id: own }) => own,
-      ),
-    ),
-  };
-  return { data, changes: { stamps, removed } };
 }

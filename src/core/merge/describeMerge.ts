@@ -2,7 +2,8 @@ import { findCautionKind } from '../cautions/catalogue.ts';
 import { getProtocol, isMeasureId } from '../measures/protocols/index.ts';
 import { findPose } from '../poses/catalogue/index.ts';
 import { findLyingPose } from '../poses/lying/index.ts';
-import { isAnswer, nameAnswer, type Cell, type PersonCells } from './cells.ts';
+import { isAnswer, nameAnswer } from './cellPaths.ts';
+import type { Cell, PersonCells } from './cells.ts';
 
 /** One answer or record, as it is and as it will be, or as it stays and what the file says. */
 export interface MergeLine {

@@ -1,5 +1,6 @@
 import { dateOf } from './clock.ts';
-import { isAnswer, nameAnswer, toChangeLine, type Cell, type PersonCells } from './cells.ts';
+import { isAnswer, nameAnswer } from './cellPaths.ts';
+import { toChangeLine, type Cell, type PersonCells } from './cells.ts';
 
 /**
  * Which of two cells of one path stays: the later; of two of one time the one with more in

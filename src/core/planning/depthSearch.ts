@@ -1,7 +1,8 @@
 import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import { calcWishOff, toScaled, WISH_STRETCH, type Aim } from '../conditions/residuals.ts';
+import { calcWishOff, toScaled, WISH_STRETCH } from '../conditions/violation.ts';
+import type { Aim } from '../conditions/listConditions.ts';
 import { toWarmStart, type Solution, type WarmStart } from '../solver/run.ts';
 import {
   pullFarthest,

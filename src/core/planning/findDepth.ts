@@ -2,7 +2,7 @@ import type { DepthDefinition } from '../poses/poseDefinition.ts';
 import type { Experience } from '../person/person.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import { calcWishOff } from '../conditions/residuals.ts';
+import { calcWishOff } from '../conditions/violation.ts';
 import { toWarmStart, type Solution } from '../solver/run.ts';
 import { settleFreely } from '../solver/solve.ts';
 import { withLimits, type BuiltTask } from './buildTask.ts';

@@ -1,5 +1,5 @@
 import type { PoseTask } from '../conditions/poseTask.ts';
-import { toScaled } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
 import { withParts, type Parts, type Posture } from '../skeleton/posture.ts';
 import { settleFreely } from '../solver/solve.ts';
 import { wishesWithinAt } from './depthSearch.ts';

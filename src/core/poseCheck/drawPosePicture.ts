@@ -4,7 +4,7 @@ import type { Drawing } from '../drawing/shapes.ts';
 import { writeSvg } from '../drawing/svg.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
-import type { PhotoView } from './checkPose.ts';
+import type { PhotoView } from './poseMarks.ts';
 
 const PIXELS_PER_MM = 8;
 const LABEL = 5;

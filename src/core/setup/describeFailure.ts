@@ -3,7 +3,7 @@ import type { SolvedRequest } from '../planning/solveRequest.ts';
 import { type Problem, problem } from '../problems/problem.ts';
 import { calcJointReports, nameJoint } from './jointReport.ts';
 import { reportLimitsOf, AT_LIMIT_DEG } from './describeSetUp.ts';
-import { calcWishOff, WISH_STRETCH } from '../conditions/residuals.ts';
+import { calcWishOff, WISH_STRETCH } from '../conditions/violation.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { saySwap } from '../poses/swaps.ts';
 

@@ -1,7 +1,7 @@
 import type { LevelDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
 import { toStoredLevel } from '../poses/level.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import { toScaled } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import type { Must } from '../conditions/poseTask.ts';
 import { reportLimitsOf } from './describeSetUp.ts';

@@ -2,7 +2,7 @@ import type { Request } from '../planning/request.ts';
 import type { BuiltTask } from '../planning/buildTask.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { type Problem, problem } from '../problems/problem.ts';
-import { calcWishOff, WISH_STRETCH, toScaled } from '../conditions/residuals.ts';
+import { calcWishOff, WISH_STRETCH, toScaled } from '../conditions/violation.ts';
 import { getQuantity, calcWeightInside } from '../conditions/quantities.ts';
 import { saySwap } from '../poses/swaps.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';

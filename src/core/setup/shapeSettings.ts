@@ -9,7 +9,7 @@ import { degreesFromRadians, cmFromMetres } from '../units/brands.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import { chainToPelvis, chainDownBackLeg, link } from './chain.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
-import { toScaled } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
 import type { LegPose } from '../skeleton/leg.ts';
 
 /** How far the pelvis stays short of where the textbook has it face. */

@@ -6,11 +6,10 @@ import { countUnknowns, stepPosture, type Posture } from '../skeleton/posture.ts
 import {
   Conditions,
   findLargestExcess,
-  isPull,
-  type Aim,
   type Musts,
   type Multipliers,
 } from '../conditions/residuals.ts';
+import { isPull, type Aim } from '../conditions/listConditions.ts';
 import { buildSkeleton, type Skeleton } from '../skeleton/skeleton.ts';
 
 /** All musts count as kept below this violation, degrees or centimetres. */

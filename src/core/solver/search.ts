@@ -1,7 +1,8 @@
 import type { PoseTask } from '../conditions/poseTask.ts';
 import { measureApart, takeFixedParts, type Posture } from '../skeleton/posture.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import { toScaled, type Aim } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
+import type { Aim } from '../conditions/listConditions.ts';
 import { Run, type Solution, type Draft, type WarmStart } from './run.ts';
 
 /** A pull counts as at its end when it is short by less than this, degrees or centimetres. */

@@ -2,7 +2,7 @@ import type { QuantityId } from '../poses/quantityId.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
 import type { Posture } from '../skeleton/posture.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import type { Aim } from '../conditions/residuals.ts';
+import type { Aim } from '../conditions/listConditions.ts';
 import type { Solution, WarmStart } from './run.ts';
 import { runFrom, runFromWarmStart, runNear, tryWarmStart } from './search.ts';
 

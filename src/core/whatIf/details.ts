@@ -1,7 +1,7 @@
 import { toTenths } from '../units/rounding.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import { toScaled } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { toWarmStart, type Solution } from '../solver/run.ts';
 import { reachFarthest, settleAt } from '../solver/solve.ts';

@@ -2,7 +2,7 @@ import { toHundredths } from '../units/rounding.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
-import { toScaled } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
 import { withLimits } from '../planning/buildTask.ts';

@@ -5,7 +5,7 @@ import type { Skeleton } from '../skeleton/skeleton.ts';
 import type { Give, GiveId, JointReport } from '../setup/setUp.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import { toScaled } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
 import { FOOT } from '../body/proportions.ts';
 import { type PoseSide, nameJoint } from '../setup/jointReport.ts';
 

@@ -12,7 +12,7 @@ import type { PushedReport, SetUp } from '../setup/setUp.ts';
 import { solveMoved } from '../planning/solveMoved.ts';
 import { plain } from '../planning/working.ts';
 import { getQuantity } from '../conditions/quantities.ts';
-import { toScaled } from '../conditions/residuals.ts';
+import { toScaled } from '../conditions/violation.ts';
 import { cmFromMetres, radiansFromDegrees } from '../units/brands.ts';
 
 /** A set-up in which something was moved by hand, and what gives if the pose could not follow. */

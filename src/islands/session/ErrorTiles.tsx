@@ -1,5 +1,6 @@
 import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
 import { POSE_ERRORS } from '../../core/sessions/errors.ts';
+import { toggleError } from '../../core/sessions/logHold.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { NewEntry } from '../../core/sessions/session.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
@@ -25,7 +26,7 @@ export function ErrorTiles({ hold: { plan, notes }, onNote }: ErrorTilesProps) {
             aria-pressed={isSeen}
             title={say}
             onClick={() => {
-              onNote([{ kind: 'error', hold: plan.id, error: id, isSeen: !isSeen }]);
+              onNote([toggleError(plan.id, notes, id)]);
             }}
           >
             {drawing !== null && (

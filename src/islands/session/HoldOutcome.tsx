@@ -1,3 +1,4 @@
+import { toggleBreath, toggleOutcome } from '../../core/sessions/logHold.ts';
 import type { HoldNotes } from '../../core/sessions/session.ts';
 import { Toggle } from '../shared/ui/Button.tsx';
 
@@ -13,7 +14,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
       <Outcome
         isOn={notes.breath === 'easy'}
         onPress={() => {
-          change({ breath: notes.breath === 'easy' ? null : 'easy' });
+          change(toggleBreath(notes, 'easy'));
         }}
       >
         breath easy
@@ -21,7 +22,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
       <Outcome
         isOn={notes.breath === 'held'}
         onPress={() => {
-          change({ breath: notes.breath === 'held' ? null : 'held' });
+          change(toggleBreath(notes, 'held'));
         }}
       >
         breath held
@@ -37,7 +38,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
       <Outcome
         isOn={notes.outcome === 'ended-early'}
         onPress={() => {
-          change({ outcome: notes.outcome === 'ended-early' ? null : 'ended-early' });
+          change(toggleOutcome(notes, 'ended-early'));
         }}
       >
         ended early
@@ -45,7 +46,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
       <Outcome
         isOn={notes.outcome === 'skipped'}
         onPress={() => {
-          change({ outcome: notes.outcome === 'skipped' ? null : 'skipped' });
+          change(toggleOutcome(notes, 'skipped'));
         }}
       >
         skipped

@@ -1,5 +1,6 @@
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
+import { noteChange } from '../../core/sessions/logHold.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { Response } from '../../core/sessions/respond.ts';
 import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
@@ -29,7 +30,7 @@ export function LogStage(props: LogStageProps) {
   const { record, session, hold, holds, response, onNote, onPass } = props;
   const { plan, notes } = hold;
   const change = (changed: Partial<HoldNotes>): void => {
-    onNote([{ kind: 'note', hold: plan.id, change: changed }]);
+    onNote([noteChange(plan.id, changed)]);
   };
   const photo = new URLSearchParams({
     id: record.person.id,

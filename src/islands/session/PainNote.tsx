@@ -1,6 +1,12 @@
 import { BODY_PLACES } from '../../core/sessions/places.ts';
+import {
+  togglePainKind,
+  togglePainPlace,
+  toggleRising,
+  toggleScore,
+} from '../../core/sessions/logHold.ts';
 import { PAIN_KINDS } from '../../core/sessions/respond.ts';
-import type { HoldNotes, Pain } from '../../core/sessions/session.ts';
+import type { HoldNotes } from '../../core/sessions/session.ts';
 import { BodyOutline } from './BodyOutline.tsx';
 import { Toggle } from '../shared/ui/Button.tsx';
 
@@ -10,14 +16,10 @@ interface PainNoteProps {
 }
 
 const SCORES = Array.from({ length: 11 }, (_, i) => i);
-const NOTHING: Pain = { score: 0, place: '', kind: '', rising: false };
 
 /** Pain from 0 to 10; from 1 on, where and of what kind. A kind that is a stop sign is noted as one. */
 export function PainNote({ notes, onChange }: PainNoteProps) {
   const { pain } = notes;
-  const put = (change: Partial<Pain>): void => {
-    onChange({ pain: { ...(pain ?? NOTHING), ...change } });
-  };
   return (
     <fieldset className="mb-4 [&_legend]:font-serif [&_legend]:text-[1.1rem]">
       <legend>Pain</legend>
@@ -30,8 +32,7 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
             aria-pressed={pain?.score === score}
             aria-label={`pain ${String(score)} of 10`}
             onClick={() => {
-              if (pain?.score === score) onChange({ pain: null });
-              else put({ score });
+              onChange(toggleScore(notes, score));
             }}
           >
             {score}
@@ -41,16 +42,12 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
       {pain !== null && pain.score > 0 && (
         <>
           <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
-            {PAIN_KINDS.map(({ id, sign }) => (
+            {PAIN_KINDS.map(({ id }) => (
               <Toggle
                 key={id}
                 aria-pressed={pain.kind === id}
                 onClick={() => {
-                  const kind = pain.kind === id ? '' : id;
-                  onChange({
-                    pain: { ...pain, kind },
-                    ...(sign === null || kind === '' ? {} : { sign }),
-                  });
+                  onChange(togglePainKind(notes, id));
                 }}
               >
                 {id}
@@ -59,7 +56,7 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
             <Toggle
               aria-pressed={pain.rising}
               onClick={() => {
-                put({ rising: !pain.rising });
+                onChange(toggleRising(notes));
               }}
             >
               rising
@@ -78,7 +75,7 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
                     type="button"
                     aria-pressed={pain.place === place}
                     onClick={() => {
-                      put({ place: pain.place === place ? '' : place });
+                      onChange(togglePainPlace(notes, place));
                     }}
                   >
                     {place}

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { findCautionKind } from '../../core/cautions/catalogue.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
+import { noteChange, swapFor } from '../../core/sessions/logHold.ts';
 import { planInPlace } from '../../core/sessions/planInPlace.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import { stopPose, type Response } from '../../core/sessions/respond.ts';
@@ -58,11 +59,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
     const pair = planInPlace(plan, planned.value, now);
     await insertHold(record.person.id, session.id, plan.id, pair);
     const [own, ...others] = stop();
-    const swapped: NewEntry = {
-      kind: 'note',
-      hold: plan.id,
-      change: { outcome: 'swapped', swappedFor: pose },
-    };
+    const swapped = noteChange(plan.id, swapFor(pose));
     onPass([own!, swapped, ...others], pair.plan.id);
   };
   const lying = LYING_POSES.filter(({ swapFor }) => swapFor.includes(plan.pose));

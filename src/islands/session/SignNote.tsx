@@ -1,4 +1,5 @@
 import { CAUTION_KINDS, findCautionKind } from '../../core/cautions/catalogue.ts';
+import { toggleSign } from '../../core/sessions/logHold.ts';
 import type { Clearance } from '../../core/sessions/readSession.ts';
 import type { HoldNotes } from '../../core/sessions/session.ts';
 import { Toggle } from '../shared/ui/Button.tsx';
@@ -30,7 +31,7 @@ export function SignNote({ notes, cleared, onChange }: SignNoteProps) {
             key={kind.id}
             aria-pressed={notes.sign === kind.id}
             onClick={() => {
-              onChange({ sign: notes.sign === kind.id ? null : kind.id });
+              onChange(toggleSign(notes, kind.id));
             }}
           >
             {kind.name.toLowerCase()}

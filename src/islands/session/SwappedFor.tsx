@@ -1,3 +1,4 @@
+import { swapFor } from '../../core/sessions/logHold.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
 import { EVERY_POSE } from '../shared/poseWords.ts';
 import { SelectField } from '../shared/ui/SelectField.tsx';
@@ -21,8 +22,7 @@ export function SwappedFor({ plan, notes, onChange: change }: SwappedForProps) {
         ),
       ]}
       onChange={(value) => {
-        const swappedFor = value === '' ? null : value;
-        change({ swappedFor, outcome: swappedFor === null ? null : 'swapped' });
+        change(swapFor(value === '' ? null : value));
       }}
     />
   );

@@ -1,7 +1,7 @@
 import { Toggle } from '../shared/ui/Button.tsx';
 import type { AsFound } from '../../core/rules/houseRules.ts';
+import { changeCount, changeUsed, findUsed } from '../../core/sessions/logHold.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
-import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
 import { writeValue } from '../shared/words.ts';
 import { findSettingKind } from '../../core/setup/settingKinds.ts';
 import { useUnit } from '../shared/useRecord.ts';
@@ -23,9 +23,9 @@ interface UsedRow {
 /** What was really used and held, from the plan on, by half centimetres, degrees and breaths. */
 export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
   const unit = useUnit();
-  const used = notes.used ?? plan.moved ?? NOT_MOVED;
+  const used = findUsed(plan, notes);
   const hold = (change: Partial<AsFound>): void => {
-    onChange({ used: { ...used, ...change }, toSpareDeg: null, isAtBound: false });
+    onChange(changeUsed(plan, notes, change));
   };
   const rows: UsedRow[] = plan.settings.flatMap(({ id, value, unit: own }): UsedRow[] => {
     const held = findSettingKind(id)?.byHand;
@@ -67,7 +67,7 @@ export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
             value: breaths,
             by: 1,
             put: (value) => {
-              onChange({ breaths: Math.max(0, value) });
+              onChange(changeCount('breaths', value));
             },
           }}
           written={String(breaths)}
@@ -79,7 +79,7 @@ export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
             value: rounds,
             by: 1,
             put: (value) => {
-              onChange({ rounds: Math.max(0, value) });
+              onChange(changeCount('rounds', value));
             },
           }}
           written={String(rounds)}

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkPersonFile, writePersonFile } from '../../../src/core/formats/personFile.ts';
+import { fromCells } from '../../../src/core/merge/fromCells.ts';
 import {
-  fromCells,
   toCanonicalJson,
   toCells,
   toChangeLine,

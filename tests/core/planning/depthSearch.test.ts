@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { withLimits } from '../../../src/core/planning/buildTask.ts';
 import { DepthSearch, wishesWithinAt } from '../../../src/core/planning/depthSearch.ts';
 import { planPose, planSetUp } from '../../../src/core/setup/planSetUp.ts';
-import { toScaled } from '../../../src/core/conditions/residuals.ts';
+import { toScaled } from '../../../src/core/conditions/violation.ts';
 import { toWarmStart } from '../../../src/core/solver/run.ts';
 import { pullFarthest, settleAt } from '../../../src/core/solver/solve.ts';
 import { radiansFromDegrees } from '../../../src/core/units/brands.ts';

@@ -1,11 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FRONT_VIEW, findView, toElevation } from '../../../src/core/drawing/view.ts';
-import {
-  checkPose,
-  listPoseMarks,
-  type PhotoView,
-  type PoseFinding,
-} from '../../../src/core/poseCheck/checkPose.ts';
+import { checkPose, type PoseFinding } from '../../../src/core/poseCheck/checkPose.ts';
+import { listPoseMarks, type PhotoView } from '../../../src/core/poseCheck/poseMarks.ts';
 import { drawPosePicture } from '../../../src/core/poseCheck/drawPosePicture.ts';
 import { findPose } from '../../../src/core/poses/catalogue/index.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { PoseTask } from '../../../src/core/conditions/poseTask.ts';
 import { getQuantity } from '../../../src/core/conditions/quantities.ts';
-import type { Aim } from '../../../src/core/conditions/residuals.ts';
+import type { Aim } from '../../../src/core/conditions/listConditions.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import { toWarmStart, type Solution } from '../../../src/core/solver/run.ts';
 import { runFrom, runFromWarmStart, runNear } from '../../../src/core/solver/search.ts';

@@ -11,7 +11,7 @@ import { solvePose } from '../../../src/core/planning/solvePose.ts';
 import { countUnknowns, stepPosture, type Posture } from '../../../src/core/skeleton/posture.ts';
 import type { PoseTask } from '../../../src/core/conditions/poseTask.ts';
 import { getQuantity } from '../../../src/core/conditions/quantities.ts';
-import { calcWishOff, toScaled } from '../../../src/core/conditions/residuals.ts';
+import { calcWishOff, toScaled } from '../../../src/core/conditions/violation.ts';
 import type { Solution } from '../../../src/core/solver/run.ts';
 import { pullFarthest, settleFreely } from '../../../src/core/solver/solve.ts';
 import {

@@ -6,7 +6,7 @@ import { wishesWithinAt } from '../../../src/core/planning/depthSearch.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import type { PoseTask } from '../../../src/core/conditions/poseTask.ts';
 import { getQuantity } from '../../../src/core/conditions/quantities.ts';
-import { calcWishOff, toScaled } from '../../../src/core/conditions/residuals.ts';
+import { calcWishOff, toScaled } from '../../../src/core/conditions/violation.ts';
 import type { Skeleton } from '../../../src/core/skeleton/skeleton.ts';
 import { pullFarthest, settleFreely } from '../../../src/core/solver/solve.ts';
 import { anyBody } from '../../support/anyBody.ts';

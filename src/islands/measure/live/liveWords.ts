@@ -1,0 +1,28 @@
+import type { ReaderState } from '../../../core/instruments/angleReader.ts';
+import type { Slot } from '../slots.ts';
+
+const ORDINALS = ['first', 'second', 'third'] as const;
+
+/** A reading by its side and its place in the row. */
+export const nameSlot = ({ side, row }: Slot): string =>
+  `${side === null ? '' : `${side}, `}${ORDINALS[row] ?? `${String(row + 1)}th`} reading`;
+
+/** What the instrument does, and what to do with it. */
+export function describeReading(
+  state: ReaderState | null,
+  isLost: boolean,
+  next: Slot | null,
+): string {
+  if (isLost)
+    return 'The instrument is gone; it comes back by itself. What is taken is kept, and numbers can be typed.';
+  if (state === null) return 'Waiting for the instrument.';
+  if (state.zero === 'waiting for rest')
+    return 'Hold it still at the start position: taking the zero.';
+  if (next === null) return 'Every reading here is taken.';
+  if (state.zero === 'missing') return 'Lay it at the start position and press Zero.';
+  if (state.isPoor) return 'Poor contact: taken only by hand, and marked.';
+  if (state.zero === 'due')
+    return `Zero it again before the ${nameSlot(next)}: it may have drifted.`;
+  if (!state.isArmed) return `Taken. Lead the limb back for the ${nameSlot(next)}.`;
+  return `Ready for the ${nameSlot(next)}.`;
+}
