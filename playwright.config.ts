@@ -5,9 +5,9 @@ const PORT = 4391;
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '*.e2e.ts',
-  workers: 1,
+  workers: 2,
   // Long enough for a busy machine to stall: waiting is not what is tested.
-  timeout: 180_000,
+  timeout: 300_000,
   expect: { timeout: 45_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   outputDir: 'test-results/browser',

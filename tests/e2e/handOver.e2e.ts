@@ -19,7 +19,13 @@ test('a view is handed over: nothing else opens until the PIN is typed', async (
   await expect(page.getByRole('button', { name: 'hand over' })).toHaveCount(0);
   const at = '/over-time?id=marit-sollen';
   await page.goto(at);
-  await page.getByRole('button', { name: 'hand over' }).click();
+  const handOver = page.getByRole('button', { name: 'hand over' });
+  await handOver.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'Hand over' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(handOver).toBeFocused();
+  await handOver.click();
   await page.getByLabel('Choose a PIN, 4 to 8 digits').fill('47');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('PIN: it must be 4 to 8 digits.');
@@ -61,6 +67,7 @@ test('left alone it locks by itself, where it is', async ({ page }) => {
   await page.getByLabel('Choose a PIN, 4 to 8 digits').fill(PIN);
   await page.keyboard.press('Enter');
   await page.getByLabel('Lock automatically after').selectOption('2 minutes without a touch');
+  await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'people' }).click();
   await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
   await page.clock.fastForward('01:50');

@@ -61,6 +61,9 @@ test('keys do all of it: half centimetres, five with Shift, brackets turn', asyn
       .poll(async () => Math.abs(Number(await foot.getAttribute('aria-valuenow')) - from))
       .toBeCloseTo(by, 1);
   };
+  await expect(foot).toHaveAttribute('aria-valuemin', '0');
+  await expect(foot).toHaveAttribute('aria-valuemax', '220');
+  await expect(foot).toHaveAttribute('aria-valuetext', /^\d+(\.5)? cm$/);
   await toward('ArrowLeft', 0.5);
   await toward('Shift+ArrowLeft', 5);
   await page.keyboard.press('Shift+ArrowRight');

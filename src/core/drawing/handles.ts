@@ -14,7 +14,7 @@ export interface Handle {
   /** Where it lies on the drawing, mm. */
   readonly at: Point;
   /** What is held when it is dragged by so many millimetres of paper, right and down. */
-  readonly lead: (right: number, down: number) => Partial<AsFound>;
+  readonly drag: (right: number, down: number) => Partial<AsFound>;
 }
 
 /**
@@ -53,15 +53,15 @@ export function findHandles(
       });
     const back = sideName(setUp, 'back');
     handles.push(
-      { id: 'front-foot', at: on(`ball${sideName(setUp, 'front')}`), lead: move(1) },
-      { id: 'back-foot', at: on(`heel${back}`), lead: move(-1) },
+      { id: 'front-foot', at: on(`ball${sideName(setUp, 'front')}`), drag: move(1) },
+      { id: 'back-foot', at: on(`heel${back}`), drag: move(-1) },
     );
     if (turn !== null) {
       const [heel, toe] = [on(`heel${back}`), on(`toe${back}`)];
       handles.push({
         id: 'back-toes',
         at: toe,
-        lead: (right, down) => {
+        drag: (right, down) => {
           const along = alongOf(toe[0] + right - heel[0]);
           const across = acrossOf(toe[1] + down - heel[1]);
           return { backFootDeg: (Math.atan2(across, along) * 180) / Math.PI };
@@ -74,7 +74,7 @@ export function findHandles(
     handles.push({
       id: 'hand',
       at: toElevation(view, left[2] < right[2] ? left : right),
-      lead: (_, down) => ({ handCm: hand - down }),
+      drag: (_, down) => ({ handCm: hand - down }),
     });
   }
   return handles;

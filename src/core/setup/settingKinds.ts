@@ -13,6 +13,8 @@ interface ByHand {
   readonly key: Exclude<keyof AsFound, 'depth'>;
   /** One press of a key, cm or degrees. */
   readonly step: number;
+  /** No body stands outside it, cm or degrees. Our choice. */
+  readonly range: readonly [least: number, most: number];
   /** As it is asked for. */
   readonly name: string;
   readonly handles: readonly HandleId[];
@@ -75,6 +77,7 @@ export const SETTING_KINDS = [
     byHand: {
       key: 'stanceCm',
       step: 0.5,
+      range: [0, 220],
       name: 'stance, heel to heel',
       handles: ['front-foot', 'back-foot'],
     },
@@ -92,6 +95,7 @@ export const SETTING_KINDS = [
     byHand: {
       key: 'widthCm',
       step: 0.5,
+      range: [-80, 80],
       name: 'back heel to its own side of the front heel’s line (− = across it)',
       handles: [],
     },
@@ -110,6 +114,7 @@ export const SETTING_KINDS = [
     byHand: {
       key: 'backFootDeg',
       step: 1,
+      range: [-45, 150],
       name: 'back toes from the mat’s line',
       handles: ['back-toes'],
     },
@@ -182,7 +187,13 @@ export const SETTING_KINDS = [
   kind({
     id: 'hand-height',
     isLarge: true,
-    byHand: { key: 'handCm', step: 0.5, name: 'hand above the mat', handles: ['hand'] },
+    byHand: {
+      key: 'handCm',
+      step: 0.5,
+      range: [0, 150],
+      name: 'hand above the mat',
+      handles: ['hand'],
+    },
     say: (value, raw) => (raw < 0.5 ? 'hand on the floor' : `hand ${value} above the mat`),
   }),
   kind({
@@ -283,11 +294,45 @@ export const SETTING_KINDS = [
 export type SettingId = (typeof SETTING_KINDS)[number]['id'];
 
 /**
+ * The kind of setting with an id.
  *
  * @param id as in a file
  * @returns null for an id that this version does not know, as in a file of a newer one
  * @example
- * findSettingKind('stance-length') !== undefined // → true
+ * findSettingKind('stance-length')?.isLarge // → true
  */
 export const findSettingKind = (id: string): SettingKind | null =>
   SETTING_KINDS.find((each) => each.id === id) ?? null;
+
+/**
+ * The setting that a handle of the drawing moves.
+ *
+ * @param handle on the drawing
+ * @returns its id, and how it is corrected by hand
+ */
+export function findHandleKind(handle: HandleId): {
+  readonly id: SettingId;
+  readonly byHand: ByHand;
+} {
+  for (const { id, byHand } of SETTING_KINDS) {
+    if (byHand?.handles.includes(handle) === true) return { id, byHand };
+  }
+  throw new Error(`No setting is moved by ${handle}`);
+}
+
+/**
+ * What is held by hand, no further than any body stands.
+ *
+ * @param held cm and degrees
+ * @returns the same fields
+ */
+export function clampByHand(held: Partial<AsFound>): Partial<AsFound> {
+  const clamped = { ...held };
+  for (const { byHand } of SETTING_KINDS) {
+    const value = byHand === undefined ? null : held[byHand.key];
+    if (byHand === undefined || value == null) continue;
+    const [least, most] = byHand.range;
+    Object.assign(clamped, { [byHand.key]: Math.min(most, Math.max(least, value)) });
+  }
+  return clamped;
+}

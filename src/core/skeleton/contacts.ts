@@ -1,4 +1,4 @@
-import { type Parts, haveSameFeet } from './posture.ts';
+import type { Parts } from './posture.ts';
 import type { SolePlace } from './legOnLeg.ts';
 import type { Place, BackContact } from '../poses/poseDefinition.ts';
 import type { ArmPlan } from './arm.ts';
@@ -60,7 +60,7 @@ export function planFeet(
   let front: { readonly yaw: number; readonly foot: FootPose; readonly sole: Point2[] } | null =
     null;
   return (parts) => {
-    if (last !== null && haveSameFeet(last.at, parts)) return last.feet;
+    if (last?.at === parts) return last.feet;
     const { frontFootYaw: yaw } = parts;
     if (front?.yaw !== yaw) {
       const foot = placeFlatFoot(body, [0, 0, 0], yaw, frontBallHeight);

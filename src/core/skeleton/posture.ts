@@ -1,32 +1,37 @@
 import { compose, fromRotationVector, type Rotation } from '../geometry/rotation.ts';
 import { add, type Vec3 } from '../geometry/vector.ts';
 
-/** The parts of a pose that may be free beside pelvis and spine; metres and radians. */
-export interface Parts {
-  /** Along the mat from the front heel centre to the back heel, its ball or its knee. */
-  readonly stance: number;
-  /** Across the mat beyond what the heel line rule gives, + on the back leg's own side. */
-  readonly widening: number;
-  /** + to the left: inward for the front foot, outward for the back one. */
-  readonly frontFootYaw: number;
-  readonly backFootYaw: number;
-  /** Of the back heel about the ball of its foot; 0 with the heel down. */
-  readonly backHeelLift: number;
-  /** Hip angles of a back leg that is lifted into the air. */
-  readonly backHipFlexion: number;
-  readonly backHipAbduction: number;
-  readonly backHipRotation: number;
-  /** Of a back knee whose foot rests on the front leg: 0 = ahead, + = out to its own side. */
-  readonly backKneeOut: number;
-  /** Height of the ankle whose sole rests on the front leg. */
-  readonly backSoleHeight: number;
-  /** Of a kneeling back shin from upright, its foot against a wall behind. */
-  readonly backShinLean: number;
-  /** Of the front knee out of the plane of hip, ankle and foot, + inward; 0 unless it is pushed. */
-  readonly frontKneeDrift: number;
-}
+/**
+ * The parts of a pose that may be free beside pelvis and spine, in the order of the solver.
+ */
+const PARTS = [
+  // Along the mat from the front heel centre to the back heel, its ball or its knee.
+  'stance',
+  // Across the mat beyond what the heel line rule gives, + on the back leg's own side.
+  'widening',
+  // + to the left: inward for the front foot, outward for the back one.
+  'frontFootYaw',
+  'backFootYaw',
+  // Of the back heel about the ball of its foot; 0 with the heel down.
+  'backHeelLift',
+  // Hip angles of a back leg that is lifted into the air.
+  'backHipFlexion',
+  'backHipAbduction',
+  'backHipRotation',
+  // Of a back knee whose foot rests on the front leg: 0 = ahead, + = out to its own side.
+  'backKneeOut',
+  // Height of the ankle whose sole rests on the front leg.
+  'backSoleHeight',
+  // Of a kneeling back shin from upright, its foot against a wall behind.
+  'backShinLean',
+  // Of the front knee out of the plane of hip, ankle and foot, + inward; 0 unless it is pushed.
+  'frontKneeDrift',
+] as const;
 
-export type PartId = keyof Parts;
+export type PartId = (typeof PARTS)[number];
+
+/** Metres and radians. */
+export type Parts = Readonly<Record<PartId, number>>;
 
 /** How the chest lies against the pelvis, radians; see bendSpine in skeleton.ts. */
 export interface Spine {
@@ -53,18 +58,6 @@ const PELVIS_AND_TRUNK = 9;
  * @returns the length of a step
  */
 export const countUnknowns = (free: readonly PartId[]): number => PELVIS_AND_TRUNK + free.length;
-
-/** What of a posture one unknown moves. */
-export type UnknownGroup = 'pelvis' | 'spine' | 'parts';
-
-/**
- * What an unknown of the solver moves.
- *
- * @param unknown its index in a step
- * @returns pelvis centre, pelvis rotation, spine or a part
- */
-export const findUnknownGroup = (unknown: number): UnknownGroup =>
-  unknown < PELVIS ? 'pelvis' : unknown < PELVIS_AND_TRUNK ? 'spine' : 'parts';
 
 const isZero = (step: Float64Array, at: number): boolean =>
   step[at] === 0 && step[at + 1] === 0 && step[at + 2] === 0;
@@ -100,20 +93,7 @@ function stepParts(from: Parts, step: Float64Array, free: readonly PartId[]): Pa
   let moves = false;
   for (let i = PELVIS_AND_TRUNK; i < step.length; i += 1) if (step[i] !== 0) moves = true;
   if (!moves) return from;
-  const next: { -readonly [Name in PartId]: number } = {
-    stance: from.stance,
-    widening: from.widening,
-    frontFootYaw: from.frontFootYaw,
-    backFootYaw: from.backFootYaw,
-    backHeelLift: from.backHeelLift,
-    backHipFlexion: from.backHipFlexion,
-    backHipAbduction: from.backHipAbduction,
-    backHipRotation: from.backHipRotation,
-    backKneeOut: from.backKneeOut,
-    backSoleHeight: from.backSoleHeight,
-    backShinLean: from.backShinLean,
-    frontKneeDrift: from.frontKneeDrift,
-  };
+  const next: { -readonly [Name in PartId]: number } = { ...from };
   for (let i = 0; i < free.length; i += 1) next[free[i]!] += step[PELVIS_AND_TRUNK + i]!;
   return next;
 }
@@ -132,21 +112,6 @@ export const withParts = (posture: Posture, parts: Partial<Parts>): Posture => (
 
 const SPINE = ['flexion', 'sideBend', 'rotation'] as const satisfies readonly (keyof Spine)[];
 
-const PARTS = [
-  'stance',
-  'widening',
-  'frontFootYaw',
-  'backFootYaw',
-  'backHeelLift',
-  'backHipFlexion',
-  'backHipAbduction',
-  'backHipRotation',
-  'backKneeOut',
-  'backSoleHeight',
-  'backShinLean',
-  'frontKneeDrift',
-] as const satisfies readonly PartId[];
-
 /**
  * A posture whose parts that are not free are those of another one.
  *
@@ -160,22 +125,6 @@ export function takeFixedParts(posture: Posture, from: Posture, free: readonly P
   for (const part of PARTS) if (!free.includes(part)) parts[part] = from.parts[part];
   return { ...posture, parts };
 }
-
-/**
- * Whether the feet stand the same on the mat.
- *
- * @param a parts of one posture
- * @param b parts of the other
- * @returns false when any part of the feet differs
- */
-export const haveSameFeet = (a: Parts, b: Parts): boolean =>
-  a === b ||
-  (a.stance === b.stance &&
-    a.widening === b.widening &&
-    a.frontFootYaw === b.frontFootYaw &&
-    a.backFootYaw === b.backFootYaw &&
-    a.backShinLean === b.backShinLean &&
-    a.backHeelLift === b.backHeelLift);
 
 /**
  * The most that two postures differ in anything, radians or metres; pelvis axes by their ends.

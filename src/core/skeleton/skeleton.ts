@@ -1,4 +1,4 @@
-import type { Posture, Spine, Parts, UnknownGroup } from './posture.ts';
+import type { Posture, Spine } from './posture.ts';
 import type { FeetPose, ContactPlan, BackEnd } from './contacts.ts';
 import type { Place } from '../poses/poseDefinition.ts';
 import { type LegPose, poseLeg, poseKneelingLeg, poseLiftedLeg } from './leg.ts';
@@ -82,34 +82,25 @@ function bendSpine({ flexion, sideBend, rotation }: Spine): Rotation {
   };
 }
 
-/** Of postures that differ in their parts alone. */
-const haveSameFrontLeg = (a: Parts, b: Parts): boolean =>
-  a.frontFootYaw === b.frontFootYaw && a.frontKneeDrift === b.frontKneeDrift;
-
 function poseLegs(
   body: CanonicalBody,
   contacts: ContactPlan,
   posture: Posture,
   feet: FeetPose,
-  nearby: NearbySkeleton | null,
 ): Skeleton['legs'] {
-  if (nearby?.changed === 'spine') return nearby.skeleton.legs;
-  const { pelvis, pelvisCentre } = posture;
+  const { pelvis, pelvisCentre, parts } = posture;
   const { straightKnee } = contacts;
   const frontHip = addScaled(pelvisCentre, pelvis.left, -body.halfHips);
   const backHip = addScaled(pelvisCentre, pelvis.left, body.halfHips);
-  const front =
-    nearby?.changed === 'parts' && haveSameFrontLeg(nearby.skeleton.posture.parts, posture.parts)
-      ? nearby.skeleton.legs.front
-      : poseLeg(
-          body,
-          'front',
-          pelvis,
-          frontHip,
-          feet.front,
-          straightKnee.front,
-          posture.parts.frontKneeDrift,
-        );
+  const front = poseLeg(
+    body,
+    'front',
+    pelvis,
+    frontHip,
+    feet.front,
+    straightKnee.front,
+    parts.frontKneeDrift,
+  );
   const back = poseBackLeg(body, contacts, posture, backHip, feet.back, front);
   return { front, back };
 }
@@ -128,36 +119,27 @@ function addHands(
   ];
 }
 
-/** A posture that differs by next to nothing from one that was built, in what one unknown moves. */
-export interface NearbySkeleton {
-  readonly skeleton: Skeleton;
-  readonly changed: UnknownGroup;
-}
-
 /**
  * Builds every joint centre of a posture. World frame, metres; the front leg is the right one.
  *
  * @param body lengths of the body as the solver sees it, metres
  * @param contacts the contacts with the mat, and what the arms do
  * @param posture metres and radians, solver frame
- * @param nearby what does not move is taken over from there, and so are the corners of its base
+ * @param cornersNearby of a posture next to it, whose base has the same corners; null = they are found
  * @returns every joint with its angles
  */
 export function buildSkeleton(
   body: CanonicalBody,
   contacts: ContactPlan,
   posture: Posture,
-  nearby: NearbySkeleton | null = null,
+  cornersNearby: Skeleton['corners'] | null = null,
 ): Skeleton {
   const { pelvisCentre, pelvis } = posture;
   const plans = contacts.arms;
-  const built = nearby?.skeleton;
-  const changed = nearby?.changed;
-  const feet =
-    built !== undefined && changed !== 'parts' ? built.feet : contacts.feet(posture.parts);
-  const legs = poseLegs(body, contacts, posture, feet, nearby);
-  const spine = built !== undefined && changed !== 'spine' ? built.spine : bendSpine(posture.spine);
-  const chest = built !== undefined && changed === 'parts' ? built.chest : compose(pelvis, spine);
+  const feet = contacts.feet(posture.parts);
+  const legs = poseLegs(body, contacts, posture, feet);
+  const spine = bendSpine(posture.spine);
+  const chest = compose(pelvis, spine);
   const chestCentre = addScaled(pelvisCentre, chest.up, body.trunk);
   const frontShoulder = addScaled(chestCentre, chest.left, -body.halfShoulders);
   const backShoulder = addScaled(chestCentre, chest.left, body.halfShoulders);
@@ -174,7 +156,7 @@ export function buildSkeleton(
   const head = addScaled(chestCentre, chest.up, EAR_ABOVE_SHOULDER_PER_STATURE * body.stature);
   const centreOfMass = calcCentreOfMass({ posture, legs, arms, chestCentre, head });
   const outline = addHands(feet.outline, plans, arms);
-  const corners = built?.corners ?? findCorners(outline);
+  const corners = cornersNearby ?? findCorners(outline);
   return {
     posture,
     feet,

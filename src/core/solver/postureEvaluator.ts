@@ -1,5 +1,5 @@
 import type { PoseTask } from '../conditions/poseTask.ts';
-import { countUnknowns, findUnknownGroup, stepPosture, type Posture } from '../skeleton/posture.ts';
+import { countUnknowns, stepPosture, type Posture } from '../skeleton/posture.ts';
 import type { Observables } from '../conditions/observables.ts';
 import { buildSkeleton, type Skeleton } from '../skeleton/skeleton.ts';
 
@@ -52,14 +52,13 @@ export class PostureEvaluator {
     const { unknowns, probe, probed, defined, observables } = this;
     const { body, contacts, free } = this.task;
     const values = this.evaluate(posture);
-    const here = this.last;
+    const { corners } = this.last;
     const count = this.findDefined(jacobian);
     for (let j = 0; j < unknowns; j += 1) {
       probe[j] = DIFFERENCE_STEP;
       const nearby = stepPosture(posture, probe, free);
       probe[j] = 0;
-      const changed = findUnknownGroup(j);
-      observables.read(buildSkeleton(body, contacts, nearby, { skeleton: here, changed }), probed);
+      observables.read(buildSkeleton(body, contacts, nearby, corners), probed);
       for (let k = 0; k < count; k += 1) {
         const i = defined[k]!;
         const change = (probed[i]! - values[i]!) * PER_STEP;

@@ -60,12 +60,13 @@ function useAutoLock(minutes: number | null): void {
       timer = setTimeout(handOver, minutes * MS_PER_MINUTE);
     };
     begin();
-    window.addEventListener('pointerdown', begin);
-    window.addEventListener('keydown', begin);
+    // Before a handle on the drawing can keep them to itself.
+    window.addEventListener('pointerdown', begin, { capture: true });
+    window.addEventListener('keydown', begin, { capture: true });
     return () => {
       clearTimeout(timer);
-      window.removeEventListener('pointerdown', begin);
-      window.removeEventListener('keydown', begin);
+      window.removeEventListener('pointerdown', begin, { capture: true });
+      window.removeEventListener('keydown', begin, { capture: true });
     };
   }, [minutes]);
 }

@@ -1,10 +1,14 @@
 import { Lock } from 'lucide-react';
-import { useState, type SubmitEvent } from 'react';
+import { lazy, Suspense, useRef, useState, type SubmitEvent } from 'react';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { canHandOver, choosePin, findPinProblem, handOver, setAutoMinutes } from './handOver.ts';
 import { useHandOver } from './useHandOver.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+
+const Popover = lazy(async () => ({
+  default: (await import('../shared/ui/Popover.tsx')).Popover,
+}));
 
 const AUTO: readonly (readonly [string, string])[] = [
   ['', 'never'],
@@ -17,30 +21,41 @@ const AUTO: readonly (readonly [string, string])[] = [
 export function HandOverButton() {
   const state = useHandOver();
   const [isOpen, setIsOpen] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   if (!canHandOver(window.location.pathname)) return null;
   return (
-    <span className="relative">
+    <>
       <WordButton
+        ref={button}
         className="text-faint"
         title="hand over"
+        aria-haspopup="dialog"
         aria-expanded={isOpen}
         onClick={() => {
-          setIsOpen(!isOpen);
+          setIsOpen(true);
         }}
       >
         <Lock aria-hidden size={18} className="inline" />
         <span className="sr-only">hand over</span>
       </WordButton>
       {isOpen && (
-        <div className="absolute top-full right-0 z-10 w-80 rounded border bg-sheet p-4 max-phone:left-0">
-          {state === null ? <ChoosePin /> : <Ready autoMinutes={state.autoMinutes} />}
-          <p className="text-faint">
-            The app then stays on this view until the PIN is typed. It is a screen lock, no
-            encryption: whoever can use this device’s browser freely can still reach the data.
-          </p>
-        </div>
+        <Suspense>
+          <Popover
+            label="Hand over"
+            triggerRef={button}
+            onClose={() => {
+              setIsOpen(false);
+            }}
+          >
+            {state === null ? <ChoosePin /> : <Ready autoMinutes={state.autoMinutes} />}
+            <p className="mt-3 text-faint">
+              The app then stays on this view until the PIN is typed. It is a screen lock, no
+              encryption: whoever can use this device’s browser freely can still reach the data.
+            </p>
+          </Popover>
+        </Suspense>
       )}
-    </span>
+    </>
   );
 }
 

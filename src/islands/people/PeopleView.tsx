@@ -13,6 +13,7 @@ import { askToKeepData } from '../shared/storage.ts';
 import { eraseOverdue } from '../../data/erasing.ts';
 import { Reminders } from './Reminders.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { showToast } from '../shared/ui/toasts.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 /** The demo's reader brings the file validation along, which this page does without otherwise. */
@@ -25,7 +26,6 @@ async function loadDemo(): Promise<void> {
 export function PeopleView() {
   const people = useLiveQuery(whenOpen(listPeople), []);
   const [search, setSearch] = useState('');
-  const [removed, setRemoved] = useState<PersonRow | null>(null);
   const { write, told } = useWrite();
 
   useEffect(() => {
@@ -46,16 +46,21 @@ export function PeopleView() {
   const wanted = search.trim().toLocaleLowerCase();
   const shown = present.filter((each) => each.person.name.toLocaleLowerCase().includes(wanted));
 
+  const restore = (row: PersonRow): void => {
+    write(() => restorePerson(row.id));
+  };
   const remove = (row: PersonRow): void => {
     write(async () => {
       await removePerson(row.id);
-      setRemoved(row);
-    });
-  };
-  const restore = (row: PersonRow): void => {
-    write(async () => {
-      await restorePerson(row.id);
-      setRemoved(null);
+      showToast({
+        words: `${row.person.name} is removed.`,
+        action: {
+          words: 'Undo',
+          run: () => {
+            restore(row);
+          },
+        },
+      });
     });
   };
 
@@ -77,18 +82,6 @@ export function PeopleView() {
       </div>
       <Reminders />
       {told}
-      {removed !== null && (
-        <p role="status" className="rounded bg-mist px-4 py-[0.3rem]">
-          {removed.person.name} is removed.{' '}
-          <WordButton
-            onClick={() => {
-              restore(removed);
-            }}
-          >
-            Undo
-          </WordButton>
-        </p>
-      )}
       {present.length === 0 ? <NobodyYet /> : null}
       {present.length > 0 && shown.length === 0 && (
         <p className="text-faint">

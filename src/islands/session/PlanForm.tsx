@@ -4,6 +4,7 @@ import type { SessionAsked } from '../../core/sessions/planSession.ts';
 import { FITTING_LEVEL, USUAL_LEVEL } from '../../core/poses/level.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
+import { OrderList } from '../shared/ui/OrderList.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 
@@ -39,24 +40,25 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
   const put = (list: SessionAsked['poses']): void => {
     onChange({ poses: list });
   };
-  const swap = (i: number, j: number): void => {
-    const list = [...poses];
-    [list[i], list[j]] = [list[j]!, list[i]!];
-    put(list);
+  const move = (from: number, to: number): void => {
+    const list = poses.filter((_each, i) => i !== from);
+    put([...list.slice(0, to), poses[from]!, ...list.slice(to)]);
   };
   const unused = EVERY_POSE.filter(({ id }) => !poses.some(({ pose }) => pose === id));
   return (
     <div>
-      <ol
-        className="mb-3 *:grid *:min-h-[46px] *:grid-cols-[minmax(0,1fr)_14rem_auto] *:items-center *:gap-3 *:border-b *:border-hair *:py-[2px] max-phone:*:grid-cols-[minmax(0,1fr)_auto] [&_select]:w-full max-phone:[&_li>select]:col-span-full max-phone:[&_li>select]:row-start-2 max-phone:[&_li>select]:max-w-full max-phone:[&_li>select]:justify-self-start"
+      <OrderList
+        className="mb-3"
+        rowClassName="grid min-h-[46px] grid-cols-[auto_minmax(0,1fr)_14rem_auto] items-center gap-3 border-b border-hair py-[2px] max-phone:grid-cols-[auto_minmax(0,1fr)_auto] [&_select]:w-full max-phone:[&>select]:col-span-full max-phone:[&>select]:row-start-2 max-phone:[&>select]:max-w-full max-phone:[&>select]:justify-self-start"
         data-testid="chosen-poses"
+        items={poses.map(({ pose, level }) => ({ id: pose, name: namePose(pose), level }))}
+        onMove={move}
       >
-        {poses.map(({ pose, level }, i) => {
-          const name = namePose(pose);
+        {({ id: pose, name, level }, i) => {
           const levels = findPose(pose)?.levels ?? [];
           return (
-            <li key={pose}>
-              <span>{name}</span>
+            <>
+              <span data-testid="chosen-pose">{name}</span>
               {levels.length > 0 && (
                 <select
                   aria-label={`${name}, level`}
@@ -81,7 +83,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                   aria-label={`${name} earlier`}
                   disabled={i === 0}
                   onClick={() => {
-                    swap(i, i - 1);
+                    move(i, i - 1);
                   }}
                 >
                   <ArrowUp aria-hidden size={18} />
@@ -92,7 +94,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                   aria-label={`${name} later`}
                   disabled={i === poses.length - 1}
                   onClick={() => {
-                    swap(i, i + 1);
+                    move(i, i + 1);
                   }}
                 >
                   <ArrowDown aria-hidden size={18} />
@@ -108,10 +110,10 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                   <X aria-hidden size={18} />
                 </button>
               </span>
-            </li>
+            </>
           );
-        })}
-      </ol>
+        }}
+      </OrderList>
       <div className="mb-4 flex flex-wrap gap-x-5 gap-y-2 [&_input]:w-auto [&_select]:w-auto">
         <SelectField
           label="Add a pose"

@@ -1,18 +1,17 @@
-import clsx from 'clsx';
-import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { findHandles, type Handle } from '../../core/drawing/handles.ts';
 import { drawSheet } from '../../core/drawing/sheet.ts';
-import type { Drawing, Point } from '../../core/drawing/shapes.ts';
+import type { Drawing } from '../../core/drawing/shapes.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
-import { getValue } from '../../core/setup/setUp.ts';
-import type { HeelLineMark } from '../../core/whatIf/planMoved.ts';
-import type { SetUp } from '../../core/setup/setUp.ts';
-import { SETTING_KINDS, type HandleId, type SettingId } from '../../core/setup/settingKinds.ts';
+import { clampByHand, findHandleKind, type HandleId } from '../../core/setup/settingKinds.ts';
+import { getValue, type SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
-import type { MovedSetUp } from './useMoved.ts';
+import type { HeelLineMark } from '../../core/whatIf/planMoved.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { writeValue } from '../shared/words.ts';
+import { SheetHandle } from './SheetHandle.tsx';
+import type { MovedSetUp } from './useMoved.ts';
 
 interface MovableSheetProps {
   pose: PoseDefinition;
@@ -33,52 +32,37 @@ const HANDLE_WORDS: Readonly<Record<HandleId, string>> = {
   hand: 'height of the hand',
 };
 
-/** The setting that a handle shows. */
-function findSettingOf(handle: HandleId): SettingId {
-  const found = SETTING_KINDS.find(({ byHand }) => byHand?.handles.includes(handle) === true);
-  if (found === undefined) throw new Error(`No setting is dragged by ${handle}`);
-  return found.id;
-}
-
-/** A press of an arrow key, and with Shift, cm; a bracket turns by a degree, and with Shift by five. */
-const STEP = 0.5;
-const LARGE = 10;
-const ARROWS: Readonly<Record<string, Point>> = {
-  ArrowLeft: [-STEP, 0],
-  ArrowRight: [STEP, 0],
-  ArrowUp: [0, -STEP],
-  ArrowDown: [0, STEP],
-};
-const BRACKETS: Readonly<Record<string, number>> = { '[': -1, ']': 1, '{': -5, '}': 5 };
-const HANDLE_RADIUS = 4;
+/** A press of an arrow key moves by half a centimetre or turns by a degree; with Shift by more. */
+const STEP_CM = 0.5;
+const LARGE_STEPS = 10;
+const LARGE_TURN = 5;
 /** A foot dragged along the mat is not meant to leave its line by less, cm. Our choice. */
 const ACROSS_FROM = 1;
 /** A heel dragged across the mat snaps to a heel line within this, cm. Our choice. */
 const SNAPS_WITHIN = 1.2;
 
-function snapToLine(led: Partial<AsFound>, lines: readonly HeelLineMark[]): Partial<AsFound> {
-  const { widthCm } = led;
-  if (widthCm == null) return led;
+function snapToLine(dragged: Partial<AsFound>, lines: readonly HeelLineMark[]): Partial<AsFound> {
+  const { widthCm } = dragged;
+  if (widthCm == null) return dragged;
   const line = lines.find((each) => Math.abs(each.widthCm - widthCm) < SNAPS_WITHIN);
-  return line === undefined ? led : { ...led, widthCm: line.widthCm };
+  return line === undefined ? dragged : { ...dragged, widthCm: line.widthCm };
 }
 
 /** What the drawn set-up has of what can be held. */
 function findShown(setUp: SetUp): AsFound {
-  const get = (id: SettingId): number | null => getValue(setUp, id);
   return {
-    stanceCm: get('stance-length'),
-    widthCm: get('stance-width'),
-    backFootDeg: get('back-foot-angle'),
-    handCm: get('hand-height'),
+    stanceCm: getValue(setUp, 'stance-length'),
+    widthCm: getValue(setUp, 'stance-width'),
+    backFootDeg: getValue(setUp, 'back-foot-angle'),
+    handCm: getValue(setUp, 'hand-height'),
     depth: null,
   };
 }
 
-/** The step from what is shown to where the pointer is, taken from what is held. */
-function addToHeld(led: Partial<AsFound>, shown: AsFound, held: AsFound): Partial<AsFound> {
-  const sums = (Object.keys(led) as (keyof AsFound)[]).flatMap((key) => {
-    const [to, from] = [led[key], shown[key]];
+/** The step from what is drawn to what is asked for, taken from what is held. */
+function addToHeld(asked: Partial<AsFound>, shown: AsFound, held: AsFound): Partial<AsFound> {
+  const sums = (Object.keys(asked) as (keyof AsFound)[]).flatMap((key) => {
+    const [to, from] = [asked[key], shown[key]];
     return to == null || from === null ? [] : [[key, (held[key] ?? from) + (to - from)] as const];
   });
   return Object.fromEntries(sums);
@@ -86,21 +70,15 @@ function addToHeld(led: Partial<AsFound>, shown: AsFound, held: AsFound): Partia
 
 interface Grip {
   readonly handle: Handle;
-  readonly from: Point;
-  /** From the screen to the paper as it lay when it was taken: the page may shift meanwhile. */
-  readonly toPaper: DOMMatrix;
   readonly box: Drawing['box'];
-}
-
-function pointAt({ clientX, clientY }: PointerEvent, toPaper: DOMMatrix): Point {
-  const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(toPaper);
-  return [x, y];
 }
 
 /** The measured drawing with its feet, their turn and the hand to be taken hold of. */
 export function MovableSheet(props: MovableSheetProps) {
   const { pose, setUp, ghost, unit, labelMm, faded, heelLines, onMove } = props;
   const svg = useRef<SVGSVGElement>(null);
+  // The handle as it was when it was taken: it says where a drag from there leads.
+  const taken = useRef<Handle | null>(null);
   const [grip, setGrip] = useState<Grip | null>(null);
   const options = useMemo(() => ({ unit, labelMm, ghost }), [unit, labelMm, ghost]);
   const drawing = useMemo(() => drawSheet(pose, setUp, options), [pose, setUp, options]);
@@ -108,26 +86,13 @@ export function MovableSheet(props: MovableSheetProps) {
   if (drawing === null) return null;
 
   const shown = findShown(setUp);
-  const { backFootDeg: back } = shown;
+  const { backFootDeg } = shown;
   // Quick presses add up: each goes on from what is held, not from what is drawn by now.
-  const add = (led: Partial<AsFound>): void => {
-    onMove((held) => addToHeld(led, shown, held), true);
+  const add = (asked: Partial<AsFound>): void => {
+    onMove((held) => clampByHand(addToHeld(asked, shown, held)), true);
   };
-  const onKey = (event: KeyboardEvent, handle: Handle): void => {
-    const arrow = ARROWS[event.key];
-    const turn = BRACKETS[event.key];
-    if (arrow !== undefined) {
-      const by = event.shiftKey ? LARGE : 1;
-      const [right, down] = arrow;
-      add(
-        handle.id === 'back-toes' && back !== null
-          ? { backFootDeg: back + ((right - down) / STEP) * (event.shiftKey ? 5 : 1) }
-          : handle.lead(right * by, down * by),
-      );
-    } else if (turn !== undefined && back !== null) {
-      add({ backFootDeg: back + turn });
-    } else return;
-    event.preventDefault();
+  const turn = (deg: number): void => {
+    if (backFootDeg !== null) add({ backFootDeg: backFootDeg + deg });
   };
   return (
     <SheetDrawing
@@ -138,43 +103,38 @@ export function MovableSheet(props: MovableSheetProps) {
       {...(grip === null ? {} : { box: grip.box })}
     >
       {handles.map((handle) => {
-        const value = getValue(setUp, findSettingOf(handle.id));
+        const { id: settingId, byHand } = findHandleKind(handle.id);
+        const value = getValue(setUp, settingId);
         const turns = handle.id === 'back-toes';
         return (
-          <circle
+          <SheetHandle
             key={handle.id}
-            className={clsx(
-              'cursor-grab touch-none fill-transparent stroke-1 outline-none hover:stroke-water focus-visible:stroke-water',
-              grip?.handle.id === handle.id && 'stroke-water',
-            )}
-            cx={handle.at[0]}
-            cy={handle.at[1]}
-            r={HANDLE_RADIUS}
-            role="slider"
-            tabIndex={0}
-            aria-label={`Move the ${HANDLE_WORDS[handle.id]}`}
-            aria-valuenow={value ?? 0}
-            aria-valuetext={value === null ? '' : writeValue(value, turns ? 'deg' : 'cm', unit)}
-            onPointerDown={(event) => {
-              const toPaper = svg.current?.getScreenCTM()?.inverse();
-              if (toPaper === undefined) return;
-              event.currentTarget.setPointerCapture(event.pointerId);
-              setGrip({ handle, from: pointAt(event, toPaper), toPaper, box: drawing.box });
+            handle={handle}
+            label={`Move the ${HANDLE_WORDS[handle.id]}`}
+            value={value}
+            valueText={value === null ? '' : writeValue(value, turns ? 'deg' : 'cm', unit)}
+            range={byHand.range}
+            isDragged={grip?.handle.id === handle.id}
+            findScale={() => svg.current?.getScreenCTM()?.inverse() ?? null}
+            onDragStart={() => {
+              taken.current = handle;
+              setGrip({ handle, box: drawing.box });
               onMove({}, true);
             }}
-            onPointerMove={(event) => {
-              if (grip === null) return;
-              const [x, y] = pointAt(event, grip.toPaper);
-              const [right, down] = [x - grip.from[0], y - grip.from[1]];
-              const led = grip.handle.lead(right, Math.abs(down) < ACROSS_FROM ? 0 : down);
-              onMove(snapToLine(led, heelLines), false);
+            onDrag={(right, down) => {
+              const across = Math.abs(down) < ACROSS_FROM ? 0 : down;
+              const dragged = taken.current?.drag(right, across) ?? {};
+              onMove(clampByHand(snapToLine(dragged, heelLines)), false);
             }}
-            onPointerUp={() => {
+            onDragEnd={() => {
               setGrip(null);
             }}
-            onKeyDown={(event) => {
-              onKey(event, handle);
+            onStep={(right, down, isLarge) => {
+              const steps = isLarge ? LARGE_STEPS : 1;
+              if (turns) turn((right - down) * (isLarge ? LARGE_TURN : 1));
+              else add(handle.drag(right * STEP_CM * steps, down * STEP_CM * steps));
             }}
+            onTurn={turn}
           />
         );
       })}

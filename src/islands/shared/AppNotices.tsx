@@ -9,8 +9,9 @@ import {
   takeNewVersion,
 } from './updates.ts';
 import { WordButton } from './ui/Button.tsx';
+import { ToastRegion } from './ui/ToastRegion.tsx';
 
-/** What concerns the whole app, on every page: a new version, and the app handed over. */
+/** What concerns the whole app, on every page: a new version, the app handed over, and what was just done. */
 export function AppNotices() {
   const state = useSyncExternalStore(onUpdateState, getUpdateState);
   useEffect(() => {
@@ -20,6 +21,7 @@ export function AppNotices() {
   return (
     <>
       <HandOverBar />
+      <ToastRegion />
       {state !== 'current' && <UpdateNotice isReady={state === 'ready'} />}
     </>
   );

@@ -5,7 +5,11 @@ import type { AsFound } from '../../../src/core/rules/houseRules.ts';
 import { findHeelLines, NOT_MOVED, planMoved } from '../../../src/core/whatIf/planMoved.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
-import type { SettingId } from '../../../src/core/setup/settingKinds.ts';
+import {
+  clampByHand,
+  findHandleKind,
+  type SettingId,
+} from '../../../src/core/setup/settingKinds.ts';
 import { contextOf, REFERENCE } from '../../support/people.ts';
 
 const SIDES = ['left', 'right'] as const;
@@ -102,21 +106,21 @@ describe('a set-up that is moved by hand', () => {
 describe('the handles of a sheet', () => {
   const options = { unit: 'cm', labelMm: 5 } as const;
 
-  it.each(SIDES)('lead the feet as the eye sees them, %s in front', (side) => {
+  it.each(SIDES)('move the feet as the eye sees them, %s in front', (side) => {
     const plan = planOf('warrior-two', side);
     const pose = findPose('warrior-two')!;
     const handles = findHandles(pose, plan.setUp, options);
     const at = (id: string) => handles.find((each) => each.id === id)!;
     const [front, back] = [at('front-foot'), at('back-foot')];
     const stance = get(plan.setUp, 'stance-length')!;
-    // Led away from each other by a centimetre of paper each, the feet stand further apart.
+    // Dragged away from each other by a centimetre of paper each, the feet stand further apart.
     const away = Math.sign(back.at[0] - front.at[0]);
-    expect(back.lead(away * 10, 0).stanceCm).toBeCloseTo(stance + 10, 6);
-    expect(front.lead(-away * 10, 0).stanceCm).toBeCloseTo(stance + 10, 6);
-    expect(back.lead(away, 0).widthCm).toBeUndefined();
-    // A foot that is led stands where it was led to.
-    const led = { ...NOT_MOVED, ...back.lead(-away * 6, 4) };
-    const then = findHandles(pose, planMoved(plan, led)!.setUp, options);
+    expect(back.drag(away * 10, 0).stanceCm).toBeCloseTo(stance + 10, 6);
+    expect(front.drag(-away * 10, 0).stanceCm).toBeCloseTo(stance + 10, 6);
+    expect(back.drag(away, 0).widthCm).toBeUndefined();
+    // A foot that is dragged stands where it was dragged to.
+    const dragged = { ...NOT_MOVED, ...back.drag(-away * 6, 4) };
+    const then = findHandles(pose, planMoved(plan, dragged)!.setUp, options);
     const [frontThen, backThen] = ['front-foot', 'back-foot'].map(
       (id) => then.find((each) => each.id === id)!.at,
     );
@@ -125,6 +129,18 @@ describe('the handles of a sheet', () => {
     const [xThen, yThen] = apart(backThen!, frontThen!);
     expect(xThen! - x!).toBeCloseTo(-away * 6, 1);
     expect(yThen! - y!).toBeCloseTo(4, 1);
+  });
+
+  it('stop where no body stands', () => {
+    const { id, byHand } = findHandleKind('hand');
+    expect(id).toBe('hand-height');
+    const [least, most] = byHand.range;
+    expect(clampByHand({ handCm: least - 5, depth: 300 })).toEqual({ handCm: least, depth: 300 });
+    expect(clampByHand({ handCm: most + 5, stanceCm: 90, widthCm: null })).toEqual({
+      handCm: most,
+      stanceCm: 90,
+      widthCm: null,
+    });
   });
 
   it('leaves nothing to hold where nothing stands', () => {

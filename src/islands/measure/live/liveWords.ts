@@ -13,6 +13,8 @@ export function describeReading(
   isLost: boolean,
   next: Slot | null,
 ): string {
+  if (isLost && state === null)
+    return 'Nothing comes from the instrument yet. Numbers can be typed meanwhile.';
   if (isLost)
     return 'The instrument is gone; it comes back by itself. What is taken is kept, and numbers can be typed.';
   if (state === null) return 'Waiting for the instrument.';
