@@ -13,7 +13,7 @@ import { SelectField } from '../shared/ui/SelectField.tsx';
 import { writeBytes } from '../shared/storage.ts';
 import { useBackup } from '../shared/useBackup.ts';
 import { useWrite } from '../shared/useWrite.tsx';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { sayStrength } from './passphraseStrength.ts';
 import { Button } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';

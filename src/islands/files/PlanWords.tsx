@@ -2,7 +2,7 @@ import type { MergeLine } from '../../core/merge/describeMerge.ts';
 import type { ImportPlan } from '../../data/merging.ts';
 import { nameField } from '../shared/fieldWords.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { Table } from '../shared/ui/Table.tsx';
 
 const COUNTED: readonly (readonly [kind: string, one: string, many: string])[] = [

@@ -8,7 +8,7 @@ import { CheckField } from '../shared/ui/CheckField.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { sayWriteError } from '../shared/sayWriteError.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { PlanWords } from './PlanWords.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button } from '../shared/ui/Button.tsx';

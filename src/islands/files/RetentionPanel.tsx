@@ -4,7 +4,7 @@ import { listPastRetention } from '../../data/erasing.ts';
 import { getRetentionMonths, setRetentionMonths } from '../../data/settings.ts';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 
 const PERIODS: readonly (readonly [string, string])[] = [
   ['', 'no period is set'],

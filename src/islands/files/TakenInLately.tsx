@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { listUndo, undoImport } from '../../data/merging.ts';
 import { useWrite } from '../shared/useWrite.tsx';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 
 /** Files that were taken in during the last 30 days: each can be taken back. */

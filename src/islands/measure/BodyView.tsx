@@ -9,7 +9,7 @@ import {
 } from '../../core/planning/bodyOverview.ts';
 import { REASON_WORDS } from './NotTaken.tsx';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/words.ts';
+import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { Table } from '../shared/ui/Table.tsx';
 
 /** Left and right beside each other on one axis a measure, with errors, ages and what is missing. */

@@ -4,7 +4,7 @@ import type { Side } from '../../core/measures/protocol.ts';
 import { findNotDone, noteNotDone } from '../../core/person/notDone.ts';
 import type { CautionEntry, NotDoneReason, PersonRecord } from '../../core/person/person.ts';
 import { changePerson } from '../../data/people.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';

@@ -8,7 +8,7 @@ import type { PersonRecord } from '../../core/person/person.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { changeReading } from '../../data/readings.ts';
-import { writeValue } from '../shared/words.ts';
+import { writeValue } from '../shared/writeValue.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
 import { readTyped } from '../shared/readTyped.ts';

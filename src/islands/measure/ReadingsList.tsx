@@ -9,7 +9,7 @@ import type { Problem } from '../../core/problems/problem.ts';
 import { saveReading } from '../../data/readings.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/words.ts';
+import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { readTyped } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';

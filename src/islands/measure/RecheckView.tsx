@@ -12,7 +12,7 @@ import { planRecheckInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeValue } from '../shared/words.ts';
+import { writeValue } from '../shared/writeValue.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 
 interface RecheckViewProps {

@@ -11,7 +11,7 @@ import { cmFromMetres } from '../../core/units/brands.ts';
 import { readLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { saveReading } from '../../data/readings.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
-import { writeValue } from '../shared/words.ts';
+import { writeValue } from '../shared/writeValue.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
 import { useWrite } from '../shared/useWrite.tsx';

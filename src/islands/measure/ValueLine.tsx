@@ -10,7 +10,7 @@ import { questionSides } from '../../core/measures/questionReading.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { saveReadings } from '../../data/readings.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/words.ts';
+import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 

@@ -13,7 +13,7 @@ import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { findRequestKey } from '../setup/usePlanned.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 
 export const KINDS = {
   a5: 'cards, half a sheet each',

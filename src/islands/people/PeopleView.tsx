@@ -5,7 +5,7 @@ import { findStopSigns } from '../../core/cautions/stopSigns.ts';
 import type { PersonRow } from '../../data/rows.ts';
 import { addPerson, listPeople, removePerson, restorePerson } from '../../data/people.ts';
 import { findLatestReading } from '../../data/readings.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { whenOpen } from '../shared/whenOpen.ts';
 import { Opening } from '../shared/Opening.tsx';
 import { useWrite } from '../shared/useWrite.tsx';

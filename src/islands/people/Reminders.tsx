@@ -1,7 +1,7 @@
 import { isNearlyFull } from '../shared/storage.ts';
 import { useBackup } from '../shared/useBackup.ts';
 import { useStorage } from '../shared/useStorage.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 
 /** That it is time for a backup, or that room runs short. */
 export function Reminders() {

@@ -1,6 +1,6 @@
 import type { AnswerChange, Person } from '../../core/person/person.ts';
 import { nameField } from '../shared/fieldWords.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 
 const quote = (text: string): string => (text === '' ? 'nothing' : `“${text}”`);
 

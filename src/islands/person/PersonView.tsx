@@ -11,7 +11,7 @@ import { useRecord } from '../shared/useRecord.ts';
 import { AboutForm } from './AboutForm.tsx';
 import { HistoryList } from './HistoryList.tsx';
 import { IntakeForm } from './IntakeForm.tsx';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { TheirData } from './TheirData.tsx';
 
 /** Who someone is, what to mind with them, and what is due to be measured again. */

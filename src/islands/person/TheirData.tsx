@@ -8,7 +8,7 @@ import { removePerson } from '../../data/people.ts';
 import { countPicturesOf } from '../../data/pictures.ts';
 import { ConsentForm } from '../shared/ConsentForm.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { saveOwnCopy } from './saveOwnCopy.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 

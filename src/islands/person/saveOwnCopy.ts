@@ -5,7 +5,7 @@ import { loadPersonFile } from '../../data/merging.ts';
 import { listPicturesOf } from '../../data/pictures.ts';
 import { nameField } from '../shared/fieldWords.ts';
 import { saveFile } from '../shared/saveFile.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 
 /** Hands out everything of a person: a page to read, its pictures, and the person file. */
 export async function saveOwnCopy(personId: string): Promise<void> {

@@ -1,7 +1,7 @@
 import { toTenths } from '../../core/units/rounding.ts';
 import type { PoseFinding } from '../../core/poseCheck/checkPose.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeValue } from '../shared/words.ts';
+import { writeValue } from '../shared/writeValue.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { Table } from '../shared/ui/Table.tsx';
 

@@ -3,7 +3,7 @@ import { listDrifts, sayDrift, type Drift, type DriftPoint } from '../../core/pr
 import type { Session } from '../../core/sessions/session.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/words.ts';
+import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { LineChart, type ChartLine } from './LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';

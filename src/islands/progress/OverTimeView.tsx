@@ -8,7 +8,7 @@ import { Missing } from '../shared/Missing.tsx';
 import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { DriftView } from './DriftView.tsx';
 import { SeriesView } from './SeriesView.tsx';
 

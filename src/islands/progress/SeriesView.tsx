@@ -7,7 +7,7 @@ import { calcTrend, LEAST_POINTS } from '../../core/progress/trend.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { findSessionTime } from '../../core/sessions/toHolds.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/words.ts';
+import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { LineChart, type ChartBand, type ChartLine } from './LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';

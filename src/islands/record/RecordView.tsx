@@ -13,7 +13,7 @@ import { PersonSentence } from '../shared/PersonSentence.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { Appointments } from './Appointments.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';

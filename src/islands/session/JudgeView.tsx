@@ -11,7 +11,7 @@ import { judgeSessionInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/words.ts';
+import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { TextField } from '../shared/ui/TextField.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';

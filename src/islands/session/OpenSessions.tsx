@@ -2,7 +2,7 @@ import { findSessionTime } from '../../core/sessions/toHolds.ts';
 import { readSession } from '../../core/sessions/readSession.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { addEntries } from '../../data/sessions.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { Notice } from '../shared/ui/Notice.tsx';

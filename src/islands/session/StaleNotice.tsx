@@ -7,7 +7,7 @@ import type { Session } from '../../core/sessions/session.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { replaceHolds } from '../../data/sessions.ts';
 import { planSessionInWorker } from '../../workers/setUpClient.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { Notice } from '../shared/ui/Notice.tsx';

@@ -2,7 +2,7 @@ import { Toggle } from '../shared/ui/Button.tsx';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import { changeCount, changeUsed, findUsed } from '../../core/sessions/logHold.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
-import { writeValue } from '../shared/words.ts';
+import { writeValue } from '../shared/writeValue.ts';
 import { findSettingKind } from '../../core/setup/settingKinds.ts';
 import { useUnit } from '../shared/useRecord.ts';
 

@@ -10,7 +10,7 @@ import { keepForPerson, listSetUps, removeSetUp } from '../../data/setUps.ts';
 import { checkKeptInWorker } from '../../workers/setUpClient.ts';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import type { PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';

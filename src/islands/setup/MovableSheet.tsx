@@ -9,7 +9,7 @@ import { getValue, type SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import type { HeelLineMark } from '../../core/whatIf/planMoved.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
-import { writeValue } from '../shared/words.ts';
+import { writeValue } from '../shared/writeValue.ts';
 import { SheetHandle } from './SheetHandle.tsx';
 import type { MovedSetUp } from './useMoved.ts';
 

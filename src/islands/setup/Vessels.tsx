@@ -6,7 +6,7 @@ import { getProtocol } from '../../core/measures/protocols/index.ts';
 import { isCalledOn, nameJoint } from '../../core/setup/jointReport.ts';
 import type { JointReport, SetUp } from '../../core/setup/setUp.ts';
 import { findUsesBehind } from '../../core/conditions/motionMeasures.ts';
-import { writeDate } from '../shared/words.ts';
+import { writeDate } from '../shared/writeValue.ts';
 
 const MOST_VESSELS = 5;
 const TALLEST_PX = 100;

@@ -23,7 +23,7 @@ import { deletePicture, listPictures, savePicture } from '../../../data/pictures
 import { saveReading } from '../../../data/readings.ts';
 import { ProblemList } from '../../shared/ProblemList.tsx';
 import { useUnit } from '../../shared/useRecord.ts';
-import { writeDate, writeValue } from '../../shared/words.ts';
+import { writeDate, writeValue } from '../../shared/writeValue.ts';
 import type { HowTaken } from '../HowTaken.tsx';
 import { questionTaken } from '../questionTaken.ts';
 import { findNextSlot, type Slot } from '../slots.ts';
