@@ -17,12 +17,13 @@ import { writeDate } from '../shared/writeValue.ts';
 import { sayStrength } from './passphraseStrength.ts';
 import { Button } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { backupPanel as say } from './words.ts';
 
 /** Our choice: what is shorter is guessed by trying. */
 const FEWEST_LETTERS = 8;
 
 const DAYS: readonly (readonly [string, string])[] = [
-  ['1', 'a day'],
+  ['1', say.day],
   ['7', '7 days'],
   ['14', '14 days'],
   ['30', '30 days'],
@@ -44,7 +45,7 @@ export function BackupPanel() {
 
   const back = async (): Promise<void> => {
     if (isEncrypted && passphrase.length < FEWEST_LETTERS) {
-      const words = `Passphrase: it has fewer than ${String(FEWEST_LETTERS)} letters. Use four words or more.`;
+      const words = say.passphraseHasFewerThan(FEWEST_LETTERS);
       setState({ kind: 'failed', words, problems: [] });
       return;
     }
@@ -53,7 +54,7 @@ export function BackupPanel() {
       const content = await collectBackup(withPictures);
       const made = await makeBackupInWorker(content, isEncrypted ? passphrase : null);
       if (!made.ok) {
-        const words = 'The backup was made, but it could not be read back. Nothing was saved.';
+        const words = say.backupMadeButCould;
         setState({ kind: 'failed', words, problems: made.problems });
         return;
       }
@@ -63,10 +64,15 @@ export function BackupPanel() {
       const people = content.stores['people']?.length ?? 0;
       setState({
         kind: 'done',
-        words: `Done. ${name} was read back and is whole: ${String(people)} ${people === 1 ? 'person' : 'people'}, ${writeBytes(made.value.byteLength)}. Keep it somewhere other than on this device.`,
+        words: say.doneReadBackWhole(
+          name,
+          people,
+          people === 1 ? 'person' : 'people',
+          writeBytes(made.value.byteLength),
+        ),
       });
     } catch (error) {
-      setState({ kind: 'failed', words: `No backup was made: ${sayError(error)}`, problems: [] });
+      setState({ kind: 'failed', words: say.noBackupMade(sayError(error)), problems: [] });
     }
   };
 
@@ -79,21 +85,22 @@ export function BackupPanel() {
     >
       <LastBackup />
       <CheckField isChecked={isEncrypted} onChange={setIsEncrypted}>
-        encrypt it with a passphrase
+        {say.encryptWithPassphrase}
       </CheckField>
       {isEncrypted ? (
         <Passphrase value={passphrase} onChange={setPassphrase} />
       ) : (
-        <p className="font-semibold">Whoever has the file can read all that is in it.</p>
+        <p className="font-semibold">{say.whoeverHasFileCan}</p>
       )}
       <CheckField isChecked={withPictures} onChange={setWithPictures}>
-        with pictures <span className="text-faint">({pictures} kept)</span>
+        {say.withPictures}
+        <span className="text-faint">{say.kept(pictures)}</span>
       </CheckField>
       <Button type="submit" className="mt-3" disabled={state.kind === 'working'}>
-        Back up everything
+        {say.backUpEverything}
       </Button>
       <p role="status">
-        {state.kind === 'working' && 'Packing, and reading it back…'}
+        {state.kind === 'working' && say.packingReadingBack}
         {state.kind === 'done' && state.words}
       </p>
       {told}
@@ -115,8 +122,8 @@ function LastBackup() {
   const { madeAt, isDue } = backup;
   return (
     <p className={isDue ? 'font-semibold' : ''}>
-      {madeAt === null ? 'No backup was made here yet.' : `Last backup: ${writeDate(madeAt)}.`}
-      {isDue && madeAt !== null && ' There is newer data.'}
+      {madeAt === null ? say.noBackupMadeHere : say.lastBackup(writeDate(madeAt))}
+      {isDue && madeAt !== null && say.thereNewerData}
     </p>
   );
 }
@@ -129,7 +136,7 @@ function ReminderDays() {
   return (
     <>
       <SelectField
-        label="Remind me when the newest data is later than the last backup by"
+        label={say.remindMeWhenNewest}
         value={String(backup.days)}
         options={DAYS}
         onChange={(value) => {
@@ -156,7 +163,7 @@ function Passphrase({ value, onChange }: { value: string; onChange: (value: stri
   }, [value]);
   return (
     <>
-      <Field label="Passphrase">
+      <Field label={say.passphrase}>
         <input
           type={isShown ? 'text' : 'password'}
           value={value}
@@ -168,12 +175,10 @@ function Passphrase({ value, onChange }: { value: string; onChange: (value: stri
         />
       </Field>
       <CheckField isChecked={isShown} onChange={setIsShown}>
-        show it while I type
+        {say.showWhileIType}
       </CheckField>
       <p id="passphrase-hint" className="text-faint">
-        {value === '' ? 'Four words or more, known to nobody else.' : strength} Lost is lost:
-        without it nobody can open the backup, and we cannot either. Write it down away from this
-        device.
+        {say.lostLostWithoutNobody(value === '' ? say.fourWordsMoreKnown : strength)}
       </p>
     </>
   );

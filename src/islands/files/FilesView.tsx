@@ -13,6 +13,7 @@ import { StoragePanel } from './StoragePanel.tsx';
 import { TablePanel } from './TablePanel.tsx';
 import { TakenInLately } from './TakenInLately.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { filesView as say } from './words.ts';
 
 /** Backups, and person files out and in. Nothing comes in before it is shown what would change. */
 export function FilesView() {
@@ -22,28 +23,25 @@ export function FilesView() {
   return (
     <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)]">
       <section>
-        <h1>Back up everything</h1>
+        <h1>{say.backUpEverything}</h1>
         <p>
-          One file with every person, reading, set-up, session and picture. Everything is kept in
-          this browser and nowhere else: <a href="/your-data">where it is and who sees it</a>.
+          {say.oneFileWithEvery}
+          <a href="/your-data">{say.whereWhoSees}</a>.
         </p>
         <BackupPanel />
-        <h2>Restore a backup</h2>
+        <h2>{say.restoreBackup}</h2>
         <RestorePanel />
-        <h2>This browser</h2>
+        <h2>{say.browser}</h2>
         <StoragePanel />
-        <h2>How long data is kept</h2>
+        <h2>{say.howLongDataKept}</h2>
         <RetentionPanel />
       </section>
       <section>
-        <h2>Take a person file in</h2>
+        <h2>{say.takePersonFile}</h2>
         <ImportPanel />
         <TakenInLately />
-        <h2>Hand a person file out</h2>
-        <p>
-          One file holds a person with every reading, set-up and session, in an open format. It is
-          not encrypted.
-        </p>
+        <h2>{say.handPersonFileOut}</h2>
+        <p>{say.oneFileHoldsPerson}</p>
         <ul className="grid gap-[0.35rem]">
           {here.map((each) => (
             <li key={each.id}>
@@ -53,9 +51,11 @@ export function FilesView() {
         </ul>
         <TablePanel people={here} />
         <p className="text-faint">
-          The formats: <a href="/api/schemas/person">person file</a>,{' '}
-          <a href="/api/schemas/set-up">set-up file</a>,{' '}
-          <a href="/api/schemas/rules">house rules</a>, <a href="/api/schemas/backup">backup</a>.
+          {say.formats}
+          <a href="/api/schemas/person">{say.personFile}</a>,{' '}
+          <a href="/api/schemas/set-up">{say.setUpFile}</a>,{' '}
+          <a href="/api/schemas/rules">{say.houseRules}</a>,{' '}
+          <a href="/api/schemas/backup">{say.backup}</a>.
         </p>
       </section>
     </div>

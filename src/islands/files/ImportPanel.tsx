@@ -8,6 +8,7 @@ import { sayWriteError } from '../shared/sayWriteError.ts';
 import { PlanWords } from './PlanWords.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { importPanel as say } from './words.ts';
 
 interface Waiting {
   readonly file: PersonFile;
@@ -37,7 +38,7 @@ export function ImportPanel() {
       const { file, warnings } = read.value;
       setWaiting({ file, warnings, plan: await planImport(file) });
     } catch (error) {
-      setFailed(`${chosen.name} could not be read: ${sayError(error)}`);
+      setFailed(say.couldNotRead(chosen.name, sayError(error)));
     }
   };
   const accept = async ({ file }: Waiting): Promise<void> => {
@@ -47,13 +48,13 @@ export function ImportPanel() {
       setWaiting(null);
       setDone(file);
     } catch (error) {
-      setFailed(`It could not be stored. ${sayWriteError(error)}`);
+      setFailed(say.couldNotStored(sayWriteError(error)));
     }
   };
 
   return (
     <>
-      <Field label="Person file (JSON)">
+      <Field label={say.personFileJson}>
         <input
           type="file"
           accept=".json,application/json"
@@ -62,10 +63,10 @@ export function ImportPanel() {
       </Field>
       {(problems.length > 0 || failed !== '') && (
         <div role="alert">
-          <h2>This file cannot come in</h2>
-          <p>Nothing was changed. {failed}</p>
+          <h2>{say.fileCannotCome}</h2>
+          <p>{say.nothingChanged(failed)}</p>
           <ProblemList problems={problems.slice(0, 20)} />
-          {problems.length > 20 && <p>And {problems.length - 20} more.</p>}
+          {problems.length > 20 && <p>{say.more(problems.length - 20)}</p>}
         </div>
       )}
       {waiting !== null && (
@@ -75,7 +76,7 @@ export function ImportPanel() {
           <ProblemList problems={waiting.warnings.slice(0, 10)} />
           <div className="my-4 flex flex-wrap gap-3">
             <Button onClick={() => void accept(waiting)}>
-              {waiting.plan.erasedAt === null ? 'Take it in' : 'Take it in all the same'}
+              {waiting.plan.erasedAt === null ? say.take : say.takeAllSame}
             </Button>
             <Button
               isPlain
@@ -83,15 +84,15 @@ export function ImportPanel() {
                 setWaiting(null);
               }}
             >
-              Leave it
+              {say.leave}
             </Button>
           </div>
         </div>
       )}
       {done !== null && (
         <p role="status">
-          {done.person.name} is saved here.{' '}
-          <a href={`/person?id=${encodeURIComponent(done.person.id)}`}>Open</a>
+          {say.savedHere(done.person.name)}
+          <a href={`/person?id=${encodeURIComponent(done.person.id)}`}>{say.open}</a>
         </p>
       )}
     </>

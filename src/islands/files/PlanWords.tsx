@@ -4,6 +4,7 @@ import { nameField } from '../shared/fieldWords.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { writeDate } from '../shared/writeValue.ts';
 import { Table } from '../shared/ui/Table.tsx';
+import { planWords as say } from './words.ts';
 
 const COUNTED: readonly (readonly [kind: string, one: string, many: string])[] = [
   ['reading', 'reading', 'readings'],
@@ -11,9 +12,9 @@ const COUNTED: readonly (readonly [kind: string, one: string, many: string])[] =
   ['set-up', 'set-up', 'set-ups'],
   ['appointment', 'appointment', 'appointments'],
   ['caution', 'caution', 'cautions'],
-  ['not-done', 'test not taken', 'tests not taken'],
-  ['school', 'chosen school', 'chosen schools'],
-  ['log', 'entry of sessions or of the history', 'entries of sessions or of the history'],
+  ['not-done', say.testNotTaken, say.testsNotTaken],
+  ['school', say.chosenSchool, say.chosenSchools],
+  ['log', say.entrySessionsHistory, say.entriesSessionsHistory],
 ];
 
 function sayAdded({ added }: ImportPlan): string {
@@ -21,7 +22,7 @@ function sayAdded({ added }: ImportPlan): string {
     const count = added[kind] ?? 0;
     return count === 0 ? [] : [`${String(count)} ${count === 1 ? one : many}`];
   });
-  return counts.length === 0 ? 'Nothing new comes in.' : `New: ${counts.join(', ')}.`;
+  return counts.length === 0 ? say.nothingNewComes : say.newWord(counts.join(', '));
 }
 
 /** What is new, what changes and what stays. */
@@ -29,26 +30,26 @@ export function PlanWords({ plan }: { plan: ImportPlan }) {
   const { isNewPerson, changes, stays, staysRemoved, removedAt, erasedAt } = plan;
   return (
     <>
-      {removedAt !== null && (
-        <p>Removed here on {writeDate(removedAt)}; taking the file in brings them back.</p>
-      )}
+      {removedAt !== null && <p>{say.removedHereTakingFile(writeDate(removedAt))}</p>}
       {erasedAt !== null && (
-        <p className="font-semibold">
-          Erased here on {writeDate(erasedAt)}, perhaps because they asked for it.
-        </p>
+        <p className="font-semibold">{say.erasedHerePerhapsBecause(writeDate(erasedAt))}</p>
       )}
       <p>
-        {isNewPerson ? 'A new person in this browser. ' : 'Already here. '}
+        {isNewPerson ? say.newPersonBrowser : say.alreadyHere}
         {sayAdded(plan)}
         {staysRemoved > 0 &&
-          ` ${String(staysRemoved)} that ${staysRemoved === 1 ? 'was' : 'were'} removed here ${staysRemoved === 1 ? 'stays' : 'stay'} removed.`}
+          say.removedHereRemoved(
+            staysRemoved,
+            staysRemoved === 1 ? 'was' : 'were',
+            staysRemoved === 1 ? 'stays' : 'stay',
+          )}
       </p>
       {changes.length > 0 && (
-        <LineTable caption="What changes" columns={['What', 'Now', 'After']} lines={changes} />
+        <LineTable caption={say.whatChanges} columns={['What', 'Now', 'After']} lines={changes} />
       )}
       {stays.length > 0 && (
         <LineTable
-          caption="What stays as it is here"
+          caption={say.whatStaysAsHere}
           columns={['What', 'Here', 'In the file']}
           lines={stays}
         />

@@ -12,6 +12,7 @@ import { writeDate } from '../shared/writeValue.ts';
 import { PlanWords } from './PlanWords.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { restorePanel as say } from './words.ts';
 
 interface Opened {
   readonly kind: 'open';
@@ -44,7 +45,7 @@ export function RestorePanel() {
       setState({ kind: 'open', content: read.value, plans: await planRestore(read.value) });
       return;
     }
-    setTrouble({ words: 'This backup cannot be opened.', problems: read.problems });
+    setTrouble({ words: say.backupCannotOpened, problems: read.problems });
     setState(isEncrypted(bytes) ? { kind: 'locked', bytes } : { kind: 'idle' });
   };
   const choose = async (file: File | undefined): Promise<void> => {
@@ -56,7 +57,7 @@ export function RestorePanel() {
       if (isEncrypted(bytes)) setState({ kind: 'locked', bytes });
       else await open(bytes, '');
     } catch (error) {
-      setTrouble({ words: `${file.name} could not be read: ${sayError(error)}`, problems: [] });
+      setTrouble({ words: say.couldNotRead(file.name, sayError(error)), problems: [] });
     }
   };
   const bring = async (from: Opened, ids: ReadonlySet<string>): Promise<void> => {
@@ -66,14 +67,14 @@ export function RestorePanel() {
       await restore(from.content, ids);
       setState({ kind: 'done', count: ids.size });
     } catch (error) {
-      setTrouble({ words: `Nothing was restored. ${sayWriteError(error)}`, problems: [] });
+      setTrouble({ words: say.nothingRestored(sayWriteError(error)), problems: [] });
       // It stays open, to be tried again.
       setState(from);
     }
   };
   return (
     <>
-      <Field label="Backup (.zip or .zip.age)">
+      <Field label={say.backupZipZipAge}>
         <input
           type="file"
           accept=".zip,.age,application/zip"
@@ -82,7 +83,7 @@ export function RestorePanel() {
       </Field>
       {trouble !== null && (
         <div role="alert">
-          <p>{trouble.words} Nothing was changed.</p>
+          <p>{say.nothingChanged(trouble.words)}</p>
           <ProblemList problems={trouble.problems.slice(0, 20)} />
         </div>
       )}
@@ -97,12 +98,12 @@ export function RestorePanel() {
         />
       )}
       <p role="status">
-        {state.kind === 'opening' && 'Opening and checking it…'}
-        {state.kind === 'restoring' && 'Restoring…'}
+        {state.kind === 'opening' && say.openingChecking}
+        {state.kind === 'restoring' && say.restoring}
         {state.kind === 'done' && (
           <>
-            Restored: {state.count} {state.count === 1 ? 'person' : 'people'}.{' '}
-            <a href="/">Who is on the mat?</a>
+            {say.restored(state.count, state.count === 1 ? 'person' : 'people')}
+            <a href="/">{say.whoMat}</a>
           </>
         )}
       </p>
@@ -119,7 +120,7 @@ function Unlock({ onOpen }: { onOpen: (passphrase: string) => void }) {
         onOpen(passphrase);
       }}
     >
-      <Field label="Passphrase of this backup">
+      <Field label={say.passphraseBackup}>
         <input
           type="password"
           autoComplete="off"
@@ -130,7 +131,7 @@ function Unlock({ onOpen }: { onOpen: (passphrase: string) => void }) {
         />
       </Field>
       <Button type="submit" className="mt-3" disabled={passphrase === ''}>
-        Open it
+        {say.open}
       </Button>
     </form>
   );
@@ -162,9 +163,10 @@ function Plans({ content, plans, onRestore }: PlansProps) {
   return (
     <div>
       <p>
-        A backup of {writeDate(content.madeAt)}
-        {content.withPictures ? '' : ', without pictures'}. People who are here already are merged:
-        nothing newer is lost.
+        {say.backupPeopleWhoHere(
+          writeDate(content.madeAt),
+          content.withPictures ? '' : say.withoutPictures,
+        )}
       </p>
       <ul className="grid gap-[0.35rem]">
         {plans.map((plan) => (
@@ -186,8 +188,8 @@ function Plans({ content, plans, onRestore }: PlansProps) {
         }}
       >
         {chosen.size === plans.length
-          ? 'Restore everything'
-          : `Restore ${String(chosen.size)} of ${String(plans.length)}`}
+          ? say.restoreEverything
+          : say.restore(chosen.size, plans.length)}
       </Button>
     </div>
   );
@@ -206,21 +208,17 @@ function PlanLine({ plan, isChosen, onToggle }: PlanLineProps) {
       <CheckField isChecked={isChosen} isDisabled={merge === null} onChange={onToggle}>
         {name}
         <span className="text-faint">
-          {merge === null
-            ? ', cannot be read'
-            : merge.isNewPerson
-              ? ', not here yet'
-              : ', here already'}
-          {removedAt === null ? '' : `, removed on ${writeDate(removedAt)}`}
+          {merge === null ? say.cannotRead : merge.isNewPerson ? say.notHereYet : say.hereAlready}
+          {removedAt === null ? '' : say.removed(writeDate(removedAt))}
         </span>
       </CheckField>
       {merge === null ? (
         <ProblemList problems={problems.slice(0, 5)} />
       ) : (
         <details>
-          <summary>What comes in</summary>
+          <summary>{say.whatComes}</summary>
           <PlanWords plan={merge} />
-          {pictures > 0 && <p>Pictures in the backup: {pictures}.</p>}
+          {pictures > 0 && <p>{say.picturesBackup(pictures)}</p>}
         </details>
       )}
     </li>

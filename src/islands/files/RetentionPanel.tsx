@@ -5,10 +5,11 @@ import { getRetentionMonths, setRetentionMonths } from '../../data/settings.ts';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/writeValue.ts';
+import { retentionPanel as say } from './words.ts';
 
 const PERIODS: readonly (readonly [string, string])[] = [
-  ['', 'no period is set'],
-  ['12', 'a year'],
+  ['', say.noPeriodSet],
+  ['12', say.year],
   ['24', '2 years'],
   ['36', '3 years'],
   ['60', '5 years'],
@@ -24,7 +25,7 @@ export function RetentionPanel() {
   return (
     <>
       <SelectField
-        label="Keep a person’s data, after the last of it, for"
+        label={say.keepPersonsDataAfter}
         value={months == null ? '' : String(months)}
         options={PERIODS}
         onChange={(value) => {
@@ -32,15 +33,15 @@ export function RetentionPanel() {
         }}
       />
       {told}
-      {months != null && past.length === 0 && <p className="text-faint">Nobody is past it.</p>}
+      {months != null && past.length === 0 && <p className="text-faint">{say.nobodyPast}</p>}
       {past.length > 0 && (
         <>
-          <p>Past it; nothing is erased by itself:</p>
+          <p>{say.pastNothingErasedBy}</p>
           <ul className="grid gap-[0.35rem]">
             {past.map(({ id, name, lastAt }) => (
               <li key={id}>
                 <a href={`/person?id=${encodeURIComponent(id)}#their-data`}>{name}</a>
-                <span className="text-faint">, last {writeDate(lastAt)}</span>
+                <span className="text-faint">{say.last(writeDate(lastAt))}</span>
               </li>
             ))}
           </ul>

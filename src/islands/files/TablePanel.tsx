@@ -19,21 +19,22 @@ import { sayWriteError } from '../shared/sayWriteError.ts';
 import { saveFile } from '../shared/saveFile.ts';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { tablePanel as say } from './words.ts';
 
 /** What a field is called beside its choice of columns. */
 const FIELD_WORDS: Readonly<Record<CsvField, string>> = {
-  id: 'Its own id',
+  id: say.itsOwnId,
   measure: 'Measure',
   side: 'Side',
   value: 'Value',
   unit: 'Unit',
   takenAt: 'Date',
-  state: 'Cold or warm',
+  state: say.coldWarm,
   posture: 'Posture',
   instrument: 'Instrument',
   note: 'Note',
-  takenBy: 'Measured by',
-  setAside: 'Set aside because',
+  takenBy: say.measuredBy,
+  setAside: say.setAsideBecause,
 };
 const MOST_SHOWN = 12;
 
@@ -62,7 +63,7 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
       setTable(read.value);
       setMapping(guessMapping(read.value.columns));
     } catch (error) {
-      setFailed(`${chosen.name} could not be read: ${sayError(error)}`);
+      setFailed(say.couldNotRead(chosen.name, sayError(error)));
     }
   };
   const take = async (
@@ -73,22 +74,20 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
       const added = await addReadings(id, readings);
       setFailed('');
       setTable(null);
-      setDone(
-        `${String(added)} readings came in for ${name}; ${String(readings.length - added)} were here already.`,
-      );
+      setDone(say.readingsCameForWere(added, name, readings.length - added));
     } catch (error) {
-      setFailed(`Nothing was stored. ${sayWriteError(error)}`);
+      setFailed(say.nothingStored(sayWriteError(error)));
     }
   };
   const handOut = async (): Promise<void> => {
     const record = await loadRecord(personId);
     if (record === null) return;
-    saveFile(`${record.person.name} readings.csv`, writeReadingsCsv(record.readings), 'text/csv');
+    saveFile(say.readingsCsv(record.person.name), writeReadingsCsv(record.readings), 'text/csv');
   };
   return (
     <section>
-      <h2>Readings as a table</h2>
-      <Field label="Whose">
+      <h2>{say.readingsAsTable}</h2>
+      <Field label={say.whose}>
         <select
           value={personId}
           onChange={(event) => {
@@ -96,7 +95,7 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
             setDone(null);
           }}
         >
-          <option value="">choose a person</option>
+          <option value="">{say.choosePerson}</option>
           {people.map((each) => (
             <option key={each.id} value={each.id}>
               {each.person.name}
@@ -107,10 +106,10 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
       {person !== null && (
         <>
           <p>
-            <WordButton onClick={() => void handOut()}>Save their readings as CSV</WordButton>
+            <WordButton onClick={() => void handOut()}>{say.saveTheirReadingsAs}</WordButton>
           </p>
           {isAgreed(person.person) ? (
-            <Field label="Table to take in (CSV)">
+            <Field label={say.tableTakeCsv}>
               <input
                 type="file"
                 accept=".csv,text/csv,text/plain"
@@ -119,15 +118,15 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
             </Field>
           ) : (
             <p>
-              No table can come in before they agree:{' '}
-              <a href={`/measure?id=${encodeURIComponent(person.id)}`}>ask them</a>.
+              {say.noTableCanCome}
+              <a href={`/measure?id=${encodeURIComponent(person.id)}`}>{say.askThem}</a>.
             </p>
           )}
         </>
       )}
       {(problems.length > 0 || failed !== '') && (
         <div role="alert">
-          <p>This table cannot come in. Nothing was changed. {failed}</p>
+          <p>{say.tableCannotComeNothing(failed)}</p>
           <ProblemList problems={problems.slice(0, MOST_SHOWN)} />
         </div>
       )}
@@ -172,7 +171,7 @@ function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
                 onMapping({ ...mapping, [field]: column });
               }}
             >
-              <option value="">no column</option>
+              <option value="">{say.noColumn}</option>
               {table.columns.map((each) => (
                 <option key={each} value={each}>
                   {each}
@@ -183,18 +182,21 @@ function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
         ))}
       </div>
       <p role="status">
-        {readings.length} of {table.rows.length} rows can come in.
-        {errors.length > 0 && ' The others stay out:'}
+        {readings.length}
+        {say.of}
+        {table.rows.length}
+        {say.rowsCanCome}
+        {errors.length > 0 && say.othersStayOut}
       </p>
       <ProblemList problems={shown.slice(0, MOST_SHOWN)} />
-      {shown.length > MOST_SHOWN && <p>And {shown.length - MOST_SHOWN} more.</p>}
+      {shown.length > MOST_SHOWN && <p>{say.more(shown.length - MOST_SHOWN)}</p>}
       <Button
         disabled={readings.length === 0}
         onClick={() => {
           onTake(readings);
         }}
       >
-        Take {readings.length} readings in
+        {say.takeReadings(readings.length)}
       </Button>
     </div>
   );

@@ -4,6 +4,7 @@ import { listUndo, undoImport } from '../../data/merging.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/writeValue.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { takenInLately as say } from './words.ts';
 
 /** Files that were taken in during the last 30 days: each can be taken back. */
 export function TakenInLately() {
@@ -13,13 +14,13 @@ export function TakenInLately() {
   const undo = (id: string, name: string): void => {
     write(async () => {
       await undoImport(id);
-      setDone(`${name} is as before. What was changed since the file came in stays.`);
+      setDone(say.asBeforeWhatChanged(name));
     });
   };
   if (imports.length === 0 && done === '') return null;
   return (
     <details>
-      <summary>Taken in during the last 30 days</summary>
+      <summary>{say.takenDuringLastDays}</summary>
       <ul className="grid gap-[0.35rem]">
         {imports.map(({ id, name, at }) => (
           <li key={id}>
@@ -29,7 +30,7 @@ export function TakenInLately() {
                 undo(id, name);
               }}
             >
-              take back
+              {say.takeBack}
             </WordButton>
           </li>
         ))}

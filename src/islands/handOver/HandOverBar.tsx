@@ -2,6 +2,7 @@ import { useEffect, useState, type SubmitEvent } from 'react';
 import { canHandOver, handOver, takeBack } from './handOver.ts';
 import { useHandOver } from './useHandOver.ts';
 import { Button } from '../shared/ui/Button.tsx';
+import { handOverBar as say } from './words.ts';
 
 /** After this many wrong PINs there is a pause. Our choices. */
 const TRIES = 5;
@@ -92,7 +93,7 @@ function TakeBack({ isCovered }: { isCovered: boolean }) {
       onSubmit={(event) => void submit(event)}
     >
       <label className="flex items-center gap-2">
-        <span>{isCovered ? 'Locked. PIN' : 'Handed over. PIN to take back'}</span>
+        <span>{isCovered ? say.lockedPin : say.handedOverPinTake}</span>
         <input
           type="password"
           inputMode="numeric"
@@ -105,15 +106,9 @@ function TakeBack({ isCovered }: { isCovered: boolean }) {
         />
       </label>
       <Button type="submit" isPlain disabled={isPaused || pin === ''}>
-        Take back
+        {say.takeBack}
       </Button>
-      <span role="alert">
-        {isPaused
-          ? 'That was not the PIN. Wait half a minute.'
-          : tries > 0
-            ? 'That was not the PIN.'
-            : ''}
-      </span>
+      <span role="alert">{isPaused ? say.notPinWaitHalf : tries > 0 ? say.notPin : ''}</span>
     </form>
   );
 }

@@ -5,6 +5,7 @@ import { canHandOver, choosePin, findPinProblem, handOver, setAutoMinutes } from
 import { useHandOver } from './useHandOver.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { handOverButton as say } from './words.ts';
 
 const Popover = lazy(async () => ({
   default: (await import('../shared/ui/Popover.tsx')).Popover,
@@ -12,9 +13,9 @@ const Popover = lazy(async () => ({
 
 const AUTO: readonly (readonly [string, string])[] = [
   ['', 'never'],
-  ['2', '2 minutes without a touch'],
-  ['5', '5 minutes without a touch'],
-  ['15', '15 minutes without a touch'],
+  ['2', say.minutesWithoutTouch],
+  ['5', say.minutesWithoutATouch],
+  ['15', say.minutesWithoutTouchWord],
 ];
 
 /** Hands the view that is open over to the person on the mat. */
@@ -28,7 +29,7 @@ export function HandOverButton() {
       <WordButton
         ref={button}
         className="text-faint"
-        title="hand over"
+        title={say.handOver}
         aria-haspopup="dialog"
         aria-expanded={isOpen}
         onClick={() => {
@@ -36,22 +37,19 @@ export function HandOverButton() {
         }}
       >
         <Lock aria-hidden size={18} className="inline" />
-        <span className="sr-only">hand over</span>
+        <span className="sr-only">{say.handOver}</span>
       </WordButton>
       {isOpen && (
         <Suspense>
           <Popover
-            label="Hand over"
+            label={say.handOverWord}
             triggerRef={button}
             onClose={() => {
               setIsOpen(false);
             }}
           >
             {state === null ? <ChoosePin /> : <Ready autoMinutes={state.autoMinutes} />}
-            <p className="mt-3 text-faint">
-              The app then stays on this view until the PIN is typed. It is a screen lock, no
-              encryption: whoever can use this device’s browser freely can still reach the data.
-            </p>
+            <p className="mt-3 text-faint">{say.appThenStaysView}</p>
           </Popover>
         </Suspense>
       )}
@@ -70,7 +68,7 @@ function ChoosePin() {
   };
   return (
     <form onSubmit={submit}>
-      <Field label="Choose a PIN, 4 to 8 digits">
+      <Field label={say.choosePinDigits}>
         <input
           inputMode="numeric"
           autoComplete="off"
@@ -84,7 +82,7 @@ function ChoosePin() {
       </Field>
       {problem !== null && <p role="alert">{problem}</p>}
       <Button type="submit" className="mt-3">
-        Use this PIN
+        {say.usePin}
       </Button>
     </form>
   );
@@ -96,17 +94,17 @@ function Ready({ autoMinutes }: { autoMinutes: number | null }) {
   return (
     <>
       <div className="my-4 flex flex-wrap gap-3">
-        <Button onClick={handOver}>Hand over now</Button>
+        <Button onClick={handOver}>{say.handOverNow}</Button>
         <WordButton
           onClick={() => {
             setIsChanging(true);
           }}
         >
-          choose another PIN
+          {say.chooseAnotherPin}
         </WordButton>
       </div>
       <SelectField
-        label="Lock automatically after"
+        label={say.lockAutomaticallyAfter}
         value={autoMinutes === null ? '' : String(autoMinutes)}
         options={AUTO}
         onChange={(value) => {

@@ -11,6 +11,7 @@ import { REASON_WORDS } from './NotTaken.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { Table } from '../shared/ui/Table.tsx';
+import { bodyView as say } from './words.ts';
 
 /** Left and right beside each other on one axis a measure, with errors, ages and what is missing. */
 export function BodyView({ record }: { record: PersonRecord }) {
@@ -22,13 +23,8 @@ export function BodyView({ record }: { record: PersonRecord }) {
   ];
   return (
     <section data-testid="body-view">
-      <h2>The body at a glance</h2>
-      <p className="text-faint">
-        Filled: the left side above the line, the right below it; the whisker is one standard error.
-        The grey band is where most people are: a question, never a target; named where it is
-        published, our own choice elsewhere. Open: the first value. Only what is more than measuring
-        error is said.
-      </p>
+      <h2>{say.bodyGlance}</h2>
+      <p className="text-faint">{say.filledLeftSideAbove}</p>
       <BodyTable name="Ranges" rows={ranges} />
       <BodyTable name="Lengths" rows={lengths} />
     </section>
@@ -44,11 +40,11 @@ function BodyTable({ name, rows }: { name: string; rows: readonly MeasureOvervie
           <tr>
             <th scope="col">{name}</th>
             <th scope="col">
-              <span className="sr-only">Drawing</span>
+              <span className="sr-only">{say.drawing}</span>
             </th>
-            <th scope="col">left</th>
-            <th scope="col">right</th>
-            <th scope="col">what it says</th>
+            <th scope="col">{say.left}</th>
+            <th scope="col">{say.right}</th>
+            <th scope="col">{say.whatSays}</th>
           </tr>
         </thead>
         <tbody>
@@ -67,13 +63,13 @@ function BodyRow({ row }: { row: MeasureOverview }) {
   const cell = ({ now, isStale, estimate, notDone }: SideOverview) =>
     now === null ? (
       <span className="text-faint">
-        {estimate === null ? 'missing' : `about ${write(Math.round(estimate))}, estimated`}
+        {estimate === null ? 'missing' : say.aboutEstimated(write(Math.round(estimate)))}
         {notDone !== null && `, ${REASON_WORDS[notDone]}`}
       </span>
     ) : (
       <>
         {write(toTenths(now.value))} ± {write(toTenths(now.error))}
-        {isStale && <span className="text-faint">, due again</span>}
+        {isStale && <span className="text-faint">{say.dueAgain}</span>}
       </>
     );
   const [only, other] = row.sides;
@@ -103,9 +99,9 @@ function BodyRow({ row }: { row: MeasureOverview }) {
 /** What a difference of the legs calls for. */
 const LEG_LENGTH_WORDS: Readonly<Record<LegLengthAdvice, string>> = {
   unclear: '',
-  ordinary: 'That is ordinary.',
-  'to-note': 'Each side is set up with its own leg. If it is new, a professional should see it.',
-  'to-be-seen': 'More than 2 cm: a doctor or physiotherapist should see it.',
+  ordinary: say.ordinary,
+  'to-note': say.eachSideSetUp,
+  'to-be-seen': say.moreThanCmDoctor,
 };
 
 /** In words: the sides against each other, what has changed, and what waits. */
@@ -117,7 +113,7 @@ function sayRow(
   const said: string[] = [];
   if (difference?.verdict === 'real') {
     const less = difference.difference < 0 ? 'Left' : 'Right';
-    said.push(`${less} has ${round(difference.difference)} less.`);
+    said.push(say.hasLess(less, round(difference.difference)));
   }
   const [left, right] = sides.map((each) => each.now);
   if (measure === 'leg-length' && left && right) {
@@ -127,12 +123,12 @@ function sayRow(
     if (change?.verdict !== 'real' || first === null) continue;
     const sign = change.difference < 0 ? '−' : '+';
     const since = writeDate(first.takenAt);
-    said.push(`${side ?? 'It'}: ${sign} ${round(change.difference)} since ${since}.`);
+    said.push(say.since(side ?? 'It', sign, round(change.difference), since));
   }
   const [pose, ...more] = blocks;
   if (pose !== undefined) {
-    const others = more.length === 1 ? 'another' : `${String(more.length)} more poses`;
-    said.push(more.length === 0 ? `${pose} waits for it.` : `${pose} and ${others} wait for it.`);
+    const others = more.length === 1 ? 'another' : say.morePoses(more.length);
+    said.push(more.length === 0 ? say.waitsFor(pose) : say.waitFor(pose, others));
   }
   return said.filter((each) => each !== '').join(' ');
 }

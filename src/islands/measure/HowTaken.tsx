@@ -9,6 +9,7 @@ import { getMeasurer, changeMeasurer } from '../../data/settings.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
+import { howTaken as say } from './words.ts';
 
 /** By what a reading comes onto the screen. */
 export type MeasuringMethod = 'typed' | 'tape' | 'inclinometer' | 'phone' | 'stopwatch' | 'photo';
@@ -59,23 +60,24 @@ export function RoundWords() {
   const state = query.get('state') === 'warm' ? 'warm' : 'cold';
   const other = state === 'cold' ? 'warm' : 'cold';
   const { field, told } = useStoredText({
-    label: 'who measures',
+    label: say.whoMeasures,
     stored: measurer,
     store: changeMeasurer,
   });
   return (
     <>
-      Ranges are taken{' '}
+      {say.rangesTaken}
       <WordButton
         onClick={() => {
           setQuery({ state: other });
         }}
       >
-        {state === 'cold' ? 'cold' : 'warmed up'}
-        <span className="sr-only">, change to {other === 'cold' ? 'cold' : 'warmed up'}</span>
+        {state === 'cold' ? 'cold' : say.warmedUp}
+        <span className="sr-only">{say.change(other === 'cold' ? 'cold' : say.warmedUp)}</span>
       </WordButton>{' '}
       <label className="[&_input]:min-h-11 [&_input]:w-44 [&_input]:rounded-none [&_input]:border-0 [&_input]:border-b-2 [&_input]:border-water [&_input]:bg-transparent [&_input]:px-[0.2rem] [&_input]:py-0">
-        by <input {...field} placeholder="who measures?" autoComplete="off" />
+        {say.by}
+        <input {...field} placeholder={say.whoMeasuresWord} autoComplete="off" />
       </label>
       {told}
     </>
@@ -83,12 +85,12 @@ export function RoundWords() {
 }
 
 const WAY_WORDS: Readonly<Record<MeasuringMethod, string>> = {
-  typed: 'typed in',
-  tape: 'by tape, with its sum',
-  inclinometer: 'from the inclinometer',
-  phone: 'from this phone',
-  stopwatch: 'by stopwatch',
-  photo: 'off a picture',
+  typed: say.typed,
+  tape: say.byTapeWithIts,
+  inclinometer: say.fromInclinometer,
+  phone: say.fromPhone,
+  stopwatch: say.byStopwatch,
+  photo: say.offPicture,
 };
 
 /** How the numbers of this measure come in, as part of a sentence. */
@@ -101,7 +103,7 @@ export function WayChoice({ protocol }: { protocol: Protocol }) {
     <label>
       , {protocol.unit === 's' ? 'timed' : 'read'}{' '}
       <WordSelect
-        aria-label="how the reading comes in"
+        aria-label={say.howReadingComes}
         value={way}
         onChange={(event) => {
           setQuery({ by: event.target.value });

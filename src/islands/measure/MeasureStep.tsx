@@ -18,6 +18,7 @@ import { findSlots, splitByNow } from './slots.ts';
 import { Stopwatch } from './Stopwatch.tsx';
 import { SidesLine, ValueLine } from './ValueLine.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { measureStep as say } from './words.ts';
 
 interface StepProps {
   record: PersonRecord;
@@ -31,7 +32,7 @@ const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text
 
 /** "tape, phone or photo" */
 const listWords = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
+  words.length < 2 ? (words[0] ?? '') : say.or(words.slice(0, -1).join(', '), words.at(-1) ?? '');
 
 /** One measure on one screen: how it is taken, and a place for each reading. */
 export function MeasureStep({ record, measure, round, onGo }: StepProps) {
@@ -42,22 +43,18 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
   return (
     <section className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)] [&_h1]:mb-0 [&_h1]:text-[2.6rem]">
       <div>
-        <p className="text-faint">
-          {index + 1} of {round.length}, {protocol.posture}
-        </p>
+        <p className="text-faint">{say.of(index + 1, round.length, protocol.posture)}</p>
         <h1>{protocol.name}</h1>
         <p className="font-serif text-[1.25rem] leading-[normal] text-faint italic">
           {protocol.plainName}
         </p>
-        <p>
-          {capitalise(protocol.landmarks)}; by {listWords(protocol.instruments)}.
-        </p>
+        <p>{say.by(capitalise(protocol.landmarks), listWords(protocol.instruments))}</p>
         <ol className="my-3 grid list-decimal gap-[0.4rem] pl-[1.8rem] text-[1.15rem]">
           {protocol.steps.map((each) => (
             <li key={each}>{each}</li>
           ))}
         </ol>
-        <p className="text-faint">Spoiled by: {protocol.spoils.toLowerCase()}</p>
+        <p className="text-faint">{say.spoiledBy(protocol.spoils.toLowerCase())}</p>
         {protocol.caution !== 'None.' && <p className="font-semibold">{protocol.caution}</p>}
         <DemonstrationDrawing record={record} protocol={protocol} />
       </div>
@@ -88,7 +85,7 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
               onGo(next);
             }}
           >
-            {next === null ? 'Finish' : `Next: ${getProtocol(next).name.toLowerCase()}`}{' '}
+            {next === null ? 'Finish' : say.next(getProtocol(next).name.toLowerCase())}{' '}
             <ArrowRight aria-hidden size={18} />
           </Button>
         </div>
@@ -119,7 +116,7 @@ function CareFirst({ record, protocol }: { record: PersonRecord; protocol: Proto
         role={verdict === 'blocked' ? 'alert' : 'note'}
       >
         {side === null ? '' : `${capitalise(side)}: `}
-        {verdict === 'blocked' ? 'not to be taken. ' : ''}
+        {verdict === 'blocked' ? say.notTaken : ''}
         {reasons.join(' ')}
       </p>
     ));
@@ -185,12 +182,7 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
           <NotTaken key={String(side)} record={record} measure={measure} side={side} />
         ))}
       </div>
-      {way === 'typed' && (
-        <p className="text-faint">
-          Enter saves and leads on. An empty field and Enter skips it. Lengths may be written as 34
-          1/2 in, 3&apos;2&quot; or 86.5 cm.
-        </p>
-      )}
+      {way === 'typed' && <p className="text-faint">{say.enterSavesLeadsEmpty}</p>}
     </div>
   );
 }

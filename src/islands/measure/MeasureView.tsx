@@ -17,6 +17,7 @@ import { MeasureStep } from './MeasureStep.tsx';
 import { RoundOverview } from './RoundOverview.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { measureView as say } from './words.ts';
 
 /** A round: consent and stop signs first, then one measure a screen. */
 export function MeasureView() {
@@ -50,7 +51,7 @@ export function MeasureView() {
 function AskConsent({ person }: { person: Person }) {
   return (
     <section>
-      <h1>Does {person.name} agree?</h1>
+      <h1>{say.doesAgree(person.name)}</h1>
       <ConsentForm person={person} />
     </section>
   );
@@ -64,18 +65,15 @@ function AskFirst({ person }: { person: Person }) {
   };
   return (
     <section>
-      <h1>Before the first measure</h1>
-      <p>
-        Ask these in your own words. A yes to one of the first three groups means no measuring and
-        no set-up until it is cleared. Ask before you touch.
-      </p>
+      <h1>{say.beforeFirstMeasure}</h1>
+      <p>{say.askTheseYourOwn}</p>
       {stops.length > 0 ? (
         <StopPanel role="alert">
-          <h2>Stop here</h2>
+          <h2>{say.stopHere}</h2>
           <ProblemList problems={stops} />
         </StopPanel>
       ) : (
-        <Button onClick={noneOfThese}>None of these, go on</Button>
+        <Button onClick={noneOfThese}>{say.noneTheseGo}</Button>
       )}
       {told}
       <StopSigns person={person} />

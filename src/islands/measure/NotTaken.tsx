@@ -8,13 +8,14 @@ import { writeDate } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { notTaken as say } from './words.ts';
 
 export const REASON_WORDS: Readonly<Record<NotDoneReason, string>> = {
   declined: 'declined',
-  'not-allowed': 'not allowed',
+  'not-allowed': say.notAllowed,
   pain: 'stopped: pain',
-  'nerve-sign': 'stopped: tingling or burning',
-  other: 'another reason',
+  'nerve-sign': say.stoppedTinglingBurning,
+  other: say.anotherReason,
 };
 
 /** Which caution a stopped test suggests. */
@@ -62,21 +63,21 @@ export function NotTaken({ record, measure, side }: NotTakenProps) {
       severity: 'stop',
       clearedBy: null,
       clearedAt: null,
-      note: `in a test: ${measure}`,
+      note: say.test(measure),
     };
     write(() => changePerson(person.id, ({ cautions }) => ({ cautions: [...cautions, caution] })));
   };
   return (
     <div className="[&_label]:inline-block [&_label]:first-letter:uppercase">
       <label>
-        {side === null ? 'Not' : `${side} not`} taken?{' '}
+        {say.taken(side === null ? 'Not' : say.not(side))}
         <WordSelect
           value={entry?.reason ?? ''}
           onChange={(event) => {
             choose(event.target.value);
           }}
         >
-          <option value="">say why</option>
+          <option value="">{say.sayWhy}</option>
           {Object.entries(REASON_WORDS).map(([reason, words]) => (
             <option key={reason} value={reason}>
               {words}
@@ -87,7 +88,7 @@ export function NotTaken({ record, measure, side }: NotTakenProps) {
       {entry !== null && <span className="text-faint"> {writeDate(entry.at)}</span>}
       {kind !== null && !isNoted && (
         <p className="font-semibold">
-          {kind.name}? <WordButton onClick={noteCaution}>Keep it as a stop sign</WordButton>{' '}
+          {kind.name}? <WordButton onClick={noteCaution}>{say.keepAsStopSign}</WordButton>{' '}
           <span className="text-faint">{kind.advice}</span>
         </p>
       )}

@@ -14,6 +14,7 @@ import { questionTaken } from './questionTaken.ts';
 import { readTyped } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { readingField as say } from './words.ts';
 
 interface ReadingFieldProps {
   record: PersonRecord;
@@ -96,7 +97,7 @@ export function ReadingField(props: ReadingFieldProps) {
   const makeReading = (value: number, text: string): Reading => {
     const at = new Date().toISOString();
     if (reading !== null) {
-      return { ...correctReading(reading, value, 'typed over', at), raw: { typed: text } };
+      return { ...correctReading(reading, value, say.typedOver, at), raw: { typed: text } };
     }
     return {
       id: newId,
@@ -150,7 +151,7 @@ export function ReadingField(props: ReadingFieldProps) {
             {problem.message} {problem.hint}
           </>
         ) : draft !== null ? (
-          'not saved yet'
+          say.notSavedYet
         ) : reading !== null ? (
           'saved'
         ) : (
@@ -160,14 +161,13 @@ export function ReadingField(props: ReadingFieldProps) {
       {told}
       {theirs !== null && (
         <p role="alert">
-          Not saved: {writeValue(theirs.value, protocol.unit, unit)} was entered elsewhere
-          meanwhile.{' '}
+          {say.notSavedEnteredElsewhere(writeValue(theirs.value, protocol.unit, unit))}
           <WordButton
             onClick={() => {
               keepMine(theirs);
             }}
           >
-            Keep mine
+            {say.keepMine}
           </WordButton>{' '}
           <WordButton
             onClick={() => {
@@ -175,7 +175,7 @@ export function ReadingField(props: ReadingFieldProps) {
               setDraft(null);
             }}
           >
-            Take the other
+            {say.takeOther}
           </WordButton>
         </p>
       )}

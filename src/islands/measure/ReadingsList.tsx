@@ -14,6 +14,7 @@ import { readTyped } from '../shared/readTyped.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { readingsList as say } from './words.ts';
 
 /** Every reading of one measure, newest first: each can be put right or set aside, with a reason. */
 export function ReadingsList({ record, measure }: { record: PersonRecord; measure: MeasureId }) {
@@ -27,8 +28,7 @@ export function ReadingsList({ record, measure }: { record: PersonRecord; measur
       data-testid="readings-list"
     >
       <summary>
-        {readings.length === 1 ? 'The one reading' : `All ${String(readings.length)} readings`} of
-        this measure
+        {say.measure(readings.length === 1 ? say.oneReading : say.allReadings(readings.length))}
       </summary>
       <ul>
         {readings.map((reading) => (
@@ -54,9 +54,9 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
       <span className={isCounted(reading) ? '' : 'text-faint line-through'}>{write(value)}</span>{' '}
       <span className="text-faint">
         {told.join(', ')}
-        {corrected != null && `; first ${write(corrected.from)}, ${corrected.reason}`}
-        {setAside != null && `; set aside: ${setAside.reason}`}
-        {reading.isSimulated === true && '; simulated, counts for nothing'}
+        {corrected != null && say.first(write(corrected.from), corrected.reason)}
+        {setAside != null && say.setAside(setAside.reason)}
+        {reading.isSimulated === true && say.simulatedCountsForNothing}
         {reading.note !== '' && `; ${reading.note}`}
       </span>{' '}
       {open === null && (
@@ -66,7 +66,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
               setOpen('value');
             }}
           >
-            correct
+            {say.correct}
           </WordButton>{' '}
           {!isSetAside ? (
             <WordButton
@@ -74,7 +74,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
                 setOpen('reason');
               }}
             >
-              set aside
+              {say.setAsideWord}
             </WordButton>
           ) : (
             <WordButton
@@ -82,7 +82,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
                 save(() => saveReading(personId, { ...reading, setAside: null }));
               }}
             >
-              count it again
+              {say.countAgain}
             </WordButton>
           )}
         </>
@@ -146,7 +146,7 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
     >
       {told}
       {asksValue && (
-        <Field label="Right value">
+        <Field label={say.rightValue}>
           <input
             autoFocus
             value={text}
@@ -156,7 +156,7 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
           />
         </Field>
       )}
-      <Field label="Why">
+      <Field label={say.why}>
         <input
           required
           autoFocus={!asksValue}
@@ -167,9 +167,9 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
         />
       </Field>
       <div className="my-4 flex flex-wrap gap-3">
-        <Button type="submit">{asksValue ? 'Correct it' : 'Set it aside'}</Button>
+        <Button type="submit">{asksValue ? say.correctIt : say.setItAside}</Button>
         <Button isPlain onClick={onDone}>
-          Leave it
+          {say.leave}
         </Button>
       </div>
       <ProblemList problems={problems} />

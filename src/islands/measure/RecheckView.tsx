@@ -14,6 +14,7 @@ import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/writeValue.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { recheckView as say } from './words.ts';
 
 interface RecheckViewProps {
   record: RevisedRecord;
@@ -39,25 +40,23 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
   if (asked === null) {
     return (
       <p>
-        <WordButton onClick={ask}>Which readings are worth repeating?</WordButton>
+        <WordButton onClick={ask}>{say.whichReadingsWorthRepeating}</WordButton>
       </p>
     );
   }
-  if (asked === 'working') return <p role="status">Solving every pose with one reading more…</p>;
+  if (asked === 'working') return <p role="status">{say.solvingEveryPoseWith}</p>;
   if (!asked.ok) return <ProblemList problems={asked.problems} />;
   const { value } = asked;
   if (value.length === 0)
     return (
       <p role="status">
-        {record.readings.length === 0
-          ? 'No set-up yet whose readings could be repeated.'
-          : 'Nothing is worth repeating: one reading more would hardly change a set-up.'}
+        {record.readings.length === 0 ? say.noSetUpYet : say.nothingWorthRepeatingOne}
       </p>
     );
   const only = sortByPosture(value.map((each) => each.measure));
   return (
     <section role="status">
-      <h2>Worth repeating</h2>
+      <h2>{say.worthRepeating}</h2>
       <ol>
         {value.map(({ measure, side, errorNow, errorThen, depthGain, setUps, most }) => {
           const protocol = getProtocol(measure);
@@ -72,7 +71,7 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
               {most !== null && `; ${sayMost(most, unit)}`}
               {depthGain >= 0.1 && (
                 <span className="text-faint">
-                  ; the depths of {setUps} set-ups together come {depthGain.toFixed(1)} further
+                  {say.depthsSetUpsTogether(setUps, depthGain.toFixed(1))}
                 </span>
               )}
             </li>
@@ -84,7 +83,7 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
           setQuery({ only: only.join(','), step: only[0] ?? null });
         }}
       >
-        Measure these again
+        {say.measureTheseAgain}
       </Button>
     </section>
   );

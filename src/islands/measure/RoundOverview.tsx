@@ -18,6 +18,7 @@ import { RoundWords } from './HowTaken.tsx';
 import { REASON_WORDS } from './NotTaken.tsx';
 import { RecheckView } from './RecheckView.tsx';
 import { Button, ButtonLink, WordButton } from '../shared/ui/Button.tsx';
+import { roundOverview as say } from './words.ts';
 
 function countReadings(record: PersonRecord, measure: MeasureId): string {
   const set = calcMeasureSet(record.readings);
@@ -25,24 +26,24 @@ function countReadings(record: PersonRecord, measure: MeasureId): string {
   const allowed = sides.filter(
     (side) => judgeMeasuring(record.person, getProtocol(measure), side).verdict !== 'blocked',
   );
-  if (allowed.length === 0) return 'not allowed';
+  if (allowed.length === 0) return say.notAllowed;
   const left = allowed.flatMap((side) => {
     const open = findNotDone(record, measure, side);
     if (open !== null) return [`${side === null ? '' : `${side} `}${REASON_WORDS[open.reason]}`];
     return set.has(measureKey(measure, side))
       ? []
-      : [side === null ? 'not yet' : `${side} not yet`];
+      : [side === null ? say.notYet : say.notYetOf(side)];
   });
   if (left.length === 0) return 'done';
-  return left.length === SIDES.length && left.every((each) => each.endsWith('not yet'))
-    ? 'not yet'
+  return left.length === SIDES.length && left.every((each) => each.endsWith(say.notYet))
+    ? say.notYet
     : left.join(', ');
 }
 
 const TITLES: Readonly<Record<RoundKind, string>> = {
-  short: 'A short round',
-  full: 'A full round',
-  recheck: 'A re-check',
+  short: say.shortRound,
+  full: say.fullRound,
+  recheck: say.reCheck,
 };
 
 interface OverviewProps {
@@ -66,17 +67,18 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
       <RoundChoice kind={kind} />
       {kind === 'short' && <PoseChoice chosen={poseIds} />}
       <p>
-        <RoundWords />. Both are kept with each reading.
+        <RoundWords />
+        {say.bothKeptWithEach}
       </p>
       <GuardianLine person={record.person} />
       <p>
-        {left.length === 0
-          ? kind === 'short'
-            ? 'Everything the poses need is measured.'
-            : 'Everything here is measured.'
-          : `${String(left.length)} of ${String(round.length)} measures are left.`}{' '}
-        One reading a side is enough to begin; two make it surer. Stop at the first firm resistance;
-        never press.
+        {say.oneReadingSideEnough(
+          left.length === 0
+            ? kind === 'short'
+              ? say.everythingPosesNeedMeasured
+              : say.everythingHereMeasured
+            : say.measuresLeft(left.length, round.length),
+        )}
       </p>
       <div className="my-4 flex flex-wrap gap-3">
         <Button
@@ -84,13 +86,13 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
             onGo(next);
           }}
         >
-          {left.length === round.length ? 'Begin' : left.length === 0 ? 'Measure again' : 'Go on'}
+          {left.length === round.length ? 'Begin' : left.length === 0 ? say.measureAgain : say.go}
           {': '}
           {getProtocol(next).name.toLowerCase()}
         </Button>
         {left.length < round.length && (
           <ButtonLink isPlain href={`/set-up?id=${encodeURIComponent(record.person.id)}`}>
-            See the set-up
+            {say.seeSetUp}
           </ButtonLink>
         )}
       </div>
@@ -120,7 +122,7 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
             setWantsAll(!wantsAll);
           }}
         >
-          {wantsAll ? 'Show only what is left' : 'Show what is done too'}
+          {wantsAll ? say.showOnlyWhatLeft : say.showWhatDoneToo}
         </WordButton>
       )}
       {record.readings.length > 0 && <BodyView record={record} />}
@@ -134,8 +136,7 @@ function GuardianLine({ person }: { person: Person }) {
   const { guardian } = person.intake;
   return (
     <p className="font-semibold">
-      Under 18: no end of range, and a guardian is present
-      {guardian === '' ? '. Nobody is named yet.' : `: ${guardian}.`}
+      {say.underNoEndRange(guardian === '' ? say.nobodyNamedYet : `: ${guardian}.`)}
     </p>
   );
 }
@@ -154,9 +155,10 @@ function PoseChoice({ chosen }: { chosen: readonly string[] }) {
   return (
     <details className="*:[div]:max-w-248 *:[div]:columns-[14rem]">
       <summary>
-        For{' '}
-        {isAll ? 'every pose' : chosen.length === 1 ? 'one pose' : `${String(chosen.length)} poses`}
-        : {String(findShortRound(chosen).length)} measures
+        {say.forMeasures(
+          isAll ? say.everyPose : chosen.length === 1 ? say.onePose : say.poses(chosen.length),
+          findShortRound(chosen).length,
+        )}
       </summary>
       <div>
         {POSES.map(({ id, name }) => (
@@ -180,17 +182,17 @@ function PoseChoice({ chosen }: { chosen: readonly string[] }) {
 function RoundChoice({ kind }: { kind: RoundKind }) {
   const [, setQuery] = useQuery();
   const offers = [
-    { kind: 'short', words: 'what the poses need', query: { round: null, only: null } },
+    { kind: 'short', words: say.whatPosesNeed, query: { round: null, only: null } },
     { kind: 'full', words: 'everything', query: { round: 'full', only: null } },
   ] as const;
   return (
     <p>
-      Measure{' '}
+      {say.measure}
       {offers
         .filter((each) => each.kind !== kind)
         .map(({ kind: id, words, query }, i) => (
           <span key={id}>
-            {i > 0 && ', or '}
+            {i > 0 && say.or}
             <WordButton
               onClick={() => {
                 setQuery(query);
@@ -199,8 +201,8 @@ function RoundChoice({ kind }: { kind: RoundKind }) {
               {words}
             </WordButton>
           </span>
-        ))}{' '}
-      instead.
+        ))}
+      {say.instead}
     </p>
   );
 }

@@ -11,6 +11,7 @@ import { findNextSlot, type Slot } from './slots.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import type { Reading } from '../../core/measures/reading.ts';
 import { Button } from '../shared/ui/Button.tsx';
+import { stopwatch as say } from './words.ts';
 
 interface StopwatchProps {
   record: PersonRecord;
@@ -87,11 +88,11 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
   return (
     <section
       className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80"
-      aria-label="Stopwatch"
+      aria-label={say.stopwatch}
     >
       <div className={clsx(LIVE_ROW, next?.side === 'right' && ON_THE_RIGHT)}>
         <p className="m-0 font-serif text-[3.5rem] leading-none font-semibold max-phone:text-[2.6rem]">
-          {next?.side ?? 'all taken'}
+          {next?.side ?? say.allTaken}
         </p>
         <p className="m-0 min-w-[5.2ch] text-right text-[7rem] leading-none whitespace-nowrap max-phone:min-w-[4.4ch] max-phone:text-[4.2rem] [&_span]:text-[3rem]">
           {seconds.toFixed(1)}
@@ -100,10 +101,12 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
       </div>
       <div className="my-4 flex flex-wrap gap-3">
         <Button onClick={press}>
-          {startedAt !== null ? 'Stop' : next === null ? 'Next measure' : 'Start'} <kbd>Space</kbd>
+          {startedAt !== null ? 'Stop' : next === null ? say.nextMeasure : 'Start'}{' '}
+          <kbd>{say.space}</kbd>
         </Button>
         <Button isPlain onClick={undo} disabled={lastId === null}>
-          Undo <kbd>⌫</kbd>
+          {say.undo}
+          <kbd>⌫</kbd>
         </Button>
       </div>
       {told}

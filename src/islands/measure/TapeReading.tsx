@@ -15,6 +15,7 @@ import { writeValue } from '../shared/writeValue.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { tapeReading as say } from './words.ts';
 
 interface TapeReadingProps {
   record: PersonRecord;
@@ -45,9 +46,7 @@ export function TapeReading(props: TapeReadingProps) {
   const known = lengthsOf(reading);
 
   if (body === null) {
-    return row === 0 ? (
-      <p className="font-semibold">The tape needs this leg’s heights: measure them first.</p>
-    ) : null;
+    return row === 0 ? <p className="font-semibold">{say.tapeNeedsLegsHeights}</p> : null;
   }
   const take = (): boolean => {
     const given: Record<string, number> = {};
@@ -105,8 +104,8 @@ export function TapeReading(props: TapeReadingProps) {
   return (
     <fieldset className="mb-2 [&_label]:mt-[0.35rem] [&_label]:block [&_strong]:font-serif [&_strong]:text-[1.3rem] [&_strong]:leading-[normal] [&_strong]:font-semibold">
       <legend>
-        <strong>{side ?? 'tape'}</strong>,{' '}
-        {['first', 'second', 'third'][row] ?? `${String(row + 1)}th`} reading
+        <strong>{side ?? 'tape'}</strong>
+        {say.reading(['first', 'second', 'third'][row] ?? `${String(row + 1)}th`)}
       </legend>
       {form.fields.map(({ id, name, usual }, i) => {
         const before = known[id];

@@ -13,19 +13,20 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { valueLine as text } from './words.ts';
 
 /** What has changed by more than measuring alone would show. */
 function sayDifference(
   { difference, smallestReal, verdict }: Comparison,
   write: (value: number) => string,
 ): string {
-  if (verdict === 'other-state') return 'not compared: cold and warm differ by themselves';
-  if (verdict === 'other-posture') return 'not compared: it was taken in another posture';
-  if (verdict === 'other-measurer') return 'not called a change: someone else measured';
+  if (verdict === 'other-state') return text.notComparedColdWarm;
+  if (verdict === 'other-posture') return text.notComparedTakenAnother;
+  if (verdict === 'other-measurer') return text.notCalledChangeSomeone;
   const signed = `${difference < 0 ? '−' : '+'} ${write(Math.abs(difference))}`;
   return verdict === 'real'
-    ? `${signed}, more than the ${write(smallestReal)} of measuring error`
-    : `${signed}, inside the ${write(smallestReal)} of measuring error`;
+    ? text.moreThanMeasuringError(signed, write(smallestReal))
+    : text.insideMeasuringError(signed, write(smallestReal));
 }
 
 /** Left against right, against their own error. */
@@ -46,7 +47,7 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
     return (
       <div className="col-span-full font-semibold">
         {swapped.message} {swapped.hint}{' '}
-        <WordButton onClick={changeOver}>Change them over</WordButton>
+        <WordButton onClick={changeOver}>{text.changeThemOver}</WordButton>
         {told}
       </div>
     );
@@ -59,8 +60,8 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
   return (
     <p className="col-span-full">
       {verdict === 'noise'
-        ? `No clear difference between left and right: ${apart}, and measuring alone gives up to ${error}.`
-        : `The ${difference < 0 ? 'left' : 'right'} has ${apart} less, more than the ${error} of measuring error.`}
+        ? text.noClearDifferenceBetween(apart, error)
+        : text.hasLessMoreThan(difference < 0 ? 'left' : 'right', apart, error)}
     </p>
   );
 }
@@ -79,7 +80,7 @@ export function ValueLine({ record, measure, side, before }: ValueLineProps) {
   const value = calcMeasureValue(record.readings, measure, side);
   const earlier = calcMeasureValue(before, measure, side);
   if (value === null)
-    return <p className="text-faint border-t border-hair pt-[0.4rem]">no reading yet</p>;
+    return <p className="text-faint border-t border-hair pt-[0.4rem]">{text.noReadingYet}</p>;
   const third = findThirdReadingNote(value);
   const write = (each: number): string => writeValue(each, protocol.unit, unit);
   const isOld = earlier?.takenAt === value.takenAt;
@@ -96,11 +97,11 @@ export function ValueLine({ record, measure, side, before }: ValueLineProps) {
           {write(value.value)}
         </span>{' '}
         ± {write(value.error)}
-        {value.readingIds.length > 1 && `, spread ${write(value.spread)}`}
+        {value.readingIds.length > 1 && text.spread(write(value.spread))}
         {isOld && <span className="text-faint">, {writeDate(value.takenAt)}</span>}
       </p>
       <details>
-        <summary className="text-faint">how sure this is</summary>
+        <summary className="text-faint">{text.howSure}</summary>
         {explainError(value).map((each) => (
           <p key={each}>{each}</p>
         ))}
@@ -110,8 +111,11 @@ export function ValueLine({ record, measure, side, before }: ValueLineProps) {
       )}
       {earlier !== null && !isOld && (
         <p className="text-faint">
-          before: {write(earlier.value)}, {writeDate(earlier.takenAt)};{' '}
-          {sayDifference(compareValues(value, earlier), write)}
+          {text.before(
+            write(earlier.value),
+            writeDate(earlier.takenAt),
+            sayDifference(compareValues(value, earlier), write),
+          )}
         </p>
       )}
     </div>

@@ -16,6 +16,7 @@ import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { KINDS, makePages, type Kind, type PaperRequest } from './makePages.ts';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { paperView as say } from './words.ts';
 
 /** What goes onto paper: cards for the mat, or the feet in true size. */
 export function PaperView() {
@@ -32,7 +33,7 @@ export function PaperView() {
   return (
     <>
       <PersonSentence person={record.person} here="set-up" />
-      <h1 className="print:hidden">On paper</h1>
+      <h1 className="print:hidden">{say.paper}</h1>
       <div className="grid grid-cols-[18rem_minmax(0,1fr)] gap-8 max-phone:grid-cols-[minmax(0,1fr)] print:block">
         <PaperChoice
           request={request}
@@ -56,7 +57,7 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
   const all = [...POSES, ...(kind === 'template' ? [] : LYING_POSES)];
   return (
     <form className="print:hidden">
-      <Field label="What">
+      <Field label={say.what}>
         <select
           value={kind}
           onChange={(event) => {
@@ -70,7 +71,7 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
           ))}
         </select>
       </Field>
-      <Field label="On">
+      <Field label={say.on}>
         <select
           value={paper}
           onChange={(event) => {
@@ -78,24 +79,24 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
           }}
         >
           <option value="a4">A4</option>
-          <option value="letter">Letter</option>
+          <option value="letter">{say.letter}</option>
         </select>
       </Field>
       {kind === 'template' && (
-        <Field label="Front foot">
+        <Field label={say.frontFoot}>
           <select
             value={side}
             onChange={(event) => {
               onChange({ side: event.target.value });
             }}
           >
-            <option value="right">right</option>
-            <option value="left">left</option>
+            <option value="right">{say.right}</option>
+            <option value="left">{say.left}</option>
           </select>
         </Field>
       )}
       <fieldset className="*:[div]:max-w-248 *:[div]:columns-[14rem]">
-        <legend>Poses</legend>
+        <legend>{say.poses}</legend>
         <div>
           {all.map(({ id, name }) => (
             <label key={id} className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
@@ -140,7 +141,7 @@ function Pages({ request, record }: PagesProps) {
   const answer = useAnswer(JSON.stringify({ ...request, record: request.record.revision }), () =>
     makePages(request),
   );
-  if (answer === null) return <p className="text-faint">Laying it out…</p>;
+  if (answer === null) return <p className="text-faint">{say.layingOut}</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const { pages, problems } = answer.value;
   const [first] = pages;
@@ -148,11 +149,11 @@ function Pages({ request, record }: PagesProps) {
   return (
     <section
       className="[&_img]:block [&_img]:max-w-full [&_img]:border [&_img]:border-hair [&_img]:bg-white [&_li]:print:break-after-page [&_ol]:grid [&_ol]:gap-4 print:[&_img]:max-w-none print:[&_img]:border-0 print:[&_ol]:block"
-      aria-label="Pages"
+      aria-label={say.pages}
     >
       <ProblemList problems={problems} />
       {first === undefined ? (
-        <p>Nothing to print yet: choose a pose that has a set-up.</p>
+        <p>{say.nothingPrintYetChoose}</p>
       ) : (
         <>
           <PageSize width={first.width} height={first.height} />
@@ -162,7 +163,7 @@ function Pages({ request, record }: PagesProps) {
                 window.print();
               }}
             >
-              Print
+              {say.print}
             </Button>
             <Button
               isPlain
@@ -170,13 +171,10 @@ function Pages({ request, record }: PagesProps) {
                 void savePdf(pages, title);
               }}
             >
-              Save as PDF
+              {say.saveAsPdf}
             </Button>
           </div>
-          <p className="text-faint print:hidden">
-            Print at 100 %. Every page has a bar of 100 mm: lay a ruler on it before you trust the
-            rest. Notes and answers about health are never printed.
-          </p>
+          <p className="text-faint print:hidden">{say.printEveryPageHas}</p>
           <ol>
             {pages.map((page) => (
               <PageItem key={page.name} page={page} />
@@ -212,7 +210,7 @@ function PageItem({ page }: { page: Page }) {
             saveFile(`${name}.svg`, svg, 'image/svg+xml');
           }}
         >
-          as SVG
+          {say.asSvg}
         </WordButton>{' '}
         <WordButton
           onClick={() => {
@@ -221,7 +219,7 @@ function PageItem({ page }: { page: Page }) {
             });
           }}
         >
-          as PNG
+          {say.asPng}
         </WordButton>
       </p>
     </li>

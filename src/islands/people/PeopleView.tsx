@@ -15,6 +15,7 @@ import { Reminders } from './Reminders.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { showToast } from '../shared/ui/toasts.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { peopleView as say } from './words.ts';
 
 /** The demo's reader brings the file validation along, which this page does without otherwise. */
 async function loadDemo(): Promise<void> {
@@ -53,7 +54,7 @@ export function PeopleView() {
     write(async () => {
       await removePerson(row.id);
       showToast({
-        words: `${row.person.name} is removed.`,
+        words: say.removed(row.person.name),
         action: {
           words: 'Undo',
           run: () => {
@@ -67,9 +68,9 @@ export function PeopleView() {
   return (
     <div className="max-w-240 pt-3">
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
-        <h1>Who is on the mat?</h1>
+        <h1>{say.whoMat}</h1>
         {present.length > 0 && (
-          <Field label="Find by name">
+          <Field label={say.findByName}>
             <input
               type="search"
               value={search}
@@ -84,9 +85,7 @@ export function PeopleView() {
       {told}
       {present.length === 0 ? <NobodyYet /> : null}
       {present.length > 0 && shown.length === 0 && (
-        <p className="text-faint">
-          Nobody is called “{search}”. Clear the search, or add them below.
-        </p>
+        <p className="text-faint">{say.nobodyCalledClearSearch(search)}</p>
       )}
       <ul className="mt-2 mb-5 *:grid *:min-h-14 *:grid-cols-[minmax(12rem,1.2fr)_minmax(9rem,1fr)_auto] *:items-center *:gap-x-4 *:border-t *:border-hair *:last:border-b max-phone:*:grid-cols-1 max-phone:*:py-[0.4rem]">
         {shown.map((row) => (
@@ -116,16 +115,13 @@ function NobodyYet() {
   const { write, told } = useWrite();
   return (
     <div className="max-w-160 py-4">
-      <p>
-        Nobody yet. Write a name below to begin; a short round of measures follows, and then the
-        first set-up.
-      </p>
+      <p>{say.nobodyYetWriteName}</p>
       <Button
         onClick={() => {
           write(loadDemo);
         }}
       >
-        Look around with made-up people
+        {say.lookAroundWithMade}
       </Button>
       {told}
     </div>
@@ -137,10 +133,10 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
   const query = `?id=${encodeURIComponent(row.id)}`;
   const stopped = findStopSigns(row.person).length > 0;
   const state = stopped
-    ? 'a stop sign is set'
+    ? say.stopSignSet
     : latest === null
-      ? 'not measured yet'
-      : `measured ${latest === undefined ? '…' : writeDate(latest)}`;
+      ? say.notMeasuredYet
+      : say.measured(latest === undefined ? '…' : writeDate(latest));
   return (
     <li>
       <a
@@ -152,12 +148,13 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
       </a>
       <span className={stopped ? 'font-bold text-stop' : 'text-faint'}>{state}</span>
       <span className="flex flex-wrap items-center gap-x-[1.1rem] gap-y-1 *:inline-flex *:min-h-11 *:items-center">
-        <a href={`/person${query}`}>what to mind</a>
-        <a href={`/measure${query}`}>measure</a>
-        <a href={`/set-up${query}`}>set up</a>
-        <a href={`/session${query}`}>on the mat</a>
+        <a href={`/person${query}`}>{say.whatMind}</a>
+        <a href={`/measure${query}`}>{say.measure}</a>
+        <a href={`/set-up${query}`}>{say.setUp}</a>
+        <a href={`/session${query}`}>{say.mat}</a>
         <WordButton className="text-faint" onClick={onRemove}>
-          remove<span className="sr-only"> {row.person.name}</span>
+          {say.remove}
+          <span className="sr-only"> {row.person.name}</span>
         </WordButton>
       </span>
     </li>
@@ -171,7 +168,7 @@ function AddPerson() {
   const submit = (event: SubmitEvent): void => {
     event.preventDefault();
     if (name.trim() === '') {
-      setProblem('Name: it is empty. Write what you call this person.');
+      setProblem(say.nameEmptyWriteWhat);
       return;
     }
     write(async () => {
@@ -184,10 +181,10 @@ function AddPerson() {
       className="flex flex-wrap items-end gap-3 [&_label]:m-0 [&_label]:min-w-72 [&_p]:w-full"
       onSubmit={submit}
     >
-      <Field label="Someone new">
+      <Field label={say.someoneNew}>
         <input
           value={name}
-          placeholder="Name"
+          placeholder={say.name}
           autoComplete="off"
           aria-invalid={problem !== null}
           aria-describedby={problem === null ? undefined : 'name-problem'}
@@ -198,7 +195,8 @@ function AddPerson() {
         />
       </Field>
       <Button type="submit">
-        <UserPlus aria-hidden size={18} /> Add and measure
+        <UserPlus aria-hidden size={18} />
+        {say.addMeasure}
       </Button>
       {problem !== null && (
         <p id="name-problem" role="alert">
@@ -219,7 +217,7 @@ function Gone({
 }) {
   return (
     <details className="mt-6">
-      <summary>Removed people ({rows.length})</summary>
+      <summary>{say.removedPeople(rows.length)}</summary>
       <ul>
         {rows.map((row) => (
           <li key={row.id}>
@@ -229,7 +227,8 @@ function Gone({
                 onRestore(row);
               }}
             >
-              bring back<span className="sr-only"> {row.person.name}</span>
+              {say.bringBack}
+              <span className="sr-only"> {row.person.name}</span>
             </WordButton>
           </li>
         ))}

@@ -2,6 +2,7 @@ import { isNearlyFull } from '../shared/storage.ts';
 import { useBackup } from '../shared/useBackup.ts';
 import { useStorage } from '../shared/useStorage.ts';
 import { writeDate } from '../shared/writeValue.ts';
+import { reminders as say } from './words.ts';
 
 /** That it is time for a backup, or that room runs short. */
 export function Reminders() {
@@ -13,10 +14,10 @@ export function Reminders() {
     <p className="font-semibold" role="status">
       {backup?.isDue === true &&
         (backup.madeAt === null
-          ? 'There is no backup yet of what is kept here. '
-          : `The last backup is of ${writeDate(backup.madeAt)}; there is newer data. `)}
-      {isFull && 'This browser’s room for data is nearly full. '}
-      <a href="/files">{backup?.isDue === true ? 'Back up' : 'See the files page'}</a>
+          ? say.thereNoBackupYet
+          : say.lastBackupThereNewer(writeDate(backup.madeAt)))}
+      {isFull && say.browsersRoomForData}
+      <a href="/files">{backup?.isDue === true ? say.backUp : say.seeFilesPage}</a>
     </p>
   );
 }

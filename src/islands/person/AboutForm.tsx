@@ -3,11 +3,12 @@ import { changePerson, type PersonAnswer } from '../../data/people.ts';
 import { SavedField } from '../shared/SavedField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { aboutForm as say } from './words.ts';
 
 const EXPERIENCE: readonly { readonly value: Experience; readonly words: string }[] = [
-  { value: 'new', words: 'new: keeps a tenth of every range in reserve' },
-  { value: 'steady', words: 'steady: keeps a twentieth in reserve' },
-  { value: 'seasoned', words: 'seasoned: keeps nothing in reserve' },
+  { value: 'new', words: say.newKeepsTenthEvery },
+  { value: 'steady', words: say.steadyKeepsTwentiethReserve },
+  { value: 'seasoned', words: say.seasonedKeepsNothingReserve },
 ];
 
 const NAME: PersonAnswer = {
@@ -32,8 +33,7 @@ const BODY_MASS: PersonAnswer = {
   write: (_, text) => ({ bodyMassKg: toNumber(text) }),
 };
 
-const checkName = (text: string): string | null =>
-  text === '' ? 'A name is needed. It is not saved.' : null;
+const checkName = (text: string): string | null => (text === '' ? say.nameNeededNotSaved : null);
 
 /** A number that may be left out; one that cannot be right is said and not saved. */
 const checkNumber =
@@ -43,10 +43,10 @@ const checkNumber =
     const fits = number >= low && number <= high && (!whole || Number.isInteger(number));
     return text === '' || fits
       ? null
-      : `${label}: “${text}” is not ${whole ? 'a year' : 'a number'} from ${String(low)} to ${String(high)}. It is not saved.`;
+      : say.notFromNotSaved(label, text, whole ? say.year : say.number, low, high);
   };
-const checkBirthYear = checkNumber('Born in', [1900, 2100], true);
-const checkBodyMass = checkNumber('Body mass, kg (optional)', [10, 400], false);
+const checkBirthYear = checkNumber(say.born, [1900, 2100], true);
+const checkBodyMass = checkNumber(say.bodyMassKgOptional, [10, 400], false);
 
 /** Who someone is, and what the sums need of it. */
 export function AboutForm({ person }: { person: Person }) {
@@ -54,8 +54,8 @@ export function AboutForm({ person }: { person: Person }) {
   const reference = useWrite();
   return (
     <div>
-      <SavedField label="Name" person={person} answer={NAME} check={checkName} />
-      <Field label="Experience">
+      <SavedField label={say.name} person={person} answer={NAME} check={checkName} />
+      <Field label={say.experience}>
         <select
           value={person.experience}
           onChange={(event) => {
@@ -73,21 +73,21 @@ export function AboutForm({ person }: { person: Person }) {
       {experience.told}
       <div className="grid max-w-120 grid-cols-2 gap-4">
         <SavedField
-          label="Born in"
+          label={say.born}
           person={person}
           answer={BIRTH_YEAR}
           check={checkBirthYear}
           inputMode="decimal"
         />
         <SavedField
-          label="Body mass, kg (optional)"
+          label={say.bodyMassKgOptional}
           person={person}
           answer={BODY_MASS}
           check={checkBodyMass}
           inputMode="decimal"
         />
       </div>
-      <Field label="Reference bands (only what is shown beside the values)">
+      <Field label={say.referenceBandsOnlyWhat}>
         <select
           value={person.sexForReference ?? ''}
           onChange={(event) => {
@@ -96,14 +96,14 @@ export function AboutForm({ person }: { person: Person }) {
             reference.write(() => changePerson(person.id, () => ({ sexForReference: chosen })));
           }}
         >
-          <option value="">not said</option>
-          <option value="female">of women</option>
-          <option value="male">of men</option>
+          <option value="">{say.notSaid}</option>
+          <option value="female">{say.women}</option>
+          <option value="male">{say.men}</option>
         </select>
       </Field>
       {reference.told}
-      <SavedField label="Private notes (never printed)" person={person} answer={NOTES} rows={3} />
-      <p className="text-faint">Everything here is saved as you leave a field.</p>
+      <SavedField label={say.privateNotesNeverPrinted} person={person} answer={NOTES} rows={3} />
+      <p className="text-faint">{say.everythingHereSavedAs}</p>
     </div>
   );
 }

@@ -1,12 +1,13 @@
 import type { AnswerChange, Person } from '../../core/person/person.ts';
 import { nameField } from '../shared/fieldWords.ts';
 import { writeDate } from '../shared/writeValue.ts';
+import { historyList as say } from './words.ts';
 
 const quote = (text: string): string => (text === '' ? 'nothing' : `“${text}”`);
 
 const sayAnswerChange = ({ field, from, to, isEarlier }: AnswerChange): string =>
   isEarlier === true
-    ? `${nameField(field)}: ${quote(to)}, before a later answer came in from a file`
+    ? say.beforeLaterAnswerCame(nameField(field), quote(to))
     : `${nameField(field)}: ${quote(from)} → ${quote(to)}`;
 
 /** Older files do not say when something was answered. */
@@ -25,7 +26,7 @@ export function HistoryList({ person }: { person: Person }) {
   return (
     <details className="[&_li]:border-b [&_li]:border-hair [&_li]:py-[0.15rem]">
       <summary>
-        {changes.length === 1 ? 'One change' : `${String(changes.length)} changes`} of these answers
+        {say.theseAnswers(changes.length === 1 ? say.oneChange : say.changes(changes.length))}
       </summary>
       <ul>
         {changes.map((change, i) => (

@@ -1,14 +1,15 @@
 import { isMinor, type Person } from '../../core/person/person.ts';
 import type { PersonAnswer } from '../../data/people.ts';
 import { SavedField } from '../shared/SavedField.tsx';
+import { intakeForm as say } from './words.ts';
 
 const QUESTIONS: readonly {
   readonly field: 'hurts' | 'operations' | 'wishes';
   readonly words: string;
 }[] = [
-  { field: 'hurts', words: 'What hurts, and when?' },
-  { field: 'operations', words: 'What was operated on or broken, and when?' },
-  { field: 'wishes', words: 'What do they come for?' },
+  { field: 'hurts', words: say.whatHurtsWhen },
+  { field: 'operations', words: say.whatOperatedBrokenWhen },
+  { field: 'wishes', words: say.whatDoTheyCome },
 ];
 
 const answerOf = (field: 'hurts' | 'operations' | 'wishes' | 'guardian'): PersonAnswer => ({
@@ -38,12 +39,12 @@ export function IntakeForm({ person }: { person: Person }) {
       ))}
       {isMinor(person, new Date().toISOString()) && (
         <SavedField
-          label="Under 18: the guardian who is present"
+          label={say.underGuardianWhoPresent}
           person={person}
           answer={INTAKE_ANSWERS.guardian}
         />
       )}
-      <p className="text-faint">Every answer may be left out. Changes are kept with their date.</p>
+      <p className="text-faint">{say.everyAnswerMayLeft}</p>
     </div>
   );
 }

@@ -13,6 +13,7 @@ import { HistoryList } from './HistoryList.tsx';
 import { IntakeForm } from './IntakeForm.tsx';
 import { writeDate } from '../shared/writeValue.ts';
 import { TheirData } from './TheirData.tsx';
+import { personView as say } from './words.ts';
 
 /** Who someone is, what to mind with them, and what is due to be measured again. */
 export function PersonView() {
@@ -25,22 +26,22 @@ export function PersonView() {
       <PersonSentence person={person} here="person" />
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)]">
         <section>
-          <h1>What to mind</h1>
+          <h1>{say.whatMind}</h1>
           <p className="text-faint">
             {person.cautionsAskedAt === null
-              ? 'Not asked yet. Nothing here is a diagnosis; local rules for teachers come first.'
-              : `Last asked ${writeDate(person.cautionsAskedAt)}. Nothing here is a diagnosis; local rules for teachers come first.`}
+              ? say.notAskedYetNothing
+              : say.lastAskedNothingHere(writeDate(person.cautionsAskedAt))}
           </p>
           <Noted person={person} />
           <StopSigns person={person} />
         </section>
         <section>
-          <h2>Who</h2>
+          <h2>{say.who}</h2>
           <AboutForm person={person} key={person.id} />
-          <h2>What they told</h2>
+          <h2>{say.whatTheyTold}</h2>
           <IntakeForm person={person} key={`intake ${person.id}`} />
           <HistoryList person={person} />
-          <h2>Due again</h2>
+          <h2>{say.dueAgain}</h2>
           <DueList record={record} />
           <TheirData person={person} key={`data ${person.id}`} />
         </section>
@@ -61,7 +62,7 @@ function Noted({ person }: { person: Person }) {
             {kind?.name ?? entry.id}
             {entry.side === null ? '' : `, ${entry.side}`}
           </strong>
-          {entry.clearedBy === null ? '' : `, cleared by ${entry.clearedBy}`}
+          {entry.clearedBy === null ? '' : say.clearedBy(entry.clearedBy)}
           {entry.note === '' ? '' : `: ${entry.note}`}
         </li>
       ))}
@@ -75,15 +76,15 @@ function DueList({ record }: { record: PersonRecord }) {
   if (values.length === 0) {
     return (
       <p>
-        Nothing is measured yet.{' '}
-        <a href={`/measure?id=${encodeURIComponent(record.person.id)}`}>Start a short round</a>
+        {say.nothingMeasuredYet}
+        <a href={`/measure?id=${encodeURIComponent(record.person.id)}`}>{say.startShortRound}</a>
       </p>
     );
   }
   const stale = values.filter((each) =>
     isStale(each.measure, each.takenAt, now, record.person.birthYear),
   );
-  if (stale.length === 0) return <p>Every value is fresh.</p>;
+  if (stale.length === 0) return <p>{say.everyValueFresh}</p>;
   return (
     <ul className="grid gap-[0.35rem]" data-testid="due">
       {stale.map((each) => (

@@ -11,6 +11,7 @@ import { useWrite } from '../shared/useWrite.tsx';
 import { writeDate } from '../shared/writeValue.ts';
 import { saveOwnCopy } from './saveOwnCopy.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { theirData as say } from './words.ts';
 
 /** What a person agreed to, their own copy, and the ways to be forgotten. */
 export function TheirData({ person }: { person: Person }) {
@@ -18,20 +19,22 @@ export function TheirData({ person }: { person: Person }) {
   const { write, told } = useWrite();
   return (
     <section id="their-data">
-      <h2>Their data</h2>
+      <h2>{say.theirData}</h2>
       {intake.consentToData === null ? (
         <Withdrawn person={person} />
       ) : (
         <p>
-          Agreed on {writeDate(intake.consentToData)}
-          {intake.consentWording === null ? '' : ` (wording of ${intake.consentWording})`}
-          {intake.guardian === '' ? '' : `, with ${intake.guardian}`}.{' '}
+          {say.agreed(
+            writeDate(intake.consentToData),
+            intake.consentWording === null ? '' : say.wording(intake.consentWording),
+            intake.guardian === '' ? '' : say.withWord(intake.guardian),
+          )}
           <WordButton
             onClick={() => {
               write(() => withdrawAll(person.id));
             }}
           >
-            They withdraw it
+            {say.theyWithdraw}
           </WordButton>
         </p>
       )}
@@ -42,12 +45,9 @@ export function TheirData({ person }: { person: Person }) {
           write(() => saveOwnCopy(person.id));
         }}
       >
-        Save their own copy
+        {say.saveTheirOwnCopy}
       </Button>
-      <p className="text-faint">
-        A page to read, with charts, pictures and your notes, and the person file. It is not
-        encrypted.
-      </p>
+      <p className="text-faint">{say.pageReadWithCharts}</p>
       {told}
       <Erasure person={person} />
     </section>
@@ -59,12 +59,10 @@ function Withdrawn({ person }: { person: Person }) {
   return (
     <>
       <p className="font-semibold">
-        {wasAgreed
-          ? 'They withdrew their consent. Give them their own copy if they want one, then erase them below.'
-          : 'They have not agreed yet that anything is kept.'}
+        {wasAgreed ? say.theyWithdrewTheirConsent : say.theyHaveNotAgreed}
       </p>
       <details>
-        <summary>{wasAgreed ? 'They agree again' : 'Ask them'}</summary>
+        <summary>{wasAgreed ? say.theyAgreeAgain : say.askThem}</summary>
         <ConsentForm person={person} />
       </details>
     </>
@@ -79,8 +77,8 @@ function Pictures({ person }: { person: Person }) {
     <>
       <p>
         {since === null
-          ? 'Pictures are not kept: they have not agreed to it.'
-          : `Pictures may be kept, since ${writeDate(since)}; ${String(count)} here.`}{' '}
+          ? say.picturesNotKeptThey
+          : say.picturesMayKeptSince(writeDate(since), count)}{' '}
         <WordButton
           onClick={() => {
             write(() =>
@@ -91,10 +89,10 @@ function Pictures({ person }: { person: Person }) {
           }}
         >
           {since === null
-            ? 'They agree to pictures'
+            ? say.theyAgreePictures
             : count === 0
-              ? 'They withdraw it'
-              : `They withdraw it: delete ${count === 1 ? 'the picture' : `all ${String(count)}`}`}
+              ? say.theyWithdraw
+              : say.theyWithdrawDelete(count === 1 ? say.picture : say.all(count))}
         </WordButton>
       </p>
       {told}
@@ -119,7 +117,7 @@ function Erasure({ person }: { person: Person }) {
             write(() => leave(removePerson(person.id)));
           }}
         >
-          Remove
+          {say.remove}
         </Button>
         <Button
           isPlain
@@ -128,27 +126,20 @@ function Erasure({ person }: { person: Person }) {
             setIsAsking(!isAsking);
           }}
         >
-          Erase now
+          {say.eraseNow}
         </Button>
       </div>
-      <p className="text-faint">
-        Someone removed can be brought back for {REMOVED_DAYS} days; then everything of theirs is
-        erased automatically.
-      </p>
+      <p className="text-faint">{say.someoneRemovedCanBrought(REMOVED_DAYS)}</p>
       {isAsking && (
         <StopPanel role="alert">
-          <p>
-            Every reading, session, set-up, picture and note of {person.name} goes from this browser
-            now, and cannot be brought back. Backups and files that you saved are not changed:
-            delete them too.
-          </p>
+          <p>{say.everyReadingSessionSet(person.name)}</p>
           <div className="my-4 flex flex-wrap gap-3">
             <Button
               onClick={() => {
                 write(() => leave(erasePerson(person.id)));
               }}
             >
-              Erase everything of {person.name}
+              {say.eraseEverything(person.name)}
             </Button>
             <Button
               isPlain
@@ -156,7 +147,7 @@ function Erasure({ person }: { person: Person }) {
                 setIsAsking(false);
               }}
             >
-              Leave it
+              {say.leave}
             </Button>
           </div>
         </StopPanel>

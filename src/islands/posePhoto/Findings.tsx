@@ -4,24 +4,25 @@ import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/writeValue.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { findings as say } from './words.ts';
 
 /** What a picture shows beside its plan; what differs by more than the error comes first. */
 export function Findings({ findings }: { findings: readonly PoseFinding[] | null }) {
   const unit = useUnit();
-  if (findings === null) return <p>The comparison stands here once every mark is placed.</p>;
+  if (findings === null) return <p>{say.comparisonStandsHereOnce}</p>;
   const sorted = findings.toSorted((a, b) => Number(a.isAsPlanned) - Number(b.isAsPlanned));
   const different = findings.filter((each) => !each.isAsPlanned).length;
   return (
     <div role="status">
       <h2>
         {different === 0
-          ? 'As planned'
+          ? say.asPlanned
           : different === 1
-            ? 'One thing differs'
-            : `${String(different)} things differ`}
+            ? say.oneThingDiffers
+            : say.thingsDiffer(different)}
       </h2>
       <Table look="list" data-testid="holds">
-        <caption className="sr-only">Photo beside plan</caption>
+        <caption className="sr-only">{say.photoBesidePlan}</caption>
         <TableHead columns={['What', 'Planned', 'Seen', 'Error', 'So it']} />
         <tbody>
           {sorted.map(({ id, name, unit: own, planned, seen, error, isAsPlanned, words }) => (
@@ -35,10 +36,7 @@ export function Findings({ findings }: { findings: readonly PoseFinding[] | null
           ))}
         </tbody>
       </Table>
-      <p className="text-faint">
-        A difference inside the error is no difference. The error is that of placing the marks, of a
-        camera turned by up to 10°, and 5° or 3 cm for what skin and cloth hide.
-      </p>
+      <p className="text-faint">{say.differenceInsideErrorNo}</p>
     </div>
   );
 }

@@ -26,10 +26,11 @@ import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { Findings } from './Findings.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { posePhotoView as say } from './words.ts';
 
 const VIEWS = [
-  ['side', 'the long edge of the mat, square to it'],
-  ['front', 'the front edge of the mat'],
+  ['side', say.longEdgeMatSquare],
+  ['front', say.frontEdgeMat],
 ] as const;
 
 /** A photograph of a held pose beside its plan: what differs by more than the picture's error. */
@@ -53,11 +54,9 @@ export function PosePhotoView() {
   return (
     <>
       <PersonSentence person={record.person} here="set-up" />
-      <h1>
-        {pose.name}, {nameSide(pose.id, side)}: photo against plan
-      </h1>
+      <h1>{say.photoAgainstPlan(pose.name, nameSide(pose.id, side))}</h1>
       <SelectField
-        label="Taken from"
+        label={say.takenFrom}
         value={view}
         options={VIEWS}
         onChange={(from) => {
@@ -105,12 +104,12 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
     const drawn = deepest.ok ? drawPosePicture(pose, deepest.value, view) : null;
     if (drawn !== null) state.open(await paintDrawing(drawn.svg, drawn.width, drawn.height));
   };
-  if (result === null) return <p role="status">Working out the set-up …</p>;
+  if (result === null) return <p role="status">{say.workingOutSetUp}</p>;
   if (!result.ok || result.value.status === 'failed') {
     return <ProblemList problems={result.ok ? result.value.problems : result.problems} />;
   }
   const plan = listPoseMarks(view);
-  const length = readLength(known, unit, 'Known length');
+  const length = readLength(known, unit, say.knownLength);
   const knownCm = length.ok ? cmFromMetres(length.value) : null;
   const findings =
     opened === null ? null : checkPose(pose, result.value, view, opened.picture, marks, knownCm);
@@ -118,13 +117,10 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
     <section
       className="[&_input[type=file]]:w-auto"
       data-testid="photo"
-      aria-label="Photo against plan"
+      aria-label={say.photoAgainstPlanWord}
     >
       <PictureChoice state={state} onDrawn={() => void openDrawn()} />
-      <p className="text-faint">
-        Stand well back, the camera at the height of the pelvis and square to the mat. The picture
-        stays in this browser and is not kept.
-      </p>
+      <p className="text-faint">{say.standWellBackCamera}</p>
       <ProblemList problems={state.problems} />
       {opened !== null && (
         <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 max-tablet:grid-cols-[minmax(0,1fr)]">
@@ -133,7 +129,7 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
           </div>
           <div>
             {view === 'side' && (
-              <Field label="Known length, along the mat">
+              <Field label={say.knownLengthAlongMat}>
                 <input
                   value={known}
                   aria-invalid={!length.ok}

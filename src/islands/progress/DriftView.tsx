@@ -8,6 +8,7 @@ import { LineChart, type ChartLine } from './LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { driftView as say } from './words.ts';
 
 const keyOf = ({ pose, side }: Drift): string => `${pose} ${side}`;
 
@@ -28,19 +29,23 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
     const stance = toPoints(drift.points, 'stanceCm');
     const hand = toPoints(drift.points, 'handCm');
     return [
-      ...(stance.length > 0 ? [{ name: 'stance length', points: stance }] : []),
-      ...(hand.length > 0 ? [{ name: 'hand height', points: hand, isSecond: true }] : []),
+      ...(stance.length > 0 ? [{ name: say.stanceLength, points: stance }] : []),
+      ...(hand.length > 0 ? [{ name: say.handHeight, points: hand, isSecond: true }] : []),
     ];
   }, [drift]);
   if (drift === null) return null;
-  const label = `Set-ups of ${namePose(drift.pose)}, ${nameSide(drift.pose, drift.side)}, over ${String(drift.points.length)} sessions`;
+  const label = say.setUpsOverSessions(
+    namePose(drift.pose),
+    nameSide(drift.pose, drift.side),
+    drift.points.length,
+  );
   const write = (value: number | null, own: 'cm' | 'deg'): string =>
     value === null ? '' : writeValue(value, own, unit);
   return (
     <section>
-      <h2>Set-ups over the sessions</h2>
+      <h2>{say.setUpsOverTheSessions}</h2>
       <SelectField
-        label="Pose and side"
+        label={say.poseSide}
         value={keyOf(drift)}
         options={drifts.map(
           (each) =>
@@ -54,7 +59,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
       {lines.length > 0 && (
         <>
           <LineChart lines={lines} bands={NO_BANDS} marks={NO_MARKS} unit=" cm" label={label} />
-          <p className="text-faint">Circles: stance length; squares, dashed: height of the hand.</p>
+          <p className="text-faint">{say.circlesStanceLengthSquares}</p>
         </>
       )}
       <div className="overflow-x-auto">
@@ -66,12 +71,12 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
               <tr key={at}>
                 <th scope="row">
                   {writeDate(at)}
-                  {hasOtherRules && ' (rules changed)'}
+                  {hasOtherRules && say.rulesChanged}
                 </th>
                 <td>{write(stanceCm, 'cm')}</td>
                 <td>{write(handCm, 'cm')}</td>
                 <td>{write(depth, 'deg')}</td>
-                <td>{level?.replaceAll('-', ' ') ?? 'as usual'}</td>
+                <td>{level?.replaceAll('-', ' ') ?? say.asUsual}</td>
               </tr>
             ))}
           </tbody>

@@ -11,6 +11,7 @@ import { useRecord } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/writeValue.ts';
 import { DriftView } from './DriftView.tsx';
 import { SeriesView } from './SeriesView.tsx';
+import { overTimeView as say } from './words.ts';
 
 /** What has changed and what is only measuring, measure by measure, left against right. */
 export function OverTimeView() {
@@ -57,25 +58,21 @@ export function OverTimeView() {
       <PersonSentence person={record.person} here="over-time" />
       {series.length === 0 ? (
         <p className="max-w-160 py-4">
-          Nothing is measured yet.{' '}
-          <a href={`/measure?id=${encodeURIComponent(record.person.id)}`}>Start a short round</a>
+          {say.nothingMeasuredYet}
+          <a href={`/measure?id=${encodeURIComponent(record.person.id)}`}>{say.startShortRound}</a>
         </p>
       ) : (
         <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
           <section>
-            <h1>What has changed</h1>
+            <h1>{say.whatHasChanged}</h1>
             {real.length === 0 ? (
-              <p>
-                {told.length === 0
-                  ? 'Every measure has one date so far: a second one, weeks later, can tell a change.'
-                  : 'Nothing by more than its measuring error.'}
-              </p>
+              <p>{told.length === 0 ? say.everyMeasureHasOne : say.nothingByMoreThan}</p>
             ) : (
               <ul className="*:border-b *:border-hair *:py-[0.2rem]">{real.map(line)}</ul>
             )}
-            <h2>Left and right</h2>
+            <h2>{say.leftRight}</h2>
             {apart.length === 0 ? (
-              <p>No clear difference in any measure.</p>
+              <p>{say.noClearDifferenceAny}</p>
             ) : (
               <ul className="*:border-b *:border-hair *:py-[0.2rem]">
                 {apart.map((each) => (
@@ -85,7 +82,7 @@ export function OverTimeView() {
             )}
             {noise.length > 0 && (
               <details>
-                <summary>{noise.length} measures with no change to tell</summary>
+                <summary>{say.measuresWithNoChange(noise.length)}</summary>
                 <ul className="*:border-b *:border-hair *:py-[0.2rem]">{noise.map(line)}</ul>
               </details>
             )}

@@ -12,6 +12,7 @@ import { LineChart, type ChartBand, type ChartLine } from './LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { seriesView as say } from './words.ts';
 
 interface SeriesViewProps {
   series: Series;
@@ -70,13 +71,13 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
   );
   const sentence =
     change === null
-      ? `${nameSeries(series)}: one date so far.`
+      ? say.oneDateSoFar(nameSeries(series))
       : sayChange(series, change, writeDate(change.first.takenAt));
   const hasTrend = series.values.length >= LEAST_POINTS;
   return (
     <>
       <SelectField
-        label="Measure"
+        label={say.measure}
         value={series.key}
         options={all.map(
           (each) => [each.key, `${nameSeries(each)} (${String(each.values.length)})`] as const,
@@ -94,17 +95,15 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
         label={sentence}
       />
       <p className="text-faint">
-        {other === null
-          ? 'Circles'
-          : `Circles: ${series.side ?? ''}; squares, dashed: ${other.side ?? ''}`}
-        , each with one standard error. Sand: what measuring error alone would show.
-        {hasTrend
-          ? ' Water: the line through all dates, 95 % sure.'
-          : ` A line through the dates needs ${String(LEAST_POINTS)} of them.`}{' '}
-        Strokes below: sessions.
+        {say.eachWithOneStandard(
+          other === null
+            ? 'Circles'
+            : say.circlesSquaresDashed(series.side ?? '', other.side ?? ''),
+          hasTrend ? say.waterLineThroughAll : say.lineThroughDatesNeeds(LEAST_POINTS),
+        )}
       </p>
       <details>
-        <summary>As a table</summary>
+        <summary>{say.asTable}</summary>
         <div className="overflow-x-auto">
           <Table look="list" data-testid="holds">
             <caption className="sr-only">{nameSeries(series)}</caption>
@@ -139,10 +138,7 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
             </tbody>
           </Table>
         </div>
-        <p className="text-faint">
-          Smallest real change = 1.96 × √(first error² + later error²). One claim a measure: the
-          latest date against the first.
-        </p>
+        <p className="text-faint">{say.smallestRealChangeFirst}</p>
       </details>
     </>
   );

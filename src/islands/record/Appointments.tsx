@@ -7,6 +7,7 @@ import { TextField } from '../shared/ui/TextField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { appointments as say } from './words.ts';
 
 const LONGEST = 600;
 const MOST_WEEKS = 104;
@@ -39,27 +40,30 @@ export function Appointments({ person }: { person: Person }) {
   const save = async (): Promise<void> => {
     // The rules of every time zone come with it: only when they are asked for.
     const { writeCalendar } = await import('../../core/formats/calendar.ts');
-    const text = writeCalendar(appointments, `Session, ${person.name}`, new Date().toISOString());
+    const text = writeCalendar(appointments, say.session(person.name), new Date().toISOString());
     saveFile(`${person.name}.ics`, text, 'text/calendar');
   };
   return (
     <>
-      <h2>Next appointments</h2>
-      {appointments.length === 0 && <p>None is written down.</p>}
+      <h2>{say.nextAppointments}</h2>
+      {appointments.length === 0 && <p>{say.noneWrittenDown}</p>}
       <ul className="grid gap-[0.35rem]">
         {appointments.map((each) => (
           <li key={each.id}>
-            {startFormat.format(new Date(each.start))}, {each.minutes} min
-            {each.weeks > 1 ? `, ${String(each.weeks)} weeks in a row` : ''}
-            {each.note === '' ? '' : `: ${each.note}`}{' '}
+            {say.min(
+              startFormat.format(new Date(each.start)),
+              each.minutes,
+              each.weeks > 1 ? say.weeksRow(each.weeks) : '',
+              each.note === '' ? '' : `: ${each.note}`,
+            )}
             <WordButton
               className="text-faint"
-              aria-label={`remove ${startFormat.format(new Date(each.start))}`}
+              aria-label={say.remove(startFormat.format(new Date(each.start)))}
               onClick={() => {
                 write(() => removeAppointment(person.id, each.id));
               }}
             >
-              remove
+              {say.removeWord}
             </WordButton>
           </li>
         ))}
@@ -72,7 +76,7 @@ export function Appointments({ person }: { person: Person }) {
           add();
         }}
       >
-        <Field label="Start">
+        <Field label={say.start}>
           <input
             type="datetime-local"
             required
@@ -82,7 +86,7 @@ export function Appointments({ person }: { person: Person }) {
             }}
           />
         </Field>
-        <Field className="[&_input]:w-38!" label="Minutes">
+        <Field className="[&_input]:w-38!" label={say.minutes}>
           <input
             type="number"
             min={5}
@@ -94,7 +98,7 @@ export function Appointments({ person }: { person: Person }) {
             }}
           />
         </Field>
-        <Field className="[&_input]:w-38!" label="Weeks in a row">
+        <Field className="[&_input]:w-38!" label={say.weeksInARow}>
           <input
             type="number"
             min={1}
@@ -106,13 +110,13 @@ export function Appointments({ person }: { person: Person }) {
             }}
           />
         </Field>
-        <TextField label="Note" value={note} onChange={setNote} />
+        <TextField label={say.note} value={note} onChange={setNote} />
         <div className="my-4 flex flex-wrap gap-3">
           <Button type="submit" isPlain>
-            Write it down
+            {say.writeDown}
           </Button>
           <Button isPlain disabled={appointments.length === 0} onClick={() => void save()}>
-            Calendar file
+            {say.calendarFile}
           </Button>
         </div>
       </form>

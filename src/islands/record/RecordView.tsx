@@ -17,6 +17,7 @@ import { writeDate } from '../shared/writeValue.ts';
 import { Appointments } from './Appointments.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { recordView as say } from './words.ts';
 
 /** Everything that is known of a person in the order of time, for a colleague to take over from. */
 export function RecordView() {
@@ -41,15 +42,15 @@ export function RecordView() {
       <PersonSentence person={person} here="record" />
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
         <section>
-          <h1>The record of {person.name}</h1>
+          <h1>{say.record(person.name)}</h1>
           {cautions.length > 0 && (
             <p>
-              To mind:{' '}
+              {say.mind}
               {cautions.map(({ entry, kind, stops }, i) => (
                 <span key={entry.id} className={stops ? 'font-bold text-stop' : ''}>
                   {i > 0 ? ', ' : ''}
                   {kind?.name ?? entry.id}
-                  {entry.clearedBy === null ? '' : ` (cleared by ${entry.clearedBy})`}
+                  {entry.clearedBy === null ? '' : say.clearedBy(entry.clearedBy)}
                 </span>
               ))}
               .
@@ -62,20 +63,20 @@ export function RecordView() {
                 window.print();
               }}
             >
-              Print
+              {say.print}
             </Button>
             <Button
               isPlain
               disabled={sessions.length === 0}
               onClick={() => {
-                saveFile(`${person.name} sessions.csv`, writeSessionsCsv(sessions), 'text/csv');
+                saveFile(say.sessionsCsv(person.name), writeSessionsCsv(sessions), 'text/csv');
               }}
             >
-              Sessions as CSV
+              {say.sessionsAsCsv}
             </Button>
           </div>
           {timeline.length === 0 ? (
-            <p>Nothing has happened yet.</p>
+            <p>{say.nothingHasHappenedYet}</p>
           ) : (
             <ol>
               {timeline.map((each, i) => (
@@ -132,11 +133,11 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
   };
   return (
     <>
-      <h2>Sessions</h2>
+      <h2>{say.sessions}</h2>
       {told}
       {removed !== null && (
         <p className="max-w-none rounded-md bg-mist px-[0.9rem] py-2" role="status">
-          The session of {writeDate(findSessionTime(removed))} is removed.{' '}
+          {say.sessionRemoved(writeDate(findSessionTime(removed)))}
           <WordButton
             onClick={() => {
               write(async () => {
@@ -145,13 +146,14 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
               });
             }}
           >
-            put it back
+            {say.putBack}
           </WordButton>
         </p>
       )}
       {sessions.length === 0 && (
         <p>
-          None yet. <a href={`/session?id=${encodeURIComponent(personId)}`}>Plan the first</a>
+          {say.noneYet}
+          <a href={`/session?id=${encodeURIComponent(personId)}`}>{say.planFirst}</a>
         </p>
       )}
       <ul className="grid gap-[0.35rem]">
@@ -166,12 +168,12 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
               </a>{' '}
               <WordButton
                 className="text-faint"
-                aria-label={`remove the session of ${date}`}
+                aria-label={say.removeSession(date)}
                 onClick={() => {
                   remove(session.id);
                 }}
               >
-                remove
+                {say.remove}
               </WordButton>
             </li>
           );

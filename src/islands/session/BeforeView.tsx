@@ -16,6 +16,7 @@ import { PlannedHolds } from './PlannedHolds.tsx';
 import { TodayForm } from './TodayForm.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { beforeView as say } from './words.ts';
 
 interface BeforeViewProps {
   record: RevisedRecord;
@@ -81,7 +82,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
     <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
       <section>
         <OpenSessions personId={record.person.id} sessions={sessions} onOpen={onOpen} />
-        <h1>What about today?</h1>
+        <h1>{say.whatAboutToday}</h1>
         <TodayForm
           today={today}
           hadPain={hadPain(past[0])}
@@ -91,7 +92,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
         />
       </section>
       <section>
-        <h2>The session</h2>
+        <h2>{say.session}</h2>
         <PlanForm
           asked={asked}
           heldAt={heldAt}
@@ -106,7 +107,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
             disabled={plan === null || plan.holds.length === 0 || isBeginning}
             onClick={begin}
           >
-            {heldAt === null ? 'Begin' : 'Write it down'}
+            {heldAt === null ? 'Begin' : say.writeDown}
           </Button>
         </div>
         {refusal}
@@ -116,10 +117,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
           personId={record.person.id}
           sessions={past}
         />
-        <p className="text-faint">
-          Pain, numbness or a catching joint ends a pose. Nothing here is a diagnosis; local rules
-          for teachers come first.
-        </p>
+        <p className="text-faint">{say.painNumbnessCatchingJoint}</p>
       </section>
     </div>
   );

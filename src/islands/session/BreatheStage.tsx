@@ -9,6 +9,7 @@ import { calcPace, clampPace } from '../../core/sessions/pace.ts';
 import type { PlannedHold } from '../../core/sessions/session.ts';
 import { getBreathSound, setBreathSound } from '../../data/settings.ts';
 import { usePace } from './usePace.ts';
+import { breatheStage as say } from './words.ts';
 
 interface BreatheStageProps {
   personId: string;
@@ -84,33 +85,33 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
         <p className="m-0 text-[2rem]" role="status">
           <span className="mr-2 font-serif text-[9rem] leading-none font-medium tabular-nums lining-nums">
             {breath}
-          </span>{' '}
-          of {planned} breaths
+          </span>
+          {say.breaths(planned)}
         </p>
         <p className="mb-2 max-w-[44ch] text-[1.5rem]">
-          {breath >= planned ? 'That is all that was planned.' : pose?.guidance.gaze}
+          {breath >= planned ? say.allPlanned : pose?.guidance.gaze}
         </p>
         <div className="flex flex-wrap items-center gap-2">
-          <Toggle onClick={tap}>tap along</Toggle>
+          <Toggle onClick={tap}>{say.tapAlong}</Toggle>
           <Toggle
             aria-pressed={!isCounting}
             onClick={() => {
               setIsCounting(!isCounting);
             }}
           >
-            {isCounting ? 'pause' : 'count on'}
+            {isCounting ? 'pause' : say.count}
           </Toggle>
           <Toggle
-            aria-label="shorter breaths"
+            aria-label={say.shorterBreaths}
             onClick={() => {
               write(() => setPace(clampPace(pace - 0.5)));
             }}
           >
             −
           </Toggle>
-          <span>{pace} s a breath</span>
+          <span>{say.sBreath(pace)}</span>
           <Toggle
-            aria-label="longer breaths"
+            aria-label={say.longerBreaths}
             onClick={() => {
               write(() => setPace(clampPace(pace + 0.5)));
             }}
@@ -123,7 +124,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
               write(() => setBreathSound(!hasSound));
             }}
           >
-            sound {hasSound ? 'on' : 'off'}
+            {say.sound(hasSound ? 'on' : 'off')}
           </Toggle>
         </div>
       </div>
@@ -131,7 +132,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
       <ol className="pl-[1.8rem] text-[1.5rem] leading-[1.2] *:mb-2">
         {looks.map(({ at, look, change }) => (
           <li key={at}>
-            <strong>{at}.</strong> {look} <span className="text-faint">Else: {change}</span>
+            <strong>{at}.</strong> {look} <span className="text-faint">{say.elseWord(change)}</span>
           </li>
         ))}
       </ol>

@@ -5,6 +5,7 @@ import { addEntries } from '../../data/sessions.ts';
 import { TextField } from '../shared/ui/TextField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { clearPause as say } from './words.ts';
 
 interface ClearPauseProps {
   personId: string;
@@ -24,7 +25,7 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
   };
   return (
     <details>
-      <summary>it was cleared</summary>
+      <summary>{say.cleared}</summary>
       <form
         className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
         onSubmit={(event) => {
@@ -32,10 +33,10 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
           if (by.trim() !== '') write(clear);
         }}
       >
-        <TextField label="By whom (doctor, physiotherapist)" value={by} required onChange={setBy} />
-        <TextField label="Note" value={note} onChange={setNote} />
+        <TextField label={say.byWhomDoctorPhysiotherapist} value={by} required onChange={setBy} />
+        <TextField label={say.note} value={note} onChange={setNote} />
         <Button type="submit" isPlain>
-          Cleared
+          {say.clearedWord}
         </Button>
         {told}
       </form>

@@ -1,6 +1,7 @@
 import { toggleBreath, toggleOutcome } from '../../core/sessions/logHold.ts';
 import type { HoldNotes } from '../../core/sessions/session.ts';
 import { Toggle } from '../shared/ui/Button.tsx';
+import { holdOutcome as say } from './words.ts';
 
 interface HoldOutcomeProps {
   notes: HoldNotes;
@@ -17,7 +18,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
           change(toggleBreath(notes, 'easy'));
         }}
       >
-        breath easy
+        {say.breathEasy}
       </Outcome>
       <Outcome
         isOn={notes.breath === 'held'}
@@ -25,7 +26,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
           change(toggleBreath(notes, 'held'));
         }}
       >
-        breath held
+        {say.breathHeld}
       </Outcome>
       <Outcome
         isOn={notes.isHarder}
@@ -33,7 +34,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
           change({ isHarder: !notes.isHarder });
         }}
       >
-        this side was harder
+        {say.sideHarder}
       </Outcome>
       <Outcome
         isOn={notes.outcome === 'ended-early'}
@@ -41,7 +42,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
           change(toggleOutcome(notes, 'ended-early'));
         }}
       >
-        ended early
+        {say.endedEarly}
       </Outcome>
       <Outcome
         isOn={notes.outcome === 'skipped'}
@@ -49,7 +50,7 @@ export function HoldOutcome({ notes, onChange: change }: HoldOutcomeProps) {
           change(toggleOutcome(notes, 'skipped'));
         }}
       >
-        skipped
+        {say.skipped}
       </Outcome>
     </div>
   );

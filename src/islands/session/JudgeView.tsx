@@ -17,6 +17,7 @@ import { TextField } from '../shared/ui/TextField.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, ButtonLink } from '../shared/ui/Button.tsx';
+import { judgeView as say } from './words.ts';
 
 interface JudgeViewProps {
   record: RevisedRecord;
@@ -48,25 +49,24 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
   const open = judged.filter((each) => !isDecided(each));
   return (
     <section>
-      <h1>What comes of it</h1>
+      <h1>{say.whatComes}</h1>
       {told}
       <p>
-        {state.ended === null ? '' : `Ended ${writeDate(state.ended.at)}`}
-        {state.ended?.why === 'ended-early' ? ', before everything was held' : ''}
-        {state.ended?.why === 'emergency'
-          ? '. The session was stopped by a sign: it has to be cleared before anything is set up again'
-          : ''}
-        . {state.holds.filter(({ at }) => at !== null).length} of {state.holds.length} holds noted.
+        {say.holdsNoted(
+          state.ended === null ? '' : say.ended(writeDate(state.ended.at)),
+          state.ended?.why === 'ended-early' ? say.beforeEverythingHeld : '',
+          state.ended?.why === 'emergency' ? say.sessionStoppedBySign : '',
+          state.holds.filter(({ at }) => at !== null).length,
+          state.holds.length,
+        )}
       </p>
       {result === null && (
         <p role="status" className="text-faint">
-          Weighing what was noted …
+          {say.weighingWhatNoted}
         </p>
       )}
       {result?.ok === false && <ProblemList problems={result.problems} />}
-      {result?.ok === true && judged.length === 0 && (
-        <p>Nothing was noted, so there is nothing to judge.</p>
-      )}
+      {result?.ok === true && judged.length === 0 && <p>{say.nothingNotedSoThere}</p>}
       {open.length > 0 && (
         <div className="my-4 flex flex-wrap gap-3">
           <Button
@@ -75,7 +75,7 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
               put(open.map((each) => decide(each, each.verdict.kind, '')));
             }}
           >
-            Accept {open.length === 1 ? 'it' : `all ${String(open.length)}`}
+            {say.accept(open.length === 1 ? 'it' : say.all(open.length))}
           </Button>
         </div>
       )}
@@ -100,10 +100,10 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
       </ol>
       <div className="my-4 flex flex-wrap gap-3">
         <ButtonLink isPlain href={`/session?id=${encodeURIComponent(personId)}`}>
-          The next session
+          {say.nextSession}
         </ButtonLink>
         <ButtonLink isPlain href={`/over-time?id=${encodeURIComponent(personId)}`}>
-          Over time
+          {say.overTime}
         </ButtonLink>
       </div>
     </section>
@@ -150,13 +150,15 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
         {decision === null
           ? ''
           : decision.choice === 'accepted'
-            ? ', accepted'
-            : `, overruled: ${decision.reason}`}
+            ? say.accepted
+            : say.overruled(decision.reason)}
       </p>
       <p className="text-faint">
-        {decision?.choice === 'overruled' ? `Offered was: ${sayVerdict(verdict.kind)}. ` : ''}
-        Because: {verdict.facts.join('; ')}.
-        {verdict.remeasure.length > 0 ? ` Measure again: ${verdict.remeasure.join('; ')}.` : ''}
+        {say.because(
+          decision?.choice === 'overruled' ? say.offered(sayVerdict(verdict.kind)) : '',
+          verdict.facts.join('; '),
+          verdict.remeasure.length > 0 ? say.measureAgain(verdict.remeasure.join('; ')) : '',
+        )}
       </p>
       {offer !== null && offer.changes.length > 0 && (
         <p className="text-faint">
@@ -171,7 +173,7 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
         </p>
       )}
       <details>
-        <summary>{decision === null ? 'change or overrule' : 'decide anew'}</summary>
+        <summary>{decision === null ? say.changeOverrule : say.decideAnew}</summary>
         <form
           className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
           onSubmit={(event) => {
@@ -181,7 +183,7 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
           }}
         >
           <SelectField
-            label="Instead"
+            label={say.instead}
             value={instead}
             options={[
               ['', `as offered: ${sayVerdict(verdict.kind)}`],
@@ -192,15 +194,10 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
             }}
           />
           {instead !== '' && (
-            <TextField
-              label="Why, so that a colleague can follow"
-              value={reason}
-              required
-              onChange={setReason}
-            />
+            <TextField label={say.whySoColleagueCan} value={reason} required onChange={setReason} />
           )}
           <Button type="submit" isPlain>
-            Decide
+            {say.decide}
           </Button>
         </form>
       </details>

@@ -12,6 +12,7 @@ import { SignNote } from './SignNote.tsx';
 import { SwappedFor } from './SwappedFor.tsx';
 import { Used } from './Used.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { logStage as say } from './words.ts';
 
 interface LogStageProps {
   record: RevisedRecord;
@@ -53,16 +54,16 @@ export function LogStage(props: LogStageProps) {
         />
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,27rem)] gap-6 max-tablet:grid-cols-[minmax(0,1fr)]">
-        <section aria-label="What was seen">
+        <section aria-label={say.whatSeen}>
           <ErrorTiles hold={hold} onNote={onNote} />
         </section>
-        <section aria-label="How it was" className="flex flex-col gap-[0.6rem] text-[1.2rem]">
+        <section aria-label={say.how} className="flex flex-col gap-[0.6rem] text-[1.2rem]">
           <HoldOutcome notes={notes} onChange={change} />
           <PainNote notes={notes} onChange={change} />
           <SignNote notes={notes} cleared={hold.cleared} onChange={change} />
           <Used plan={plan} notes={notes} onChange={change} />
           <SwappedFor plan={plan} notes={notes} onChange={change} />
-          <Field label="Note">
+          <Field label={say.note}>
             <input
               defaultValue={notes.note}
               onBlur={(event) => {
@@ -76,11 +77,11 @@ export function LogStage(props: LogStageProps) {
           </Field>
           {findPose(plan.pose) !== null && (
             <p>
-              <a href={`/pose-photo?${photo.toString()}`}>A photo against this plan</a>
+              <a href={`/pose-photo?${photo.toString()}`}>{say.photoAgainstPlan}</a>
             </p>
           )}
           <p className="text-faint" role="status">
-            {hold.at === null ? 'Nothing noted yet.' : 'Saved.'}
+            {hold.at === null ? say.nothingNotedYet : say.saved}
           </p>
         </section>
       </div>

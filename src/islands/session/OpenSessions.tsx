@@ -6,6 +6,7 @@ import { writeDate } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { Notice } from '../shared/ui/Notice.tsx';
+import { openSessions as say } from './words.ts';
 
 interface OpenSessionsProps {
   personId: string;
@@ -26,25 +27,24 @@ export function OpenSessions({ personId, sessions, onOpen }: OpenSessionsProps) 
         const noted = holds.filter((each) => each.at !== null).length;
         return (
           <p key={session.id}>
-            A session of {writeDate(findSessionTime(session))} is not ended: {noted} of{' '}
-            {holds.length} holds noted.{' '}
+            {say.sessionNotEndedHolds(writeDate(findSessionTime(session)), noted, holds.length)}
             <WordButton
               onClick={() => {
                 onOpen(session.id);
               }}
             >
-              go on with it
+              {say.goWith}
             </WordButton>{' '}
             <WordButton
               onClick={() => {
                 write(() =>
                   addEntries(personId, session.id, [
-                    { kind: 'end', why: 'ended-early', note: 'ended afterwards' },
+                    { kind: 'end', why: 'ended-early', note: say.endedAfterwards },
                   ]),
                 );
               }}
             >
-              end it where it stands
+              {say.endWhereStands}
             </WordButton>
           </p>
         );

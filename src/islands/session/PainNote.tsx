@@ -9,6 +9,7 @@ import { PAIN_KINDS } from '../../core/sessions/respond.ts';
 import type { HoldNotes } from '../../core/sessions/session.ts';
 import { BodyOutline } from './BodyOutline.tsx';
 import { Toggle } from '../shared/ui/Button.tsx';
+import { painNote as say } from './words.ts';
 
 interface PainNoteProps {
   notes: HoldNotes;
@@ -22,7 +23,7 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
   const { pain } = notes;
   return (
     <fieldset className="mb-4 [&_legend]:font-serif [&_legend]:text-[1.1rem]">
-      <legend>Pain</legend>
+      <legend>{say.pain}</legend>
       <div className="mb-2 grid grid-cols-[repeat(11,1fr)] gap-[3px]">
         {SCORES.map((score) => (
           <Toggle
@@ -30,7 +31,7 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
             key={score}
             type="button"
             aria-pressed={pain?.score === score}
-            aria-label={`pain ${String(score)} of 10`}
+            aria-label={say.painOf(score)}
             onClick={() => {
               onChange(toggleScore(notes, score));
             }}
@@ -59,7 +60,7 @@ export function PainNote({ notes, onChange }: PainNoteProps) {
                 onChange(toggleRising(notes));
               }}
             >
-              rising
+              {say.rising}
             </Toggle>
           </div>
           <div className="relative mt-2 grid grid-cols-3 gap-1">

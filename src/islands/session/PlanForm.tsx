@@ -7,6 +7,7 @@ import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
 import { OrderList } from '../shared/ui/OrderList.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { planForm as say } from './words.ts';
 
 interface PlanFormProps {
   asked: SessionAsked;
@@ -16,10 +17,10 @@ interface PlanFormProps {
 }
 
 const ORDERS: readonly (readonly [HouseRules['sides'], string])[] = [
-  ['harder-easier-harder', 'harder, easier, harder'],
-  ['equal', 'both sides alike'],
-  ['alternate', 'sides in turn, round by round'],
-  ['one-side-first', 'every pose on one side, then on the other'],
+  ['harder-easier-harder', say.harderEasierHarder],
+  ['equal', say.bothSidesAlike],
+  ['alternate', say.sidesTurnRoundBy],
+  ['one-side-first', say.everyPoseOneSide],
 ];
 
 /** A whole number of a field; null = nothing that counts. */
@@ -61,14 +62,14 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
               <span data-testid="chosen-pose">{name}</span>
               {levels.length > 0 && (
                 <select
-                  aria-label={`${name}, level`}
+                  aria-label={say.level(name)}
                   value={level ?? USUAL_LEVEL}
                   onChange={(event) => {
                     const { value } = event.target;
                     put(poses.map((each, j) => (j === i ? { pose, level: value } : each)));
                   }}
                 >
-                  <option value={FITTING_LEVEL}>what fits</option>
+                  <option value={FITTING_LEVEL}>{say.whatFits}</option>
                   {levels.map((each) => (
                     <option key={each.id} value={each.id}>
                       {each.name}
@@ -80,7 +81,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                 <button
                   type="button"
                   className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
-                  aria-label={`${name} earlier`}
+                  aria-label={say.earlier(name)}
                   disabled={i === 0}
                   onClick={() => {
                     move(i, i - 1);
@@ -91,7 +92,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                 <button
                   type="button"
                   className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
-                  aria-label={`${name} later`}
+                  aria-label={say.later(name)}
                   disabled={i === poses.length - 1}
                   onClick={() => {
                     move(i, i + 1);
@@ -102,7 +103,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                 <button
                   type="button"
                   className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
-                  aria-label={`leave out ${name}`}
+                  aria-label={say.leaveOut(name)}
                   onClick={() => {
                     put(poses.filter((_each, j) => j !== i));
                   }}
@@ -116,7 +117,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
       </OrderList>
       <div className="mb-4 flex flex-wrap gap-x-5 gap-y-2 [&_input]:w-auto [&_select]:w-auto">
         <SelectField
-          label="Add a pose"
+          label={say.addPose}
           value=""
           options={[['', 'choose one'], ...unused.map(({ id, name }) => [id, name] as const)]}
           onChange={(pose) => {
@@ -124,24 +125,24 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
           }}
         />
         <SelectField
-          label="Order of sides"
+          label={say.orderSides}
           value={asked.order}
           options={ORDERS}
           onChange={(value) => {
             onChange({ order: value as HouseRules['sides'] });
           }}
         />
-        <Field className="[&_input]:w-38!" label="Breaths">
+        <Field className="[&_input]:w-38!" label={say.breaths}>
           <input
             inputMode="numeric"
-            placeholder="as the pose says"
+            placeholder={say.asPoseSays}
             defaultValue={asked.breaths ?? ''}
             onChange={(event) => {
               onChange({ breaths: readCount(event.target.value) });
             }}
           />
         </Field>
-        <Field className="[&_input]:w-38!" label="Rounds a side">
+        <Field className="[&_input]:w-38!" label={say.roundsSide}>
           <input
             inputMode="numeric"
             defaultValue={asked.rounds}
@@ -150,7 +151,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
             }}
           />
         </Field>
-        <Field label="Held on another day">
+        <Field label={say.heldAnotherDay}>
           <input
             type="datetime-local"
             max={toLocal(new Date().toISOString())}

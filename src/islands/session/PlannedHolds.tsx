@@ -7,6 +7,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { plannedHolds as say } from './words.ts';
 
 /** A knee that is bent by less is straight or soft. */
 const LEAST_TOLD = 12;
@@ -26,10 +27,10 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
   if (plan === null) {
     return isWorking ? (
       <p className="text-faint" role="status">
-        Working out the set-ups …
+        {say.workingOutSetUps}
       </p>
     ) : (
-      <p>Choose a pose to begin with.</p>
+      <p>{say.choosePoseBeginWith}</p>
     );
   }
   const minutes = Math.ceil(calcSessionSeconds(plan.holds.map((each) => each.plan)) / 60);
@@ -48,8 +49,8 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
         <ul className="list-disc pl-[1.1rem]">
           {plan.leftOut.map(({ pose, why, instead, isPaused }) => (
             <li key={pose}>
-              <strong>{namePose(pose)} is left out.</strong> {why.join(' ')}
-              {instead === '' ? '' : ` Instead: ${instead}.`}
+              <strong>{say.leftOut(namePose(pose))}</strong> {why.join(' ')}
+              {instead === '' ? '' : say.instead(instead)}
               {isPaused && <ClearPause personId={personId} sessions={sessions} pose={pose} />}
             </li>
           ))}
@@ -57,18 +58,16 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
       )}
       {plan.holds.length > 0 && (
         <>
-          <p role="status">
-            {plan.holds.length} holds, about {minutes} minutes with the setting up.
-          </p>
+          <p role="status">{say.holdsAboutMinutesWith(plan.holds.length, minutes)}</p>
           <Table look="list" data-testid="holds">
-            <caption className="sr-only">Holds in their order</caption>
+            <caption className="sr-only">{say.holdsTheirOrder}</caption>
             <TableHead columns={['Pose', 'Side', 'Breaths', 'Set']} />
             <tbody>
               {plan.holds.map(({ plan: hold, setUp }, i) => (
                 <tr key={hold.id}>
                   <th scope="row">
                     {plan.holds[i - 1]?.plan.pose === hold.pose ? (
-                      <span className="text-faint">and</span>
+                      <span className="text-faint">{say.and}</span>
                     ) : (
                       namePose(hold.pose)
                     )}
@@ -97,7 +96,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
       )}
       {plan.harder.map(({ pose, side, why }) => (
         <p key={pose} className="text-faint">
-          {namePose(pose)}: {side} is the harder side, {why}.
+          {say.harderSide(namePose(pose), side, why)}
         </p>
       ))}
     </>

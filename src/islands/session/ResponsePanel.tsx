@@ -13,6 +13,7 @@ import { insertHold } from '../../data/sessions.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { responsePanel as say } from './words.ts';
 
 interface ResponsePanelProps {
   record: RevisedRecord;
@@ -49,7 +50,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
   };
   const swap = async (pose: string): Promise<void> => {
     const now = new Date().toISOString();
-    const key = JSON.stringify(['in place', session.id, record.revision, pose, plan.side]);
+    const key = JSON.stringify([say.place, session.id, record.revision, pose, plan.side]);
     const planned = await planInWorker(key, record, pose, plan.side, {});
     if (!planned.ok || planned.value.status === 'failed') {
       const problems = planned.ok ? planned.value.problems : planned.problems;
@@ -67,8 +68,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
     <StopPanel className="mb-4 max-w-none text-[1.3rem]" role="alert" ref={panel}>
       <h2>{response.words}</h2>
       <p>
-        {response.facts.join('; ')}.
-        {response.instead === '' ? '' : ` Instead: ${response.instead}.`}
+        {response.facts.join('; ')}.{response.instead === '' ? '' : say.instead(response.instead)}
       </p>
       {told !== '' && <p>{told}</p>}
       {refusal}
@@ -79,7 +79,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
               write(end);
             }}
           >
-            End the session
+            {say.endSession}
           </Button>
         ) : (
           <>
@@ -88,7 +88,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
                 onPass(stop());
               }}
             >
-              Leave this pose
+              {say.leavePose}
             </Button>
             {lying.map(({ id, name }) => (
               <Button
@@ -98,7 +98,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
                   write(() => swap(id));
                 }}
               >
-                {name} instead
+                {say.insteadOf(name)}
               </Button>
             ))}
             <Button
@@ -107,7 +107,7 @@ export function ResponsePanel(props: ResponsePanelProps) {
                 write(end);
               }}
             >
-              End the session
+              {say.endSession}
             </Button>
           </>
         )}
@@ -132,7 +132,7 @@ async function standInRecord({ person }: RevisedRecord, sign: string): Promise<v
               severity: 'stop',
               clearedBy: null,
               clearedAt: null,
-              note: 'in a session',
+              note: say.session,
             },
           ],
         },

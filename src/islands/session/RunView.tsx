@@ -24,6 +24,7 @@ import { useStepKeys } from './useStepKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { runView as say } from './words.ts';
 
 interface RunViewProps {
   record: RevisedRecord;
@@ -34,7 +35,7 @@ interface RunViewProps {
   onLeave: () => void;
 }
 
-const STAGE_WORDS = { set: 'Set', breathe: 'Hold', log: 'What was seen' } as const;
+const STAGE_WORDS = { set: 'Set', breathe: 'Hold', log: say.whatSeen } as const;
 
 /** A running session: one pose and side at a time. Where it stands and what is noted is stored first, then shown. */
 export function RunView({ record, sessions, session, state, onLeave }: RunViewProps) {
@@ -137,7 +138,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
       )}
       <div className="flex gap-4 pt-1 pb-2 *:min-h-18 *:flex-1 *:cursor-pointer *:rounded-[10px] *:border-2 *:border-ink *:bg-sheet *:disabled:cursor-default *:disabled:opacity-45">
         <button type="button" disabled={index === 0 && position.stage === 'set'} onClick={back}>
-          back
+          {say.back}
         </button>
         <NextButton key={`${plan.id} ${position.stage}`} onNext={next}>
           {sayNext(running, hold, response)}
@@ -150,7 +151,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
 function NoHolds({ onLeave }: { onLeave: () => void }) {
   return (
     <p>
-      This session has no holds. <WordButton onClick={onLeave}>back</WordButton>
+      {say.sessionHasNoHolds}
+      <WordButton onClick={onLeave}>{say.back}</WordButton>
     </p>
   );
 }
@@ -174,13 +176,13 @@ function RunHead({ running, hold, canUndo, onUndo, onLeave, onEnd }: RunHeadProp
       <h1>{namePose(pose)}</h1>
       <p>{nameSide(pose, side)}</p>
       <p className="mr-auto! text-faint" data-testid="place-in-session">
-        {running.index + 1} of {running.holds.length}
+        {say.of(running.index + 1, running.holds.length)}
       </p>
       <WordButton onClick={onUndo} disabled={!canUndo}>
-        undo
+        {say.undo}
       </WordButton>
-      <WordButton onClick={onLeave}>leave, go on later</WordButton>
-      <WordButton onClick={onEnd}>end here</WordButton>
+      <WordButton onClick={onLeave}>{say.leaveGoLater}</WordButton>
+      <WordButton onClick={onEnd}>{say.endHere}</WordButton>
     </header>
   );
 }
@@ -193,11 +195,11 @@ function sayNext(
 ): string {
   if (position.stage === 'set') {
     const rounds = plan.rounds > 1 ? ` × ${String(plan.rounds)}` : '';
-    return `hold it: ${String(plan.breaths)} breaths${rounds}`;
+    return say.holdBreaths(plan.breaths, rounds);
   }
-  if (position.stage === 'breathe') return 'out of it, safely';
-  if (at === null) return 'as planned, breath easy';
-  return response !== null && response.kind !== 'ease' ? 'leave this pose' : 'noted, on';
+  if (position.stage === 'breathe') return say.outSafely;
+  if (at === null) return say.asPlannedBreathEasy;
+  return response !== null && response.kind !== 'ease' ? say.leavePose : say.noted;
 }
 
 /** Takes the focus whenever the step changes, so that Space and Enter lead on. */

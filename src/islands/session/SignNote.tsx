@@ -3,6 +3,7 @@ import { toggleSign } from '../../core/sessions/logHold.ts';
 import type { Clearance } from '../../core/sessions/readSession.ts';
 import type { HoldNotes } from '../../core/sessions/session.ts';
 import { Toggle } from '../shared/ui/Button.tsx';
+import { signNote as say } from './words.ts';
 
 interface SignNoteProps {
   notes: HoldNotes;
@@ -22,8 +23,8 @@ export function SignNote({ notes, cleared, onChange }: SignNoteProps) {
   return (
     <details open={notes.sign !== null}>
       <summary className="font-bold text-stop">
-        {name === null ? 'A stop sign' : `Stop sign: ${name}`}
-        {cleared === null ? '' : `, cleared by ${cleared.by}`}
+        {name === null ? say.stopSign : say.stopSignOf(name)}
+        {cleared === null ? '' : say.clearedBy(cleared.by)}
       </summary>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
         {SIGNS.map((kind) => (

@@ -11,6 +11,7 @@ import { writeDate } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { Notice } from '../shared/ui/Notice.tsx';
+import { staleNotice as say } from './words.ts';
 
 interface StaleNoticeProps {
   record: RevisedRecord;
@@ -52,11 +53,7 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
         return [{ ...found, plan: { ...found.plan, id, breaths, rounds } }];
       });
       await replaceHolds(record.person.id, session.id, fresh);
-      setTold(
-        fresh.length === stale.length
-          ? 'The set-ups still to come were made anew.'
-          : 'Some poses cannot be set up any more: their old numbers stay, with their date.',
-      );
+      setTold(fresh.length === stale.length ? say.setUpsStillCome : say.somePosesCannotSet);
     } else {
       setTold(result.problems.map((each) => each.message).join(' '));
     }
@@ -66,8 +63,8 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
       {refusal}
       {told === ''
         ? stale.some((each) => each.rulesVersion !== RULES_VERSION)
-          ? `Rules changed: these set-ups were made on ${writeDate(stale[0]!.madeAt)}, by older rules.`
-          : `These set-ups were made on ${writeDate(stale[0]!.madeAt)}; measures or days have passed since.`
+          ? say.rulesChangedTheseSet(writeDate(stale[0]!.madeAt))
+          : say.theseSetUpsWere(writeDate(stale[0]!.madeAt))
         : told}{' '}
       <WordButton
         disabled={isWorking}
@@ -75,7 +72,7 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
           write(renew);
         }}
       >
-        {isWorking ? 'making them anew …' : 'make them anew'}
+        {isWorking ? say.makingThemAnew : say.makeThemAnew}
       </WordButton>
     </Notice>
   );

@@ -2,6 +2,7 @@ import { swapFor } from '../../core/sessions/logHold.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
 import { EVERY_POSE } from '../shared/poseWords.ts';
 import { SelectField } from '../shared/ui/SelectField.tsx';
+import { swappedFor as say } from './words.ts';
 
 interface SwappedForProps {
   plan: PlannedHold;
@@ -13,7 +14,7 @@ interface SwappedForProps {
 export function SwappedFor({ plan, notes, onChange: change }: SwappedForProps) {
   return (
     <SelectField
-      label="Swapped for"
+      label={say.swappedFor}
       value={notes.swappedFor ?? ''}
       options={[
         ['', 'not swapped'],

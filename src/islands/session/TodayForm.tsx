@@ -1,6 +1,7 @@
 import { CAUTION_KINDS, type CautionKind } from '../../core/cautions/catalogue.ts';
 import type { Today } from '../../core/sessions/today.ts';
 import { TextField } from '../shared/ui/TextField.tsx';
+import { todayForm as say } from './words.ts';
 
 interface TodayFormProps {
   today: Omit<Today, 'askedAt'>;
@@ -21,7 +22,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
   return (
     <div className="[&_fieldset]:mb-4 [&_legend]:font-serif [&_legend]:text-[1.1rem]">
       <Choice
-        legend="Rested"
+        legend={say.rested}
         name="rested"
         value={today.rested}
         options={[
@@ -34,7 +35,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
         }}
       />
       <Choice
-        legend="Right now"
+        legend={say.rightNow}
         name="state"
         value={today.state}
         options={[
@@ -47,7 +48,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
       />
       {hadPain && (
         <Choice
-          legend="Last time’s pain next morning"
+          legend={say.lastTimesPainNext}
           name="morning"
           value={today.painNextMorning === null ? null : today.painNextMorning ? 'there' : 'gone'}
           options={[
@@ -60,7 +61,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
         />
       )}
       <fieldset>
-        <legend>Sore today</legend>
+        <legend>{say.soreToday}</legend>
         <SoreList kinds={SORE} today={today} onChange={onChange} />
       </fieldset>
       <label className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
@@ -71,17 +72,17 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
             onChange({ isInjured: event.target.checked });
           }}
         />
-        <span>hurt or operated on since last time</span>
+        <span>{say.hurtOperatedSinceLast}</span>
       </label>
       <TextField
-        label="Anything new"
+        label={say.anythingNew}
         value={today.news}
         onChange={(news) => {
           onChange({ news });
         }}
       />
       <details>
-        <summary>A stop sign today</summary>
+        <summary>{say.stopSignToday}</summary>
         <SoreList kinds={NEW_SIGNS} today={today} onChange={onChange} />
       </details>
     </div>
@@ -168,7 +169,7 @@ function Sore({ id, name, sided, today, onChange }: SoreProps) {
       </label>
       {entry !== undefined && sided && (
         <select
-          aria-label={`${name}, side`}
+          aria-label={say.side(name)}
           value={entry.side ?? ''}
           onChange={(event) => {
             const { value } = event.target;
@@ -176,9 +177,9 @@ function Sore({ id, name, sided, today, onChange }: SoreProps) {
             onChange({ sore: [...others, { id, side }] });
           }}
         >
-          <option value="">both sides</option>
-          <option value="left">left</option>
-          <option value="right">right</option>
+          <option value="">{say.bothSides}</option>
+          <option value="left">{say.left}</option>
+          <option value="right">{say.right}</option>
         </select>
       )}
     </>

@@ -3,6 +3,7 @@ import { USUAL_LEVEL } from '../../core/poses/level.ts';
 import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { UsedNumbers } from './UsedNumbers.tsx';
+import { used as say } from './words.ts';
 
 interface UsedProps {
   plan: PlannedHold;
@@ -15,10 +16,10 @@ export function Used({ plan, notes, onChange: change }: UsedProps) {
   const levels = findPose(plan.pose)?.levels ?? [];
   return (
     <details>
-      <summary>What was really used</summary>
+      <summary>{say.whatReallyUsed}</summary>
       {levels.length > 0 && (
         <SelectField
-          label="Level reached"
+          label={say.levelReached}
           value={notes.level ?? plan.level ?? USUAL_LEVEL}
           options={levels.map(({ id, name }) => [id, name] as const)}
           onChange={(value) => {

@@ -5,6 +5,7 @@ import type { HoldNotes, PlannedHold } from '../../core/sessions/session.ts';
 import { writeValue } from '../shared/writeValue.ts';
 import { findSettingKind } from '../../core/setup/settingKinds.ts';
 import { useUnit } from '../shared/useRecord.ts';
+import { usedNumbers as say } from './words.ts';
 
 interface UsedNumbersProps {
   plan: PlannedHold;
@@ -55,7 +56,7 @@ export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
   const rounds = notes.rounds ?? plan.rounds;
   return (
     <table className="[&_td]:py-[0.15rem] [&_td]:pr-3 [&_td]:text-left [&_th]:py-[0.15rem] [&_th]:pr-3 [&_th]:text-left [&_th]:font-normal">
-      <caption className="sr-only">What was really used</caption>
+      <caption className="sr-only">{say.whatReallyUsed}</caption>
       <tbody>
         {rows.map((row) => (
           <Row key={row.name} row={row} written={writeValue(row.value, row.unit, unit)} />
@@ -95,7 +96,7 @@ function Row({ row: { name, value, by, put }, written }: { row: UsedRow; written
       <th scope="row">{name}</th>
       <td>
         <Toggle
-          aria-label={`${name}, less`}
+          aria-label={say.less(name)}
           onClick={() => {
             put(value - by);
           }}
@@ -106,7 +107,7 @@ function Row({ row: { name, value, by, put }, written }: { row: UsedRow; written
       <td className="min-w-20 text-center! tabular-nums lining-nums">{written}</td>
       <td>
         <Toggle
-          aria-label={`${name}, more`}
+          aria-label={say.more(name)}
           onClick={() => {
             put(value + by);
           }}

@@ -11,6 +11,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button } from '../shared/ui/Button.tsx';
+import { asFoundView as say } from './words.ts';
 
 interface AsFoundViewProps {
   pose: PoseDefinition;
@@ -72,10 +73,7 @@ export function AsFoundView({ pose, recommended, onFound }: AsFoundViewProps) {
         take(new FormData(event.currentTarget));
       }}
     >
-      <p>
-        Note what you see, as much of it as you like. It is held and drawn, and what it asks is told
-        beside. Then lead one thing at a time.
-      </p>
+      <p>{say.noteWhatYouSee}</p>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] items-end gap-x-6">
         {fields.map(({ key, name, unit: own }) => (
           <Field
@@ -93,7 +91,7 @@ export function AsFoundView({ pose, recommended, onFound }: AsFoundViewProps) {
       <ProblemList problems={problems} />
       <div className="my-4 flex flex-wrap gap-3">
         <Button type="submit" isPlain>
-          Show it
+          {say.show}
         </Button>
       </div>
     </form>

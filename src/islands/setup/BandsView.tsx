@@ -13,6 +13,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { bandsView as say } from './words.ts';
 
 interface BandsViewProps {
   readonly request: PlanRequest;
@@ -39,11 +40,11 @@ export function BandsView({ request, unit }: BandsViewProps) {
           setAsked(key);
         }}
       >
-        Measure {DRAWS.toLocaleString('en')} times over, made up
+        {say.measureTimesOverMade(DRAWS.toLocaleString('en'))}
       </WordButton>
     );
   }
-  if (result === null) return <p role="status">Solving {DRAWS.toLocaleString('en')} times…</p>;
+  if (result === null) return <p role="status">{say.solvingTimes(DRAWS.toLocaleString('en'))}</p>;
   if (!result.ok) return <ProblemList problems={result.problems} />;
   return result.value === null ? null : <Drawn bands={result.value} unit={unit} />;
 }
@@ -59,10 +60,10 @@ function Drawn({ bands, unit }: Omit<BandsViewProps, 'request'> & { bands: Bands
     <div role="status">
       <p>
         {oneJointShare >= ONE_JOINT_SHARE
-          ? `The same joint stops it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`
-          : `The joint that stops it most often does so in only ${String(share)} of 100 repeats, so ± alone tells too little.`}
+          ? say.sameJointStopsRepeats(share)
+          : say.jointStopsMostOften(share)}
         {held < draws &&
-          ` In ${(draws - held).toLocaleString('en')} of ${draws.toLocaleString('en')} the pose could not be held.`}
+          say.poseCouldNotHeld((draws - held).toLocaleString('en'), draws.toLocaleString('en'))}
       </p>
       <ul className="grid gap-[0.35rem]">
         {wide.map((band) => (
@@ -76,7 +77,7 @@ function Drawn({ bands, unit }: Omit<BandsViewProps, 'request'> & { bands: Bands
 }
 
 function writeBand({ unit, low, high }: SettingBand, lengthUnit: LengthUnit): string {
-  if (unit === 'deg') return `${low.toFixed(0)}° to ${high.toFixed(0)}°`;
+  if (unit === 'deg') return say.to(low.toFixed(0), high.toFixed(0));
   const write = (cm: number): string => writeLength(metresFromCm(cm), lengthUnit, 1);
-  return `${write(low)} to ${write(high)}`;
+  return say.toOf(write(low), write(high));
 }

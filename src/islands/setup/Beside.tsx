@@ -16,6 +16,7 @@ import { SaveSheet } from './SaveSheet.tsx';
 import { SettingsList, Working } from './SettingsList.tsx';
 import type { PlanRequest } from './usePlanned.ts';
 import { Vessels } from './Vessels.tsx';
+import { beside as say } from './words.ts';
 
 interface BesideProps {
   request: PlanRequest;
@@ -36,22 +37,20 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
     <aside className="max-desk:col-span-full *:[h2]:first:mt-0">
       {solved && pose !== null && (
         <>
-          <h2>What it asks, and what is left</h2>
+          <h2>{say.whatAsksWhatLeft}</h2>
           <MovedSentence moved={moved} />
           <Vessels setUp={setUp} />
         </>
       )}
       {solved && (
         <>
-          <h2>Set it in this order</h2>
+          <h2>{say.setOrder}</h2>
           <SettingsList setUp={setUp} unit={unit} />
-          {isOwnSchool && (
-            <p className="text-faint">By the school that was chosen for {person.name}.</p>
-          )}
+          {isOwnSchool && <p className="text-faint">{say.bySchoolChosenFor(person.name)}</p>}
           <MatFit setUp={setUp} unit={unit} />
           {setUp.problems.length > 0 && (
             <>
-              <h2>To know</h2>
+              <h2>{say.know}</h2>
               <ProblemList problems={setUp.problems} />
             </>
           )}
@@ -59,7 +58,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
       )}
       {setUp.adaptations.length > 0 && (
         <section className="print:hidden">
-          <h2>Changed for this person</h2>
+          <h2>{say.changedForPerson}</h2>
           <ul className="grid gap-[0.35rem]">
             {setUp.adaptations.map((each) => (
               <li key={each.caution}>
@@ -72,7 +71,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
       )}
       {setUp.cautions.length > 0 && (
         <section className="print:hidden">
-          <h2>With this person</h2>
+          <h2>{say.withPerson}</h2>
           <ul className="grid gap-[0.35rem]">
             {setUp.cautions.map((each) => (
               <li key={each.id}>
@@ -104,18 +103,18 @@ function MatFit({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
   if (setUp.mat === null || !setUp.mat.fits) return null;
   const { lengthCm, widthCm } = setUp.mat;
   const size = [lengthCm, widthCm].map((cm) => writeLength(metresFromCm(cm), unit, 0)).join(' by ');
-  return <p className="text-faint">It fits a mat of {size}.</p>;
+  return <p className="text-faint">{say.fitsMat(size)}</p>;
 }
 
 function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
   return (
     <>
       <details className="border-t border-hair print:in-[aside]:hidden">
-        <summary>How the depth was found</summary>
+        <summary>{say.howDepthFound}</summary>
         <Working steps={setUp.depth?.working ?? []} />
       </details>
       <details className="border-t border-hair print:in-[aside]:hidden">
-        <summary>What to look at, in order</summary>
+        <summary>{say.whatLookOrder}</summary>
         <ol className="my-3 grid list-decimal gap-[0.4rem] pl-[1.8rem]">
           {pose.lookAt.map((each) => (
             <li key={each.at}>
@@ -126,12 +125,12 @@ function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
         </ol>
       </details>
       <details className="border-t border-hair print:in-[aside]:hidden">
-        <summary>In and out</summary>
+        <summary>{say.out}</summary>
         <p>{pose.wayIn.join(' ')}</p>
         <p>{pose.wayOut.join(' ')}</p>
       </details>
       <details className="border-t border-hair print:in-[aside]:hidden">
-        <summary>Which measures it rests on</summary>
+        <summary>{say.whichMeasuresRests}</summary>
         <ul className="grid gap-[0.35rem]">
           {setUp.provenance.measures.map((each) => (
             <li key={`${each.measure} ${each.side ?? ''}`}>
@@ -147,9 +146,4 @@ function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
   );
 }
 
-const Keys = () => (
-  <p className="text-faint">
-    Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a
-    diagnosis: pain, numbness or a catching joint ends the pose.
-  </p>
-);
+const Keys = () => <p className="text-faint">{say.keysSOtherSide}</p>;

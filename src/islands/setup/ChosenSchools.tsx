@@ -3,6 +3,7 @@ import type { Person } from '../../core/person/person.ts';
 import { changePerson } from '../../data/people.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { chosenSchools as say } from './words.ts';
 
 export const sayOption = (rule: string, option: string): string =>
   findSchool(rule, option)?.words ?? option.replaceAll('-', ' ');
@@ -26,14 +27,18 @@ export function ChosenSchools({ person, poseId }: { person: Person; poseId: stri
       {told !== null && <li>{told}</li>}
       {chosen.map(({ rule, option, reason }) => (
         <li key={rule}>
-          For {person.name}: {sayRule(rule, option).toLowerCase()} {sayOption(rule, option)}
-          {reason === '' ? '.' : `, because ${reason}.`}{' '}
+          {say.forWord(
+            person.name,
+            sayRule(rule, option).toLowerCase(),
+            sayOption(rule, option),
+            reason === '' ? '.' : say.because(reason),
+          )}
           <WordButton
             onClick={() => {
               drop(rule);
             }}
           >
-            leave it
+            {say.leave}
           </WordButton>
         </li>
       ))}

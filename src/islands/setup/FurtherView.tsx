@@ -11,6 +11,7 @@ import { LevelList } from './LevelsNote.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { furtherView as say } from './words.ts';
 
 interface FurtherViewProps {
   request: PlanRequest;
@@ -25,9 +26,7 @@ interface FurtherViewProps {
  */
 export function FurtherView(props: FurtherViewProps) {
   return (
-    <LazyDetails
-      summary={props.isStanding ? 'How sure, how far, and what gives' : 'From the cupboard'}
-    >
+    <LazyDetails summary={props.isStanding ? say.howSureHowFar : say.fromCupboard}>
       {() => <FurtherAnswer {...props} />}
     </LazyDetails>
   );
@@ -39,7 +38,7 @@ function FurtherAnswer({ request, isStanding, onPush }: FurtherViewProps) {
   const answer = useAnswer(`full ${key}`, () =>
     planInWorker(key, record, poseId, side, rules, level, 'full'),
   );
-  if (answer === null) return <p className="text-faint">Working it out…</p>;
+  if (answer === null) return <p className="text-faint">{say.workingOut}</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   return <Further setUp={answer.value} request={isStanding ? request : null} onPush={onPush} />;
 }
@@ -72,7 +71,7 @@ function Further({
     <dl className="[&_dt]:mt-3 [&_dt]:font-bold">
       {setUp.levels.length > 0 && (
         <>
-          <dt>Levels, from easier to harder</dt>
+          <dt>{say.levelsFromEasierHarder}</dt>
           <dd>
             <LevelList levels={setUp.levels} />
           </dd>
@@ -80,7 +79,7 @@ function Further({
       )}
       {move !== undefined && (
         <>
-          <dt>Smallest move</dt>
+          <dt>{say.smallestMove}</dt>
           <dd>
             {move.message} {move.hint}
           </dd>
@@ -88,30 +87,34 @@ function Further({
       )}
       {bounds !== null && (
         <>
-          <dt>Stance</dt>
+          <dt>{say.stance}</dt>
           <dd>
-            Works from {write(bounds.shortest.cm, unit)} ({bounds.shortest.reason}) to{' '}
-            {write(bounds.longest.cm, unit)} ({bounds.longest.reason}).
+            {say.worksFrom(
+              write(bounds.shortest.cm, unit),
+              bounds.shortest.reason,
+              write(bounds.longest.cm, unit),
+              bounds.longest.reason,
+            )}
           </dd>
         </>
       )}
       {ifPushed !== null && (
         <>
-          <dt>If pushed to {ifPushed.to}</dt>
+          <dt>{say.ifPushed(ifPushed.to)}</dt>
           <dd>
-            {ifPushed.sentence} <WordButton onClick={onPush}>show it</WordButton>
+            {ifPushed.sentence} <WordButton onClick={onPush}>{say.show}</WordButton>
           </dd>
         </>
       )}
       {handProp !== null && (
         <>
-          <dt>Under the hand</dt>
+          <dt>{say.underHand}</dt>
           <dd>{sayProp(handProp, unit)}</dd>
         </>
       )}
       {supportProps.length > 0 && (
         <>
-          {request !== null && <dt>From the cupboard</dt>}
+          {request !== null && <dt>{say.fromCupboard}</dt>}
           <dd>
             <ul className="grid gap-[0.35rem]">
               {supportProps.map((each) => (
@@ -125,18 +128,21 @@ function Further({
       )}
       {balance !== null && (
         <>
-          <dt>Balance</dt>
+          <dt>{say.balance}</dt>
           <dd>
-            The weight point lies {write(balance.nearestEdgeCm, unit)} inside the base:{' '}
-            {write(balance.aheadCm, unit)} to its front, {write(balance.behindCm, unit)} to its
-            back, {write(balance.toLeftCm, unit)} to the left, {write(balance.toRightCm, unit)} to
-            the right.
+            {say.weightPointLiesInside(
+              write(balance.nearestEdgeCm, unit),
+              write(balance.aheadCm, unit),
+              write(balance.behindCm, unit),
+              write(balance.toLeftCm, unit),
+              write(balance.toRightCm, unit),
+            )}
           </dd>
         </>
       )}
       {unsure.length > 0 && (
         <>
-          <dt>One standard error</dt>
+          <dt>{say.oneStandardError}</dt>
           <dd>
             <ul className="grid gap-[0.35rem]">
               {unsure.map((each) => (
@@ -150,7 +156,7 @@ function Further({
       )}
       {request !== null && (
         <>
-          <dt>Nine repeats in ten</dt>
+          <dt>{say.nineRepeatsTen}</dt>
           <dd>
             <BandsView request={request} unit={unit} />
           </dd>
@@ -164,20 +170,19 @@ function saySupport(
   { name, neededCm, beyondCm }: SetUp['supportProps'][number],
   unit: LengthUnit,
 ): string {
-  if (name === null) return `nothing in the cupboard comes to ${write(neededCm, unit)}`;
-  return beyondCm >= 0.5 ? `${name}, ${write(beyondCm, unit)} to spare` : name;
+  if (name === null) return say.nothingCupboardComes(write(neededCm, unit));
+  return beyondCm >= 0.5 ? say.spare(name, write(beyondCm, unit)) : name;
 }
 
 function sayProp(
   { stack, shortCm, aboveCm, elbowBendDeg, trunkLiftDeg }: NonNullable<SetUp['handProp']>,
   unit: LengthUnit,
 ): string {
-  if (stack === null)
-    return `Nothing in the cupboard is high enough: ${write(shortCm, unit)} short.`;
-  if (stack.props.length === 0) return 'The floor.';
-  const pieces = stack.props.map((each) => `${each.name} at ${write(each.heightCm, unit)}`);
-  const bends = elbowBendDeg >= 1 ? ` The elbow bends ${elbowBendDeg.toFixed(0)}°.` : '';
-  const lifts = trunkLiftDeg >= 1 ? ` The trunk lifts ${trunkLiftDeg.toFixed(0)}°.` : '';
-  const above = aboveCm >= 0.5 ? `, ${write(aboveCm, unit)} above the hand’s own height` : '';
+  if (stack === null) return say.nothingCupboardHighEnough(write(shortCm, unit));
+  if (stack.props.length === 0) return say.floor;
+  const pieces = stack.props.map((each) => say.at(each.name, write(each.heightCm, unit)));
+  const bends = elbowBendDeg >= 1 ? say.elbowBends(elbowBendDeg.toFixed(0)) : '';
+  const lifts = trunkLiftDeg >= 1 ? say.trunkLifts(trunkLiftDeg.toFixed(0)) : '';
+  const above = aboveCm >= 0.5 ? say.aboveHandsOwnHeight(write(aboveCm, unit)) : '';
   return `${pieces.join(' on ')}${above}.${bends}${lifts}`;
 }

@@ -1,6 +1,7 @@
 import type { BreathAction, Guidance } from '../../core/poses/guidance.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
+import { guidanceView as text } from './words.ts';
 
 /** What a teacher says and watches while the pose is held. */
 export function GuidanceView({ guidance }: { guidance: Guidance }) {
@@ -8,19 +9,22 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
   const names = next.map((id) => findPose(id)?.name ?? findLyingPose(id)?.name ?? id);
   return (
     <details className="border-t border-hair print:in-[aside]:hidden">
-      <summary>While it is held</summary>
+      <summary>{text.whileHeld}</summary>
       <dl className="[&_dt]:mt-3 [&_dt]:font-bold">
-        <dt>{breaths} breaths</dt>
+        <dt>{text.breaths(breaths)}</dt>
         <dd>
-          {guidance.effort === 'active' ? 'Active. ' : 'Resting. '}Gaze:{' '}
-          {gaze.charAt(0).toLowerCase() + gaze.slice(1)} {capital(farPoints[0])} and {farPoints[1]}{' '}
-          reach away from each other.
+          {text.gazeReachAwayFrom(
+            guidance.effort === 'active' ? text.active : text.resting,
+            gaze.charAt(0).toLowerCase() + gaze.slice(1),
+            capital(farPoints[0]),
+            farPoints[1],
+          )}
         </dd>
-        <dt>In</dt>
+        <dt>{text.inWord}</dt>
         <dd>{capital(inhale.map(say).join(', '))}.</dd>
-        <dt>Out</dt>
+        <dt>{text.out}</dt>
         <dd>{capital(exhale.map(say).join(', '))}.</dd>
-        <dt>Often seen</dt>
+        <dt>{text.oftenSeen}</dt>
         <dd>
           <ul className="grid gap-[0.35rem]">
             {tendencies.map(({ seen, first, felt }) => (
@@ -30,11 +34,11 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
             ))}
           </ul>
         </dd>
-        <dt>Easier</dt>
+        <dt>{text.easier}</dt>
         <dd>{capital(easier.join('; '))}.</dd>
-        <dt>Harder</dt>
+        <dt>{text.harder}</dt>
         <dd>{capital(harder.join('; '))}.</dd>
-        <dt>Leads to</dt>
+        <dt>{text.leads}</dt>
         <dd>{names.join(', ')}.</dd>
       </dl>
     </details>
@@ -45,5 +49,5 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 /** “Press the heels down”, but “let the shoulders sink down”. */
 const say = ([verb, part, direction]: BreathAction): string =>
   verb.startsWith('let ')
-    ? `let ${part} ${verb.slice(4)} ${direction}`
+    ? text.letWord(part, verb.slice(4), direction)
     : `${verb} ${part} ${direction}`;

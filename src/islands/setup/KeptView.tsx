@@ -18,6 +18,7 @@ import { useWrite } from '../shared/useWrite.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { keptView as say } from './words.ts';
 
 interface KeptViewProps {
   request: PlanRequest;
@@ -61,21 +62,17 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
           event.currentTarget.reset();
         }}
       >
-        <Field
-          label={
-            <>Keep what is drawn now{isMoved(moved) ? ', with what was moved' : ''}, because</>
-          }
-        >
+        <Field label={<>{say.keepWhatDrawnNow(isMoved(moved) ? say.withWhatMoved : '')}</>}>
           <input name="reason" autoComplete="off" />
         </Field>
         <Button type="submit" isPlain>
-          Keep this set-up
+          {say.keepSetUp}
         </Button>
       </form>
       {told}
       {removed !== null && (
         <p className="rounded bg-mist px-4 py-[0.3rem]" role="status">
-          Removed.{' '}
+          {say.removed}
           <WordButton
             onClick={() => {
               write(async () => {
@@ -84,7 +81,7 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
               });
             }}
           >
-            Bring it back
+            {say.bringBack}
           </WordButton>
         </p>
       )}
@@ -125,35 +122,33 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
   return (
     <li>
       <p>
-        {writeDate(keptAt)}, {side} side
-        {level === null ? '' : `, ${level.replaceAll('-', ' ')}`}
-        {moved === null ? '' : ', moved by hand'}
-        {stance === undefined
-          ? ''
-          : `: ${sayNumber(stance.id)} ${writeNumber(stance.value, stance.unit, unit)}`}
-        {reason === '' ? '.' : `, because ${reason}.`}{' '}
+        {say.side(
+          writeDate(keptAt),
+          side,
+          level === null ? '' : `, ${level.replaceAll('-', ' ')}`,
+          moved === null ? '' : say.movedByHand,
+          stance === undefined
+            ? ''
+            : `: ${sayNumber(stance.id)} ${writeNumber(stance.value, stance.unit, unit)}`,
+          reason === '' ? '.' : say.because(reason),
+        )}
         <WordButton
           onClick={() => {
             onShow(kept);
           }}
         >
-          show it
+          {say.show}
         </WordButton>{' '}
-        <WordButton onClick={onRemove}>remove it</WordButton>
+        <WordButton onClick={onRemove}>{say.remove}</WordButton>
       </p>
-      {isOld && check.hasOtherRules && (
-        <p className="text-faint">
-          Rules changed: these numbers were made before Stillwater’s own rules were changed, which
-          may be all that differs.
-        </p>
-      )}
+      {isOld && check.hasOtherRules && <p className="text-faint">{say.rulesChangedTheseNumbers}</p>}
       {isOld && (
         <>
           {(!check.hasOtherRules || check.newer.length > 0) && (
-            <p className="font-semibold">Out of date. {sayWhy(check)}</p>
+            <p className="font-semibold">{say.outDate(sayWhy(check))}</p>
           )}
           <Table look="values">
-            <caption className="sr-only">What is another today</caption>
+            <caption className="sr-only">{say.whatAnotherToday}</caption>
             <TableHead columns={['number', 'kept', 'today']} />
             <tbody>
               {check.changes.map(({ id, unit: own, was, now }) => (
@@ -172,9 +167,9 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
 }
 
 function sayWhy({ newer, now }: KeptCheck): string {
-  if (now === null) return 'Today there is no set-up for it.';
+  if (now === null) return say.todayThereNoSet;
   const names = [...new Set(newer.map(({ measure }) => getProtocol(measure).name.toLowerCase()))];
   return names.length === 0
-    ? 'Cautions, readings put right or rules have changed since.'
-    : `Measured again since: ${names.join(', ')}.`;
+    ? say.cautionsReadingsPutRight
+    : say.measuredAgainSince(names.join(', '));
 }

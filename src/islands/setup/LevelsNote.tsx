@@ -1,6 +1,7 @@
 import type { LevelNeed, LevelReport, SetUp } from '../../core/setup/setUp.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { nameLevel } from '../shared/poseWords.ts';
+import { levelsNote as say } from './words.ts';
 
 /** Of what a level needs, the most that is said at once. */
 const MOST_NEEDS = 3;
@@ -9,7 +10,7 @@ const MOST_NEEDS = 3;
 export const small = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 const sayNeed = ({ words, amount, unit }: LevelNeed): string =>
-  `${words} needs ${String(amount)}${unit === 'deg' ? '°' : ' cm'} more`;
+  say.needsMore(words, amount, unit === 'deg' ? '°' : ' cm');
 
 const sayNeeds = ({ needs }: LevelReport): string =>
   needs.slice(0, MOST_NEEDS).map(sayNeed).join(', ');
@@ -24,15 +25,14 @@ export function LevelsNote({ setUp }: { setUp: SetUp }) {
     <p className="text-faint">
       {feet !== null && (
         <>
-          On the feet of {feet.name}
+          {say.feet}
+          {feet.name}
           {feet.levels.length > 0 && `: ${small(nameLevel(feet, setUp.standsOn?.level ?? null))}`}
           .{' '}
         </>
       )}
       {next !== undefined && next.needs.length > 0 && (
-        <>
-          For “{small(next.name)}”, {sayNeeds(next)}.
-        </>
+        <>{say.forWord(small(next.name), sayNeeds(next))}</>
       )}
     </p>
   );
@@ -40,9 +40,9 @@ export function LevelsNote({ setUp }: { setUp: SetUp }) {
 
 const STATUS_WORDS: Readonly<Record<LevelReport['status'], string>> = {
   ready: 'ready',
-  nearly: 'nearly: something falls short of the pose',
-  'needs-more': 'not yet',
-  'by-choice': 'ready, by choice',
+  nearly: say.nearlySomethingFallsShort,
+  'needs-more': say.notYet,
+  'by-choice': say.readyByChoice,
 };
 
 /** Every level from easier to harder: ready, or what it still needs. */

@@ -12,6 +12,7 @@ import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { writeValue } from '../shared/writeValue.ts';
 import { SheetHandle } from './SheetHandle.tsx';
 import type { MovedSetUp } from './useMoved.ts';
+import { movableSheet as say } from './words.ts';
 
 interface MovableSheetProps {
   pose: PoseDefinition;
@@ -26,10 +27,10 @@ interface MovableSheetProps {
 }
 
 const HANDLE_WORDS: Readonly<Record<HandleId, string>> = {
-  'front-foot': 'front foot',
-  'back-foot': 'back foot',
-  'back-toes': 'turn of the back foot',
-  hand: 'height of the hand',
+  'front-foot': say.frontFoot,
+  'back-foot': say.backFoot,
+  'back-toes': say.turnBackFoot,
+  hand: say.heightHand,
 };
 
 /** A press of an arrow key moves by half a centimetre or turns by a degree; with Shift by more. */
@@ -110,7 +111,7 @@ export function MovableSheet(props: MovableSheetProps) {
           <SheetHandle
             key={handle.id}
             handle={handle}
-            label={`Move the ${HANDLE_WORDS[handle.id]}`}
+            label={say.move(HANDLE_WORDS[handle.id])}
             value={value}
             valueText={value === null ? '' : writeValue(value, turns ? 'deg' : 'cm', unit)}
             range={byHand.range}

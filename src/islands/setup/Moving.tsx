@@ -6,6 +6,7 @@ import { isMoved, type HeelLineMark } from '../../core/whatIf/planMoved.ts';
 import type { DepthReport, SetUp } from '../../core/setup/setUp.ts';
 import type { MovedSetUp } from './useMoved.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { moving as say } from './words.ts';
 
 interface MoveControlsProps {
   pose: PoseDefinition;
@@ -18,7 +19,7 @@ interface MoveControlsProps {
 /** The heel line a foot stands on, or that it stands on none. */
 function sayHeelLine(widthCm: number, lines: readonly HeelLineMark[]): string {
   const line = lines.find((each) => Math.abs(each.widthCm - widthCm) < 0.05);
-  return line === undefined ? 'diagonally across the mat' : line.rule.replaceAll('-', ' ');
+  return line === undefined ? say.diagonallyAcrossMat : line.rule.replaceAll('-', ' ');
 }
 
 /** What was moved and what gives, in a sentence. */
@@ -27,12 +28,12 @@ export function MovedSentence({ moved }: { moved: MovedSetUp }) {
   if (!isMoved(now)) return null;
   return (
     <p className="font-semibold" data-testid="moved-sentence" role="status">
-      {now.widthCm !== null && `Feet ${sayHeelLine(now.widthCm, heelLines)}. `}
+      {now.widthCm !== null && say.feet(sayHeelLine(now.widthCm, heelLines))}
       {answer === null
-        ? 'Solving it there…'
+        ? say.solvingThere
         : answer.gives === null
-          ? 'Moved; the pose holds there.'
-          : `Moved. ${answer.gives.sentence}`}
+          ? say.movedPoseHoldsThere
+          : say.moved(answer.gives.sentence)}
     </p>
   );
 }
@@ -71,7 +72,8 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
     <div className="flex min-h-11 flex-wrap items-center gap-x-[1.2rem] print:hidden [&_button:disabled]:cursor-default [&_button:disabled]:text-faint [&_button:disabled]:decoration-hair [&_input]:w-36 [&_input]:p-0 [&_input]:accent-water [&_label]:flex [&_label]:items-center [&_label]:gap-[0.6rem]">
       {pose.depth !== null && value !== null && depth !== null && (
         <label>
-          depth<span className="sr-only">: {pose.depth.words}</span>
+          {say.depth}
+          <span className="sr-only">: {pose.depth.words}</span>
           <span className="relative inline-flex">
             <DepthMarks depth={recommended.depth ?? depth} least={Math.min(0, Math.floor(value))} />
             <input
@@ -92,16 +94,16 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
         </label>
       )}
       <WordButton disabled={!moved.canUndo} onClick={moved.undo}>
-        undo
+        {say.undo}
       </WordButton>
       <WordButton disabled={!moved.canRedo} onClick={moved.redo}>
-        redo
+        {say.redo}
       </WordButton>
       <WordButton disabled={!isMoved(now)} onClick={moved.reset}>
-        back to recommended
+        {say.backRecommended}
       </WordButton>
       {isMoved(now) && hasSides(pose.id) && (
-        <WordButton onClick={onOtherSide}>the same on the {otherSide(recommended.side)}</WordButton>
+        <WordButton onClick={onOtherSide}>{say.same(otherSide(recommended.side))}</WordButton>
       )}
     </div>
   );

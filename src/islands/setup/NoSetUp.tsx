@@ -3,6 +3,7 @@ import { FULL_ROUND } from '../../core/measures/rounds.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { Button, ButtonLink } from '../shared/ui/Button.tsx';
+import { noSetUp as say } from './words.ts';
 
 interface NoSetUpProps {
   personId: string;
@@ -13,17 +14,16 @@ interface NoSetUpProps {
 
 /** Why there is nothing to draw yet, and the way on. */
 export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpProps) {
-  if (problems.length === 0)
-    return <p className="text-faint">{working ? 'Working it out…' : ''}</p>;
+  if (problems.length === 0) return <p className="text-faint">{working ? say.workingOut : ''}</p>;
   const missing = problems.filter((each) => each.code === 'missing-measure');
   const first = FULL_ROUND.find((measure) => missing.some((each) => each.path.startsWith(measure)));
   const measure = `/measure?id=${encodeURIComponent(personId)}`;
   return (
     <div className="max-w-160 py-4">
-      <h2>{missing.length > 0 ? 'Not yet' : 'No set-up'}</h2>
+      <h2>{missing.length > 0 ? say.notYet : say.noSetUp}</h2>
       {missing.length > 0 ? (
         <>
-          <p>This pose needs a few more readings:</p>
+          <p>{say.poseNeedsFewMore}</p>
           <ul className="grid gap-[0.35rem]">
             {missing.map((each) => (
               <li key={each.path}>{nameMissing(each.path)}</li>
@@ -31,16 +31,13 @@ export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpP
           </ul>
           <div className="my-4 flex flex-wrap gap-3">
             <ButtonLink href={first === undefined ? measure : `${measure}&step=${first}`}>
-              Measure now
+              {say.measureNow}
             </ButtonLink>
             <Button isPlain onClick={onProvisional}>
-              A provisional set-up
+              {say.provisionalSetUp}
             </Button>
           </div>
-          <p className="text-faint">
-            Provisional: what is missing is taken from a stiff body and marked. It needs stature,
-            trochanter height, hip opening and straight-leg raise.
-          </p>
+          <p className="text-faint">{say.provisionalWhatMissingTaken}</p>
         </>
       ) : (
         <ProblemList problems={problems} />

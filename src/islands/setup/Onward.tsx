@@ -17,6 +17,7 @@ import { SetUpTable } from './SetUpTable.tsx';
 import { LABEL } from './SheetView.tsx';
 import { SidesView } from './SidesView.tsx';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
+import { onward as say } from './words.ts';
 
 interface OnwardProps {
   request: PlanRequest;
@@ -45,21 +46,21 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
   return (
     <div className="mt-[0.4rem] print:hidden" data-testid="onward">
       {pose !== null && (
-        <LazyDetails summary="From the front edge of the mat">
+        <LazyDetails summary={say.fromFrontEdgeMat}>
           {() => <FrontView pose={pose} setUp={setUp} unit={unit} labelMm={LABEL} />}
         </LazyDetails>
       )}
       {hasSides(whole.id) && (
-        <LazyDetails summary="Left and right">
+        <LazyDetails summary={say.leftRight}>
           {() => <SidesView request={request} pose={pose} />}
         </LazyDetails>
       )}
       {pose !== null && (
         <>
-          <LazyDetails summary="Schools side by side">
+          <LazyDetails summary={say.schoolsSideBySide}>
             {() => <SchoolsView request={request} pose={pose} />}
           </LazyDetails>
-          <LazyDetails summary="What is done now">
+          <LazyDetails summary={say.whatDoneNow}>
             {() => (
               <AsFoundView
                 pose={pose}
@@ -72,10 +73,10 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
           </LazyDetails>
         </>
       )}
-      <LazyDetails summary="Kept set-ups">
+      <LazyDetails summary={say.keptSetUps}>
         {() => <KeptView request={request} setUp={setUp} moved={moved.now} onShow={turnTo} />}
       </LazyDetails>
-      <LazyDetails summary="The drawing as a table">
+      <LazyDetails summary={say.drawingAsTable}>
         {() => <SetUpTable setUp={setUp} unit={unit} />}
       </LazyDetails>
     </div>

@@ -17,6 +17,7 @@ import { StudioView } from './StudioView.tsx';
 import { useMoved } from './useMoved.ts';
 import { findRequestKey, usePlanned } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { plannedSetUp as say } from './words.ts';
 
 interface PlannedSetUpProps {
   record: RevisedRecord;
@@ -64,7 +65,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
                 onAsk({ studio: 0 });
               }}
             >
-              from across the room
+              {say.fromAcrossRoom}
             </WordButton>
           )}
         </div>

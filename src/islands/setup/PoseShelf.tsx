@@ -10,6 +10,7 @@ import { useIsNarrow } from './useIsNarrow.ts';
 import { useShelf } from './useShelf.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
+import { poseShelf as say } from './words.ts';
 
 interface ShelfProps {
   record: RevisedRecord;
@@ -27,10 +28,10 @@ const plain = (text: string): string =>
     .toLowerCase();
 
 const SHOWN = {
-  all: 'every pose',
-  ready: 'can be set up',
-  missing: 'lacks measures',
-  minded: 'has a caution',
+  all: say.everyPose,
+  ready: say.canSetUp,
+  missing: say.lacksMeasures,
+  minded: say.hasCaution,
 } as const;
 type ShelfFilter = keyof typeof SHOWN;
 
@@ -65,7 +66,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
   return (
     <nav
       ref={shelf}
-      aria-label="Poses"
+      aria-label={say.poses}
       className="sticky top-0 -mx-2 my-0 max-h-screen self-start overflow-y-auto p-2 print:hidden max-phone:static max-phone:m-0 max-phone:max-h-none max-phone:max-w-[calc(100vw-2rem)] max-phone:min-w-0 max-phone:overflow-visible max-phone:p-0 max-phone:*:[div]:max-w-[calc(100vw-2rem)] max-phone:*:[div]:min-w-0 [&_input[type=search]]:px-2 [&_input[type=search]]:py-[0.2rem]"
       data-testid="shelf"
       aria-busy={planned.size < SHELF_ORDER.length}
@@ -79,22 +80,22 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
             setIsOpen(!isOpen);
           }}
         >
-          {isOpen ? 'stay with this pose' : 'another pose'}
+          {isOpen ? say.stayWithPose : say.anotherPose}
         </WordButton>
       )}
       {(isOpen || !isNarrow) && (
         <>
           <input
             type="search"
-            aria-label="Find a pose"
-            placeholder="find a pose"
+            aria-label={say.findPose}
+            placeholder={say.findAPose}
             value={sought}
             onChange={(event) => {
               setSought(event.target.value);
             }}
           />
           <WordSelect
-            aria-label="Which poses"
+            aria-label={say.whichPoses}
             value={shown}
             onChange={(event) => {
               setShown(event.target.value as ShelfFilter);
@@ -106,7 +107,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
               </option>
             ))}
           </WordSelect>
-          {shelves.every(({ found }) => found.length === 0) && <p>No such pose here.</p>}
+          {shelves.every(({ found }) => found.length === 0) && <p>{say.noSuchPoseHere}</p>}
           {shelves.map(({ words, poses, found }) => (
             <div key={words} hidden={found.length === 0}>
               <p className="mt-3 mb-0 font-serif text-base leading-[normal] text-faint italic">
@@ -151,11 +152,11 @@ function sayState(result: Result<SetUp> | null): string {
   if (result === null) return '';
   if (!result.ok) {
     const missing = result.problems.filter((each) => each.code === 'missing-measure').length;
-    return missing === 0 ? 'no set-up' : `lacks ${String(missing)} readings`;
+    return missing === 0 ? say.noSetUp : say.lacksReadings(missing);
   }
   const { status, limiting, problems, provenance } = result.value;
   if (status === 'failed') {
-    return problems.some((each) => each.code === 'stop-sign') ? 'stop sign' : 'no set-up';
+    return problems.some((each) => each.code === 'stop-sign') ? say.stopSign : say.noSetUp;
   }
   if (provenance.measures.length === 0 || limiting === null) return '';
   return nameJoint(limiting, result.value);
@@ -192,7 +193,7 @@ function AtAGlance({ result }: { result: Result<SetUp> | null }) {
       <span className="block min-h-[1.2em] text-[0.78rem] leading-[1.2] font-normal text-faint">
         {depth?.value != null && (
           <span className="sr-only">
-            {`, ${depth.value.toFixed(0)}${unit} of ${depth.textbook.toFixed(0)}${unit}`}
+            {say.of(depth.value.toFixed(0), unit, depth.textbook.toFixed(0))}
           </span>
         )}
         {words !== '' && <span className="sr-only">, </span>}

@@ -8,6 +8,7 @@ import { saveFile } from '../shared/saveFile.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { LABEL } from './SheetView.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { saveSheet as say } from './words.ts';
 
 interface SaveSheetProps {
   personId: string;
@@ -36,35 +37,34 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
       data-testid="save-sheet"
     >
       <a href={`/paper?${query.toString()}`}>
-        {pose === null ? 'A card on paper' : 'A card or true-size feet on paper'}
+        {pose === null ? say.cardPaper : say.cardTrueSizeFeet}
       </a>
       {pose !== null && (
         <>
-          . <a href={`/pose-photo?${photo.toString()}`}>A photo against this plan</a>
+          . <a href={`/pose-photo?${photo.toString()}`}>{say.photoAgainstPlan}</a>
         </>
       )}
-      . Save the set-up as{' '}
+      {say.saveSetUpAs}
       <span className="whitespace-nowrap">
         <WordButton
           onClick={() => {
             saveFile(`${stem}.json`, `${JSON.stringify(setUp, null, 2)}\n`);
           }}
         >
-          a file
+          {say.file}
         </WordButton>
         {drawing === null ? '.' : ','}
       </span>
       {drawing !== null && pose !== null && (
         <>
-          {' '}
-          the drawing as{' '}
+          {say.drawingAs}
           <span className="whitespace-nowrap">
             <WordButton
               onClick={() => {
                 saveFile(`${stem}.svg`, svg, 'image/svg+xml');
               }}
             >
-              SVG
+              {say.svg}
             </WordButton>
             ,
           </span>{' '}
@@ -78,9 +78,9 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
                 });
             }}
           >
-            PDF
-          </WordButton>{' '}
-          or{' '}
+            {say.pdf}
+          </WordButton>
+          {say.or}
           <span className="whitespace-nowrap">
             <WordButton
               onClick={() => {
@@ -90,7 +90,7 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
                 });
               }}
             >
-              PNG
+              {say.png}
             </WordButton>
             .
           </span>

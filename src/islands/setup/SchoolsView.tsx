@@ -21,6 +21,7 @@ import { useWrite } from '../shared/useWrite.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button } from '../shared/ui/Button.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { schoolsView as say } from './words.ts';
 
 interface SchoolsViewProps {
   request: PlanRequest;
@@ -58,10 +59,10 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
   const answer = useAnswer(`schools ${findRequestKey(request)}`, () =>
     compareSchoolsInWorker(record, poseId, side, rules, level),
   );
-  if (answer === null) return <p className="text-faint">Solving each school’s way…</p>;
+  if (answer === null) return <p className="text-faint">{say.solvingEachSchoolsWay}</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const schools = inOrder(answer.value);
-  if (schools.length === 0) return <p>The schools agree on this pose.</p>;
+  if (schools.length === 0) return <p>{say.schoolsAgreePose}</p>;
   const held = schools.filter(({ setUp }) => setUp.status !== 'failed').map(keyOfSchool);
   const shown = (marked ?? held.slice(0, LETTERS.length)).filter((key) => held.includes(key));
   const drawn = schools.filter((each) => shown.includes(keyOfSchool(each)));
@@ -82,7 +83,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
           look="values"
           className="[&_td]:align-top [&_td]:text-[0.9rem] [&_td]:whitespace-normal! [&_td:last-child]:min-w-40! [&_th]:align-top [&_th]:text-[0.9rem] [&_th]:whitespace-normal!"
         >
-          <caption className="sr-only">Schools side by side; up to four are drawn</caption>
+          <caption className="sr-only">{say.schoolsSideBySide}</caption>
           <TableHead columns={['drawn', 'school', 'stance', 'pelvis', 'runs out first']} />
           <tbody>
             {schools.map((each) => (
@@ -121,7 +122,7 @@ interface SchoolRowProps {
 function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: SchoolRowProps) {
   const { rule, option, setUp, atPlannedDepth } = school;
   const isHeld = setUp.status !== 'failed';
-  const words = isOwn ? 'as you have it' : `${sayRule(rule, option)} ${sayOption(rule, option)}`;
+  const words = isOwn ? say.asYouHave : `${sayRule(rule, option)} ${sayOption(rule, option)}`;
   const { limiting } = setUp;
   return (
     <>
@@ -130,7 +131,7 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
           <label className="flex min-h-11 cursor-pointer items-center gap-[0.6rem]">
             <input
               type="checkbox"
-              aria-label={`Draw ${words}`}
+              aria-label={say.draw(words)}
               checked={isShown}
               disabled={!isHeld || (isFull && !isShown)}
               onChange={(event) => {
@@ -150,14 +151,14 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
         <td>{sayValue(setUp, 'pelvis-short-of-square', unit)}</td>
         <td>
           {limiting === null
-            ? 'cannot be held'
-            : `${nameJoint(limiting, setUp)}, ${String(Math.round(limiting.toSpareDeg ?? 0))}° margin`}
+            ? say.cannotHeld
+            : say.margin(nameJoint(limiting, setUp), Math.round(limiting.toSpareDeg ?? 0))}
         </td>
       </tr>
       {atPlannedDepth !== null && (
         <tr className="[&_td]:text-faint">
           <td />
-          <td colSpan={4}>At your depth: {atPlannedDepth.sentence}</td>
+          <td colSpan={4}>{say.yourDepth(atPlannedDepth.sentence)}</td>
         </tr>
       )}
     </>
@@ -213,21 +214,21 @@ function Choose({ request, schools }: ChooseProps) {
           choose(new FormData(event.currentTarget));
         }}
       >
-        <Field label="For this person, in this pose">
+        <Field label={say.forPersonPose}>
           <select name="school">
             {schools.slice(1).map((each) => (
               <option key={keyOfSchool(each)} value={keyOfSchool(each)}>
                 {sayRule(each.rule, each.option)} {sayOption(each.rule, each.option)}
-                {each.setUp.status === 'failed' ? ' (cannot be held)' : ''}
+                {each.setUp.status === 'failed' ? say.cannotBeHeld : ''}
               </option>
             ))}
           </select>
         </Field>
-        <Field label="because">
+        <Field label={say.because}>
           <input name="reason" autoComplete="off" />
         </Field>
         <Button type="submit" isPlain>
-          Choose it
+          {say.choose}
         </Button>
       </form>
     </>

@@ -8,6 +8,7 @@ import { nameLevel, nameSide } from '../shared/poseWords.ts';
 import { small } from './LevelsNote.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
+import { setUpSentence as say } from './words.ts';
 
 interface SetUpSentenceProps {
   pose: PoseDefinition | LyingPose;
@@ -31,7 +32,7 @@ export function SetUpSentence(props: SetUpSentenceProps) {
       {hasSides(pose.id) ? (
         <WordButton onClick={props.onSide}>
           {nameSide(pose.id, side)}
-          <span className="sr-only">, change to {otherSide(side)}</span>
+          <span className="sr-only">{say.change(otherSide(side))}</span>
         </WordButton>
       ) : (
         nameSide(pose.id, side)
@@ -40,8 +41,8 @@ export function SetUpSentence(props: SetUpSentenceProps) {
         <>
           {', '}
           <WordButton onClick={props.onDepth}>
-            {isDeepest ? 'the deepest safe set-up' : 'as recommended'}
-            <span className="sr-only">, change to {isDeepest ? 'recommended' : 'deepest'}</span>
+            {isDeepest ? say.deepestSafeSetUp : say.asRecommended}
+            <span className="sr-only">{say.changeTo(isDeepest ? 'recommended' : 'deepest')}</span>
           </WordButton>
           <Levels pose={pose} level={level} setUp={setUp} onLevel={props.onLevel} />
         </>
@@ -50,8 +51,8 @@ export function SetUpSentence(props: SetUpSentenceProps) {
       {isProvisional && (
         <>
           {' '}
-          <strong>Provisional: what is not measured is taken as stiff.</strong>{' '}
-          <WordButton onClick={props.onUsual}>leave</WordButton>
+          <strong>{say.provisionalWhatNotMeasured}</strong>{' '}
+          <WordButton onClick={props.onUsual}>{say.leave}</WordButton>
         </>
       )}
     </p>
@@ -77,13 +78,13 @@ function Levels({ pose, level, setUp, onLevel }: LevelsProps) {
     <>
       {', '}
       <WordSelect
-        aria-label="Level"
+        aria-label={say.level}
         value={level}
         onChange={(event) => {
           onLevel(event.target.value);
         }}
       >
-        <option value={FITTING_LEVEL}>what fits{fitting}</option>
+        <option value={FITTING_LEVEL}>{say.whatFits(fitting)}</option>
         {pose.levels.map(({ id, name }) => (
           <option key={id} value={id}>
             {small(name)}
@@ -100,8 +101,10 @@ function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
   const write = (number: number): string => `${number.toFixed(0)}${unit === 'deg' ? '°' : ' cm'}`;
   return (
     <>
-      : {pose.depth?.words} {write(value)} of a safe {write(deepest ?? 0)}
-      <span className="sr-only">; in the books {write(textbook)}</span>.
+      : {pose.depth?.words} {write(value)}
+      {say.safe}
+      {write(deepest ?? 0)}
+      <span className="sr-only">{say.books(write(textbook))}</span>.
     </>
   );
 }

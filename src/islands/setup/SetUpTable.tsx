@@ -4,6 +4,7 @@ import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { sayNumber, writeNumber } from './sayNumber.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { setUpTable as say } from './words.ts';
 
 const degrees = (value: number | null): string => (value === null ? '–' : `${value.toFixed(0)}°`);
 
@@ -14,16 +15,16 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
     balance === null
       ? []
       : ([
-          ['to the nearest edge', balance.nearestEdgeCm],
-          ['to its front', balance.aheadCm],
-          ['to its back', balance.behindCm],
-          ['to its left', balance.toLeftCm],
-          ['to its right', balance.toRightCm],
+          [say.nearestEdge, balance.nearestEdgeCm],
+          [say.itsFront, balance.aheadCm],
+          [say.itsBack, balance.behindCm],
+          [say.itsLeft, balance.toLeftCm],
+          [say.itsRight, balance.toRightCm],
         ] as const);
   return (
     <div className="overflow-x-auto">
       <Table look="values">
-        <caption className="sr-only">Numbers of the set-up</caption>
+        <caption className="sr-only">{say.numbersSetUp}</caption>
         <TableHead columns={['number', 'value', 'from', 'to']} />
         <tbody>
           {settings.map((each) => (
@@ -36,9 +37,9 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
           ))}
           {margins.map(([words, cm]) => (
             <tr key={words}>
-              <th scope="row">weight inside the base</th>
+              <th scope="row">{say.weightInsideBase}</th>
               <td>{writeNumber(cm, 'cm', unit)}</td>
-              <td>weight point</td>
+              <td>{say.weightPoint}</td>
               <td>{words}</td>
             </tr>
           ))}
@@ -46,7 +47,7 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
       </Table>
       {joints.length > 0 && (
         <Table look="values">
-          <caption className="sr-only">Joints: measured, held back, asked and what is left</caption>
+          <caption className="sr-only">{say.jointsMeasuredHeldBack}</caption>
           <TableHead columns={['joint', 'measured', 'held back', 'asked', 'margin']} />
           <tbody>
             {joints.map((each) => (

@@ -2,6 +2,7 @@ import { listRecipe } from '../../core/recipe/recipe.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import type { WorkingStep } from '../../core/planning/working.ts';
+import { settingsList as say } from './words.ts';
 
 /** The set-up as a recipe; each line opens to its arithmetic. */
 export function SettingsList({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
@@ -20,7 +21,7 @@ export function SettingsList({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }
 }
 
 const writeStepValue = ({ value, unit }: WorkingStep): string =>
-  unit === 'deg' ? `${value.toFixed(1)}°` : `${value.toFixed(1)} cm`;
+  unit === 'deg' ? `${value.toFixed(1)}°` : say.cm(value.toFixed(1));
 
 const STEP_LOOK: Partial<Record<WorkingStep['kind'], string>> = {
   total: 'border-t border-ink font-bold [&_th]:font-bold',
@@ -31,7 +32,7 @@ const STEP_LOOK: Partial<Record<WorkingStep['kind'], string>> = {
 export function Working({ steps }: { steps: readonly WorkingStep[] }) {
   return (
     <table className="mt-[0.2rem] mb-[0.8rem] w-full border-collapse text-[0.9rem] [&_td]:pl-2 [&_td]:text-right [&_td]:whitespace-nowrap [&_th]:pr-[0.6rem] [&_th]:text-left [&_th]:font-normal">
-      <caption className="sr-only">Working</caption>
+      <caption className="sr-only">{say.working}</caption>
       <tbody>
         {steps.map((step, i) => (
           <tr key={i} className={STEP_LOOK[step.kind] ?? ''} data-testid={`step-${step.kind}`}>

@@ -11,6 +11,7 @@ import { MovableSheet } from './MovableSheet.tsx';
 import { useIsNarrow } from './useIsNarrow.ts';
 import type { MovedSetUp } from './useMoved.ts';
 import { ButtonLink } from '../shared/ui/Button.tsx';
+import { sheetView as say } from './words.ts';
 
 /** Height of a label on the drawing, mm of paper; larger where the whole drawing is small. */
 export const LABEL = 5.3;
@@ -43,14 +44,14 @@ export function SheetView({
     const Frame = isStopped ? StopPanel : 'div';
     return (
       <Frame className={isStopped ? 'max-w-160' : 'max-w-160 py-4'}>
-        <h2>No set-up</h2>
+        <h2>{say.noSetUp}</h2>
         <ProblemList problems={setUp.problems} />
         <div className="my-4 flex flex-wrap gap-3">
           <ButtonLink isPlain href={`/person?id=${encodeURIComponent(record.person.id)}`}>
-            What to mind
+            {say.whatMind}
           </ButtonLink>
           <ButtonLink isPlain href={`/measure?id=${encodeURIComponent(record.person.id)}`}>
-            Measures
+            {say.measures}
           </ButtonLink>
         </div>
       </Frame>

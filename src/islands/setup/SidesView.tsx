@@ -15,6 +15,7 @@ import { sayNumber, writeNumber } from './sayNumber.ts';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { sidesView as say } from './words.ts';
 
 interface SidesViewProps {
   request: PlanRequest;
@@ -35,7 +36,8 @@ export function SidesView({ request, pose }: SidesViewProps) {
   const unit = useUnit();
   const left = useSide(request, 'left');
   const right = useSide(request, 'right');
-  if (left === null || right === null) return <p className="text-faint">Working both sides out…</p>;
+  if (left === null || right === null)
+    return <p className="text-faint">{say.workingBothSidesOut}</p>;
   if (!left.ok || !right.ok) {
     return (
       <ProblemList problems={[left, right].flatMap((each) => (each.ok ? [] : each.problems))} />
@@ -47,8 +49,8 @@ export function SidesView({ request, pose }: SidesViewProps) {
     <>
       <p role="status">
         {real.length === 0
-          ? 'No difference between the sides is larger than its error.'
-          : `Beyond its error: ${real.map((each) => sayPair(each, unit)).join('; ')}.`}
+          ? say.noDifferenceBetweenSides
+          : say.beyondItsError(real.map((each) => sayPair(each, unit)).join('; '))}
       </p>
       {pose !== null && (
         <div className="grid grid-cols-[repeat(2,minmax(0,1fr))] gap-4" data-testid="side-by-side">
@@ -64,7 +66,7 @@ export function SidesView({ request, pose }: SidesViewProps) {
       )}
       <div className="overflow-x-auto">
         <Table look="values">
-          <caption className="sr-only">Left against right</caption>
+          <caption className="sr-only">{say.leftAgainstRight}</caption>
           <TableHead columns={['number', 'left', 'right', 'difference']} />
           <tbody>
             {pairs.map((each) => (
@@ -74,9 +76,11 @@ export function SidesView({ request, pose }: SidesViewProps) {
                 <td>{writeNumber(each.right, each.unit, unit)}</td>
                 <td>
                   {each.isReal === true ? (
-                    <strong>{writeNumber(Math.abs(each.difference), each.unit, unit)}, real</strong>
+                    <strong>
+                      {say.real(writeNumber(Math.abs(each.difference), each.unit, unit))}
+                    </strong>
                   ) : each.isReal === false ? (
-                    'within its error'
+                    say.withinItsError
                   ) : (
                     writeNumber(Math.abs(each.difference), each.unit, unit)
                   )}
@@ -95,7 +99,11 @@ const worthTelling = ({ difference, unit }: SidePair): boolean =>
   Math.abs(difference) >= (unit === 'cm' ? 0.25 : 0.5);
 
 const sayPair = ({ id, difference, unit }: SidePair, lengthUnit: LengthUnit): string =>
-  `${sayNumber(id)} ${writeNumber(Math.abs(difference), unit, lengthUnit)} more on the ${difference > 0 ? 'left' : 'right'}`;
+  say.more(
+    sayNumber(id),
+    writeNumber(Math.abs(difference), unit, lengthUnit),
+    difference > 0 ? 'left' : 'right',
+  );
 
 interface GlanceProps {
   pose: PoseDefinition;
@@ -111,7 +119,7 @@ function Glance({ pose, setUp, unit }: GlanceProps) {
     <figure>
       <figcaption>
         <strong>{side}</strong>{' '}
-        {limiting === null ? 'no set-up' : `stopped by the ${nameJoint(limiting, setUp)}`}
+        {limiting === null ? say.noSetUp : say.stoppedBy(nameJoint(limiting, setUp))}
       </figcaption>
       {drawing !== null && <SheetDrawing drawing={drawing} size="small" />}
     </figure>

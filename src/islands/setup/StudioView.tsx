@@ -10,6 +10,7 @@ import { useUnit } from '../shared/useRecord.ts';
 import { MovedSentence } from './Moving.tsx';
 import type { MovedSetUp } from './useMoved.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { studioView as say } from './words.ts';
 
 interface StudioViewProps {
   pose: PoseDefinition | LyingPose;
@@ -70,17 +71,15 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
     <dialog
       ref={dialog}
       className="m-0 h-dvh max-h-none w-screen max-w-none border-0 bg-paper px-12 py-6 text-[1.75rem] leading-[1.3] text-ink open:flex open:flex-col open:gap-4 max-phone:p-4 max-phone:text-[1.5rem] [&_h2]:mt-0 [&_h2]:mb-4 [&_h2]:text-[4rem] [&_header]:flex [&_header]:flex-wrap [&_header]:items-baseline [&_header]:gap-x-10 [&_header_p]:m-0 [&_header_button]:ml-auto"
-      aria-label={`${pose.name}, one thing at a time`}
+      aria-label={say.oneThingTime(pose.name)}
       onClose={onClose}
     >
       <header>
         <p>
-          {pose.name}, {'starts' in pose ? saySide(pose, setUp.side) : `${setUp.side} leg`}
+          {pose.name}, {'starts' in pose ? saySide(pose, setUp.side) : say.leg(setUp.side)}
         </p>
-        <p>
-          {at + 1} of {steps.length}
-        </p>
-        <WordButton onClick={onClose}>close</WordButton>
+        <p>{say.of(at + 1, steps.length)}</p>
+        <WordButton onClick={onClose}>{say.close}</WordButton>
       </header>
       <div
         className="flex-1 content-center overflow-y-auto"
@@ -98,7 +97,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
               correct(-1);
             }}
           >
-            less
+            {say.less}
           </button>
           <button
             type="button"
@@ -106,10 +105,10 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
               correct(1);
             }}
           >
-            more
+            {say.more}
           </button>
           <button type="button" disabled={!moved.canUndo} onClick={moved.undo}>
-            undo
+            {say.undo}
           </button>
         </div>
       )}
@@ -121,7 +120,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
             lead(-1);
           }}
         >
-          back
+          {say.back}
         </button>
         <button
           type="button"
@@ -132,7 +131,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
             lead(1);
           }}
         >
-          next
+          {say.next}
         </button>
       </div>
     </dialog>
@@ -163,7 +162,7 @@ function StepView({ step }: { step: WalkStep }) {
             {step.look}
           </p>
           <p className="mb-4 max-w-[40ch] text-[2.4rem] leading-[1.25] max-phone:text-[1.7rem] text-faint">
-            First: {step.change}
+            {say.first(step.change)}
           </p>
         </>
       );

@@ -7,6 +7,7 @@ import { isCalledOn, nameJoint } from '../../core/setup/jointReport.ts';
 import type { JointReport, SetUp } from '../../core/setup/setUp.ts';
 import { findUsesBehind } from '../../core/conditions/motionMeasures.ts';
 import { writeDate } from '../shared/writeValue.ts';
+import { vessels as say } from './words.ts';
 
 const MOST_VESSELS = 5;
 const TALLEST_PX = 100;
@@ -19,19 +20,19 @@ const isOver = ({ askedDeg, measuredDeg }: JointReport): boolean =>
 const usesHeldBack = ({ toSpareDeg }: JointReport): boolean => (toSpareDeg ?? 0) < -0.5;
 
 const HELD_BACK_WORDS: Readonly<Record<NonNullable<JointReport['heldBackFor']>, string>> = {
-  measuring: 'because a measure is only so sure',
-  experience: 'by experience',
-  'least-margin': 'as the least margin',
-  caution: 'because of a caution',
-  pose: 'because this pose uses only a part of it',
+  measuring: say.becauseMeasureOnlySo,
+  experience: say.byExperience,
+  'least-margin': say.asLeastMargin,
+  caution: say.becauseCaution,
+  pose: say.becausePoseUsesOnly,
 };
 
 /** “31° usable: 38° measured, 7° held back by experience”. */
 function sayUsable({ hasDeg, measuredDeg, heldBackDeg, heldBackFor }: JointReport): string {
-  const usable = `${(hasDeg ?? 0).toFixed(0)}° usable`;
+  const usable = say.usable((hasDeg ?? 0).toFixed(0));
   if (measuredDeg === null || heldBackDeg === null || heldBackDeg < 0.5) return usable;
   const why = heldBackFor === null ? '' : ` ${HELD_BACK_WORDS[heldBackFor]}`;
-  return `${usable} (${measuredDeg.toFixed(0)}° measured, ${heldBackDeg.toFixed(0)}° held back${why})`;
+  return say.measuredHeldBack(usable, measuredDeg.toFixed(0), heldBackDeg.toFixed(0), why);
 }
 
 /**
@@ -87,29 +88,33 @@ interface ToldProps {
 function Told({ joint, isFirst, setUp }: ToldProps) {
   const behind = findUsesBehind(joint, setUp.provenance.measures);
   const end = isOver(joint)
-    ? ' is asked more than it has'
+    ? say.askedMoreThanHas
     : usesHeldBack(joint)
-      ? ' uses some of what is held back'
+      ? say.usesSomeWhatHeld
       : isFirst
-        ? ' runs out first'
+        ? say.runsOutFirst
         : '';
   return (
     <>
-      {isFirst && 'The '}
+      {isFirst && say.the}
       <strong>{nameJoint(joint, setUp)}</strong>
-      {end}: asked {(joint.askedDeg ?? 0).toFixed(0)}°, {sayUsable(joint)}
-      {behind.length === 0 ? ', stated for everyone.' : ', from '}
-      {behind.map(sayUse).join('; ')}
-      {behind.length === 0 ? '' : '.'}
+      {say.asked(
+        end,
+        (joint.askedDeg ?? 0).toFixed(0),
+        sayUsable(joint),
+        behind.length === 0 ? say.statedForEveryone : say.from,
+        behind.map(sayUse).join('; '),
+        behind.length === 0 ? '' : '.',
+      )}
     </>
   );
 }
 
 const SOURCE_WORDS: Readonly<Record<Exclude<MeasureUse['source'], 'measured'>, string>> = {
-  'other-side': 'measured on the other side',
-  estimated: 'estimated from other lengths',
-  default: 'not measured, taken for everyone',
-  provisional: 'not measured, taken as stiff',
+  'other-side': say.measuredOtherSide,
+  estimated: say.estimatedFromOtherLengths,
+  default: say.notMeasuredTakenFor,
+  provisional: say.notMeasuredTakenAs,
 };
 
 function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): string {
@@ -128,8 +133,8 @@ function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): s
 const wholeDegrees = (spareDeg: number): number => Math.floor(toTenths(Math.abs(spareDeg)));
 
 function sayMargin(joint: JointReport): string {
-  if (isOver(joint)) return 'over the brim';
-  return usesHeldBack(joint) ? 'of what is held back' : 'margin';
+  if (isOver(joint)) return say.overBrim;
+  return usesHeldBack(joint) ? say.whatHeldBack : 'margin';
 }
 
 /** Hatches what is held back, so that it does not depend on colour alone. */
@@ -204,9 +209,7 @@ function Vessel({ joint, name, scale, limiting, onTell }: VesselProps) {
         </span>
         <span className="font-normal text-faint">{sayMargin(joint)}</span>
         <span>{name}</span>
-        <span className="sr-only">
-          asked {asked.toFixed(0)}°, {sayUsable(joint)}
-        </span>
+        <span className="sr-only">{say.askedOf(asked.toFixed(0), sayUsable(joint))}</span>
       </button>
     </li>
   );

@@ -10,6 +10,7 @@ import {
 } from './updates.ts';
 import { WordButton } from './ui/Button.tsx';
 import { ToastRegion } from './ui/ToastRegion.tsx';
+import { appNotices as say } from './words.ts';
 
 /** What concerns the whole app, on every page: a new version, the app handed over, and what was just done. */
 export function AppNotices() {
@@ -30,10 +31,8 @@ export function AppNotices() {
 function UpdateNotice({ isReady }: { isReady: boolean }) {
   return (
     <p className="rounded bg-mist px-4 py-[0.3rem]" role="status">
-      {isReady
-        ? 'A new version is ready. This page goes on as it is until you reload. '
-        : 'This tab is out of date: a newer version runs in another one. Nothing more is saved here. '}
-      <WordButton onClick={takeNewVersion}>Reload</WordButton>
+      {isReady ? say.newVersionReadyPage : say.tabOutDateNewer}
+      <WordButton onClick={takeNewVersion}>{say.reload}</WordButton>
     </p>
   );
 }

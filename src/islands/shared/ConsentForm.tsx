@@ -6,6 +6,7 @@ import { saveAgreement } from '../../data/consent.ts';
 import { useWrite } from './useWrite.tsx';
 import { Field } from './ui/Field.tsx';
 import { Button } from './ui/Button.tsx';
+import { consentForm as say } from './words.ts';
 
 /** What a person agrees to, said before the first measure is stored. */
 export function ConsentForm({ person }: { person: Person }) {
@@ -23,21 +24,18 @@ export function ConsentForm({ person }: { person: Person }) {
   };
   return (
     <form onSubmit={submit}>
-      <p>Say this in your own words, or let them read it:</p>
+      <p>{say.sayYourOwnWords}</p>
       <blockquote className="my-3 border-l-2 pl-4">
         {CONSENT_WORDS.map((each) => (
           <p key={each}>{each}</p>
         ))}
       </blockquote>
       <CheckField isChecked={withPictures} onChange={setWithPictures}>
-        pictures may be kept too <span className="text-faint">(nothing depends on it)</span>
+        {say.picturesMayKeptToo}
+        <span className="text-faint">{say.nothingDepends}</span>
       </CheckField>
       <Field
-        label={
-          isMinor(person, now)
-            ? 'Guardian who agrees too'
-            : 'Guardian who agrees too, if they are under 18'
-        }
+        label={isMinor(person, now) ? say.guardianWhoAgreesToo : say.guardianWhoAgreesTooIfTheyAre}
       >
         <input
           value={guardian}
@@ -51,11 +49,12 @@ export function ConsentForm({ person }: { person: Person }) {
       </Field>
       {problem !== null && <p role="alert">{problem}</p>}
       <Button type="submit" className="mt-3">
-        They agree
+        {say.theyAgree}
       </Button>
       {told}
       <p className="text-faint">
-        Until they agree nothing is measured. <a href="/your-data">What is kept where</a>
+        {say.untilTheyAgreeNothing}
+        <a href="/your-data">{say.whatKeptWhere}</a>
       </p>
     </form>
   );

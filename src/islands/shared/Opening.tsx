@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { openDatabase } from '../../data/database.ts';
 import { sayWriteError } from './sayWriteError.ts';
 import { Button } from './ui/Button.tsx';
+import { opening as say } from './words.ts';
 
 /** Shown while the database opens; it says so when that cannot be, and what to do. */
 export function Opening() {
@@ -12,18 +13,16 @@ export function Opening() {
       if (isShown) setProblem(words);
     };
     openDatabase(() => {
-      tell('Another tab holds the database of an older version. Close it, and this page goes on.');
+      tell(say.anotherTabHoldsDatabase);
     }).catch((error: unknown) => {
-      tell(
-        `This browser does not open its database. ${sayWriteError(error)} Close the app’s other tabs and reload; a private window may not allow storing at all. What was saved is not lost by this.`,
-      );
+      tell(say.browserDoesNotOpen(sayWriteError(error)));
     });
     return () => {
       isShown = false;
     };
   }, []);
   return problem === null ? (
-    <p className="text-faint">Opening…</p>
+    <p className="text-faint">{say.opening}</p>
   ) : (
     <div className="max-w-160 py-4" role="alert">
       <p>{problem}</p>
@@ -32,7 +31,7 @@ export function Opening() {
           window.location.reload();
         }}
       >
-        Reload
+        {say.reload}
       </Button>
     </div>
   );

@@ -5,16 +5,17 @@ import { useHandOver } from '../handOver/useHandOver.ts';
 import { useUnit } from './useRecord.ts';
 import { useWrite } from './useWrite.tsx';
 import { WordButton } from './ui/Button.tsx';
+import { personSentence as say } from './words.ts';
 
 type ViewName = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
 
 const VIEWS: readonly { readonly place: ViewName; readonly words: string }[] = [
-  { place: 'person', words: 'what to mind' },
-  { place: 'measure', words: 'what is measured' },
-  { place: 'set-up', words: 'how to set up' },
-  { place: 'session', words: 'on the mat' },
-  { place: 'over-time', words: 'over time' },
-  { place: 'record', words: 'the record' },
+  { place: 'person', words: say.whatMind },
+  { place: 'measure', words: say.whatMeasured },
+  { place: 'set-up', words: say.howSetUp },
+  { place: 'session', words: say.mat },
+  { place: 'over-time', words: say.overTime },
+  { place: 'record', words: say.record },
 ];
 
 /** The way through one person's record, as a sentence. */
@@ -33,7 +34,7 @@ export function PersonSentence({ person, here }: { person: Person; here: ViewNam
   return (
     <div className="mb-[0.8rem] flex flex-wrap items-baseline justify-between gap-x-6 border-b border-hair print:hidden desk:pr-64 max-tablet:in-[body:has([data-run])]:hidden">
       <nav
-        aria-label={`Record of ${person.name}`}
+        aria-label={say.recordOf(person.name)}
         className="font-serif text-[1.1rem] [&_a]:inline-block [&_a]:py-[0.7rem] [&_a]:no-underline [&_a:hover]:wave [&_a[aria-current]]:wave"
       >
         <strong>{person.name}</strong>
@@ -69,8 +70,8 @@ function UnitChoice() {
           write(() => setUnit(other));
         }}
       >
-        in {unit === 'cm' ? 'centimetres' : 'inches'}
-        <span className="sr-only">, change to {other === 'cm' ? 'centimetres' : 'inches'}</span>
+        {say.inWord(unit === 'cm' ? 'centimetres' : 'inches')}
+        <span className="sr-only">{say.change(other === 'cm' ? 'centimetres' : 'inches')}</span>
       </WordButton>
       {told}
     </>

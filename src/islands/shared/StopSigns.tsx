@@ -4,12 +4,13 @@ import { changePerson, type PersonAnswer } from '../../data/people.ts';
 import { SavedField } from './SavedField.tsx';
 import { useWrite } from './useWrite.tsx';
 import { Field } from './ui/Field.tsx';
+import { stopSigns as say } from './words.ts';
 
 const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
   { tier: 'emergency', heading: 'Now' },
   { tier: 'same-day', heading: 'Today' },
   { tier: 'send-on', heading: 'Lately' },
-  { tier: 'adapt', heading: 'Also good to know' },
+  { tier: 'adapt', heading: say.alsoGoodKnow },
 ];
 
 const today = (): string => new Date().toISOString().slice(0, 10);
@@ -137,7 +138,7 @@ function Sign({ person, kind, entry, onToggle, onEdit }: SignProps) {
         <div className="pr-0 pb-[0.6rem] pl-[2.1rem]">
           <p className={stops ? 'font-bold text-stop' : ''}>{kind.advice}</p>
           {kind.sided && (
-            <Field label="Side">
+            <Field label={say.side}>
               <select
                 value={entry.side ?? ''}
                 onChange={(event) => {
@@ -145,21 +146,21 @@ function Sign({ person, kind, entry, onToggle, onEdit }: SignProps) {
                   onEdit({ side: value === '' ? null : (value as CautionEntry['side']) });
                 }}
               >
-                <option value="">not said</option>
-                <option value="left">left</option>
-                <option value="right">right</option>
-                <option value="both">both</option>
+                <option value="">{say.notSaid}</option>
+                <option value="left">{say.left}</option>
+                <option value="right">{say.right}</option>
+                <option value="both">{say.both}</option>
               </select>
             </Field>
           )}
           {kind.tier !== 'adapt' && (
             <SavedField
-              label="Cleared by (doctor, physiotherapist)"
+              label={say.clearedByDoctorPhysiotherapist}
               person={person}
               answer={clearedByOf(entry.uid)}
             />
           )}
-          <SavedField label="Note" person={person} answer={noteOf(entry.uid)} />
+          <SavedField label={say.note} person={person} answer={noteOf(entry.uid)} />
         </div>
       )}
     </div>

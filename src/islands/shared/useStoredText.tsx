@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { sayWriteError } from './sayWriteError.ts';
 import { saveFile } from './saveFile.ts';
 import { WordButton } from './ui/Button.tsx';
+import { useStoredText as say } from './words.ts';
 
 type StoredState =
   | { readonly kind: 'idle' | 'saving' | 'saved' }
@@ -121,23 +122,23 @@ function Told({ label, state, text, onAgain, onKeepOwn, onTakeTheirs }: ToldProp
   if (state.kind === 'failed')
     return (
       <span role="alert">
-        Not saved. {state.words} Trying again soon.{' '}
-        <WordButton onClick={onAgain}>Try now</WordButton>{' '}
+        {say.notSavedTryingAgain(state.words)}
+        <WordButton onClick={onAgain}>{say.tryNow}</WordButton>{' '}
         <WordButton
           onClick={() => {
             saveFile(`${label}.txt`, text, 'text/plain');
           }}
         >
-          Save it as a file
+          {say.saveAsFile}
         </WordButton>
       </span>
     );
   if (state.kind === 'differs')
     return (
       <span role="alert">
-        Not saved: “{state.theirs}” was entered elsewhere meanwhile.{' '}
-        <WordButton onClick={onKeepOwn}>Keep mine</WordButton>{' '}
-        <WordButton onClick={onTakeTheirs}>Take the other</WordButton>
+        {say.notSavedEnteredElsewhere(state.theirs)}
+        <WordButton onClick={onKeepOwn}>{say.keepMine}</WordButton>{' '}
+        <WordButton onClick={onTakeTheirs}>{say.takeOther}</WordButton>
       </span>
     );
   return (

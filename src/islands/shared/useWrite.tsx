@@ -3,6 +3,7 @@ import { saveFile } from './saveFile.ts';
 import { sayWriteError } from './sayWriteError.ts';
 import { AGAIN_MS } from './useStoredText.tsx';
 import { WordButton } from './ui/Button.tsx';
+import { useWrite as say } from './words.ts';
 
 interface Waiting {
   readonly action: () => Promise<unknown>;
@@ -60,7 +61,7 @@ export function useWrite(): {
     write,
     told:
       told === null ? null : told.kind === 'gone' ? (
-        <p role="alert">Not saved. It is not here any more.</p>
+        <p role="alert">{say.notSavedNotHere}</p>
       ) : (
         <Refusal
           words={told.words}
@@ -85,8 +86,9 @@ function Refusal({ words, onTryNow, listUnsaved }: RefusalProps) {
   };
   return (
     <p role="alert">
-      Not saved. {words} Trying again soon. <WordButton onClick={onTryNow}>Try now</WordButton>{' '}
-      {listUnsaved().length > 0 && <WordButton onClick={save}>Save it as a file</WordButton>}
+      {say.notSavedTryingAgain(words)}
+      <WordButton onClick={onTryNow}>{say.tryNow}</WordButton>{' '}
+      {listUnsaved().length > 0 && <WordButton onClick={save}>{say.saveAsFile}</WordButton>}
     </p>
   );
 }

@@ -1,11 +1,12 @@
 import { setConfirmation, type Confirmation } from '../../../data/settings.ts';
 import { useWrite } from '../../shared/useWrite.tsx';
 import { WordSelect } from '../../shared/ui/WordSelect.tsx';
+import { confirmationChoice as say } from '../words.ts';
 
 const CONFIRMATIONS: readonly { readonly value: Confirmation; readonly words: string }[] = [
-  { value: 'sound', words: 'a tone' },
-  { value: 'voice', words: 'a voice' },
-  { value: 'none', words: 'no sound' },
+  { value: 'sound', words: say.tone },
+  { value: 'voice', words: say.voice },
+  { value: 'none', words: say.noSound },
 ];
 
 /** How a captured reading is confirmed, to hands and eyes that are on the person. */
@@ -14,7 +15,7 @@ export function ConfirmationChoice({ value }: { value: Confirmation }) {
   return (
     <>
       <label>
-        Confirmed by{' '}
+        {say.confirmedBy}
         <WordSelect
           value={value}
           onChange={(event) => {

@@ -17,6 +17,7 @@ import { inclinometerSource, phoneSource, type PhoneAxis } from './sources.ts';
 import { StandInPanel } from './StandInPanel.tsx';
 import { useCapture } from './useCapture.ts';
 import { useCaptureKeys } from './useCaptureKeys.ts';
+import { liveReading as say } from '../words.ts';
 
 interface LiveReadingProps {
   record: PersonRecord;
@@ -72,19 +73,17 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80"
       ref={panel}
       tabIndex={-1}
-      aria-label="Live reading"
+      aria-label={say.liveReading}
     >
       {way === 'inclinometer' && (
         <p className="max-w-none rounded-md bg-mist px-[0.9rem] py-2">
-          <strong>Practice with a simulation.</strong>{' '}
-          {isSimulated
-            ? 'Its readings are marked, and count for nothing.'
-            : 'This person is made up, so its readings count.'}
+          <strong>{say.practiceWithSimulation}</strong>{' '}
+          {isSimulated ? say.itsReadingsMarkedCount : say.personMadeUpSo}
         </p>
       )}
       <div className={clsx(LIVE_ROW, next?.side === 'right' && ON_THE_RIGHT)}>
         <p className="m-0 font-serif text-[3.5rem] leading-none font-semibold max-phone:text-[2.6rem]">
-          {next === null ? 'all taken' : (next.side ?? 'one side')}
+          {next === null ? say.allTaken : (next.side ?? say.oneSide)}
         </p>
         <Rest state={state} />
         <p
@@ -96,9 +95,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
         </p>
       </div>
       <p className="min-h-[2.2em] text-[1.5rem]">
-        {refusal === null
-          ? describeReading(state, capture.isLost, next)
-          : 'The last reading is not stored yet.'}
+        {refusal === null ? describeReading(state, capture.isLost, next) : say.lastReadingNotStored}
       </p>
       <p role="status" className="text-faint">
         {capture.said}
@@ -107,19 +104,21 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       {problems.length > 0 && <ProblemList problems={problems} />}
       <div className="my-4 flex flex-wrap gap-3">
         <Button onClick={takeNow}>
-          {next === null ? 'Next measure' : 'Take it'} <kbd>Space</kbd>
+          {next === null ? say.nextMeasure : say.take} <kbd>{say.space}</kbd>
         </Button>
         <Button isPlain onClick={capture.zero}>
-          Zero <kbd>Z</kbd>
+          {say.zero}
+          <kbd>Z</kbd>
         </Button>
         <Button isPlain onClick={capture.undo} disabled={!capture.canUndo}>
-          Undo <kbd>⌫</kbd>
+          {say.undo}
+          <kbd>⌫</kbd>
         </Button>
       </div>
       <p className="text-faint">
         <ConfirmationChoice value={confirmation} />
-        {state?.batteryPercent != null && ` Battery ${String(state.batteryPercent)} %.`} A rest of
-        three seconds takes it too.
+        {state?.batteryPercent != null && say.battery(state.batteryPercent)}
+        {say.restThreeSecondsTakes}
       </p>
       {way === 'inclinometer' && <StandInPanel />}
     </section>
@@ -131,13 +130,13 @@ function NoInclinometer({ onPractise }: { onPractise: () => void }) {
   return (
     <section
       className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80"
-      aria-label="Live reading"
+      aria-label={say.liveReading}
     >
-      <p className="min-h-[2.2em] text-[1.5rem]">No inclinometer is connected.</p>
-      <p>Numbers can be typed below, or read by this phone.</p>
+      <p className="min-h-[2.2em] text-[1.5rem]">{say.noInclinometerConnected}</p>
+      <p>{say.numbersCanTypedBelow}</p>
       <div className="my-4 flex flex-wrap gap-3">
         <Button isPlain onClick={onPractise}>
-          Practise with a simulation
+          {say.practiseWithSimulation}
         </Button>
       </div>
     </section>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { askForTilt, type PhoneAxis } from './sources.ts';
 import { WordSelect } from '../../shared/ui/WordSelect.tsx';
 import { Button } from '../../shared/ui/Button.tsx';
+import { phoneStart as say } from '../words.ts';
 
 interface PhoneStartProps {
   axis: PhoneAxis;
@@ -16,15 +17,15 @@ export function PhoneStart({ axis, onAxis, onStart }: PhoneStartProps) {
     <section className="mb-4 outline-none [&_kbd]:rounded-[3px] [&_kbd]:border [&_kbd]:border-current [&_kbd]:px-[0.35rem] [&_kbd]:font-sans [&_kbd]:text-[0.8rem] [&_kbd]:leading-[normal] [&_kbd]:opacity-80">
       <p>
         <label>
-          Lay the phone along the limb by its{' '}
+          {say.layPhoneAlongLimb}
           <WordSelect
             value={axis}
             onChange={(event) => {
               onAxis(event.target.value as PhoneAxis);
             }}
           >
-            <option value="long">long edge</option>
-            <option value="short">short edge</option>
+            <option value="long">{say.longEdge}</option>
+            <option value="short">{say.shortEdge}</option>
           </WordSelect>
           .
         </label>
@@ -37,14 +38,9 @@ export function PhoneStart({ axis, onAxis, onStart }: PhoneStartProps) {
           });
         }}
       >
-        Start reading its tilt
+        {say.startReadingItsTilt}
       </Button>
-      {refused && (
-        <p role="alert">
-          This browser gives no tilt, or was not allowed to. Type the number, or take another
-          instrument.
-        </p>
-      )}
+      {refused && <p role="alert">{say.browserGivesNoTilt}</p>}
     </section>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { moveStandIn } from './sources.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { WordButton } from '../../shared/ui/Button.tsx';
+import { standInPanel as say } from '../words.ts';
 
 /** The hand that leads the limb of the simulated inclinometer, and its faults. */
 export function StandInPanel() {
@@ -15,8 +16,8 @@ export function StandInPanel() {
   };
   return (
     <details className="border-t border-dashed border-hair pt-[0.3rem] [&_input[type=range]]:accent-water">
-      <summary>Lead the simulated limb by hand</summary>
-      <Field label={<>The limb is at {deg}°</>}>
+      <summary>{say.leadSimulatedLimbBy}</summary>
+      <Field label={<>{say.limb(deg)}</>}>
         <input
           type="range"
           min={0}
@@ -37,18 +38,18 @@ export function StandInPanel() {
               setIsPoor(event.target.checked);
               move({ isPoor: event.target.checked });
             }}
-          />{' '}
-          poor contact
+          />
+          {say.poorContact}
         </label>
         <WordButton
           onClick={() => {
             move({ disconnect: true });
           }}
         >
-          Break the connection
+          {say.breakConnection}
         </WordButton>
       </div>
-      {isGone && <p role="alert">The simulation does not answer. It needs the app’s own server.</p>}
+      {isGone && <p role="alert">{say.simulationDoesNotAnswer}</p>}
     </details>
   );
 }

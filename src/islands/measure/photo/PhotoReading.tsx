@@ -34,6 +34,7 @@ import { useWrite } from '../../shared/useWrite.tsx';
 import { WordSelect } from '../../shared/ui/WordSelect.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Button, WordButton } from '../../shared/ui/Button.tsx';
+import { photoReading as text } from '../words.ts';
 
 interface PhotoReadingProps {
   record: PersonRecord;
@@ -60,7 +61,7 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
     state.open(await paintDrawing(svg, width, height));
   };
 
-  const length = needsScale(protocol) ? readLength(known, unit, 'Known length') : null;
+  const length = needsScale(protocol) ? readLength(known, unit, text.knownLength) : null;
   const knownCm = length?.ok === true ? cmFromMetres(length.value) : null;
   const value =
     opened === null ? null : readMarks(protocol, opened.picture, marks, { knownCm, lineKind });
@@ -102,24 +103,20 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
     if (question !== null) state.tell([question]);
     await saveReading(personId, taken);
     state.clear();
-    setSaid(
-      `${next.side ?? ''} ${say(number)} is saved. Mark it again for another reading.`.trim(),
-    );
+    setSaid(text.savedMarkAgainFor(next.side ?? '', say(number)).trim());
   };
   return (
     <section
       className="[&_input[type=file]]:w-auto"
       data-testid="photo"
-      aria-label="Reading off a picture"
+      aria-label={text.readingOffPicture}
     >
       {told}
       <PictureChoice state={state} onDrawn={() => void openDemo()} />
       <p className="text-faint">
-        Stand well back, square to the body, the camera at its middle; a known length lies beside
-        the limb. The picture stays in this browser
-        {intake.consentToPictures === null
-          ? ' and is not kept: nobody has noted that they agree to pictures.'
-          : ', without place, date or rotation in it.'}
+        {text.standWellBackSquare(
+          intake.consentToPictures === null ? text.notKeptNobodyHas : text.withoutPlaceDateRotation,
+        )}
       </p>
       <ProblemList problems={state.problems} />
       {opened !== null && (
@@ -127,20 +124,20 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
           <PictureMarks state={state} plan={plan} />
           {needsLine(protocol) && (
             <label>
-              Straightened by{' '}
+              {text.straightenedBy}
               <WordSelect
                 value={lineKind}
                 onChange={(event) => {
                   setLineKind(event.target.value as LineKind);
                 }}
               >
-                <option value="plumb">something upright</option>
-                <option value="floor">the floor line</option>
+                <option value="plumb">{text.somethingUpright}</option>
+                <option value="floor">{text.floorLine}</option>
               </WordSelect>
             </label>
           )}
           {needsScale(protocol) && (
-            <Field label="Known length">
+            <Field label={text.knownLength}>
               <input
                 value={known}
                 aria-invalid={length?.ok === false}
@@ -167,17 +164,12 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
               }}
             >
               {next === null
-                ? 'Every reading is taken'
-                : `Take it: ${next.side ?? ''} ${['first', 'second', 'third'][next.row] ?? ''}`}
+                ? text.everyReadingTaken
+                : text.take(next.side ?? '', ['first', 'second', 'third'][next.row] ?? '')}
             </Button>
             {said}
           </div>
-          {value !== null && (
-            <p className="text-faint">
-              95 of 100 such pictures lie within the ±: marks within 2 pixels at 800, a camera
-              turned by up to 10°.
-            </p>
-          )}
+          {value !== null && <p className="text-faint">{text.suchPicturesLieWithin}</p>}
         </>
       )}
       <KeptPictures personId={personId} measure={protocol.id} onOpen={state.open} />
@@ -197,9 +189,7 @@ function KeptPictures({ personId, measure, onOpen }: KeptPicturesProps) {
   if (rows.length === 0) return null;
   return (
     <details>
-      <summary>
-        {rows.length === 1 ? 'One picture is kept' : `${String(rows.length)} pictures are kept`}
-      </summary>
+      <summary>{rows.length === 1 ? text.onePictureKept : text.picturesKept(rows.length)}</summary>
       <ul>
         {rows.map((row) => (
           <li key={row.id}>
@@ -209,14 +199,14 @@ function KeptPictures({ personId, measure, onOpen }: KeptPicturesProps) {
                 onOpen(row, row.id);
               }}
             >
-              open
+              {text.open}
             </WordButton>{' '}
             <WordButton
               onClick={() => {
                 write(() => deletePicture(row.id));
               }}
             >
-              delete the picture, keep its numbers
+              {text.deletePictureKeepIts}
             </WordButton>
           </li>
         ))}

@@ -4,6 +4,7 @@ import type { Mark } from '../../../core/photo/photoMarks.ts';
 import type { Pixel } from '../../../core/photo/photoReading.ts';
 import type { Picture } from './loadPicture.ts';
 import { placeNumbers } from './placeNumbers.ts';
+import { markedPicture as say } from '../words.ts';
 
 /** Dark lines with light ones round their numbers stand out from any picture. */
 const LINE = 'fill-none stroke-ink [vector-effect:non-scaling-stroke]';
@@ -93,7 +94,9 @@ export function MarkedPicture(props: MarkedPictureProps) {
       className="block max-h-120 w-full cursor-crosshair touch-none border border-hair bg-sheet"
       viewBox={`0 0 ${String(width)} ${String(height)}`}
       role="application"
-      aria-label={`Picture. Active mark: ${plan.find((each) => each.id === active)?.words ?? 'none'}. Arrows move it, Shift moves it faster, Enter goes on, a digit chooses a mark.`}
+      aria-label={say.pictureActiveMarkArrows(
+        plan.find((each) => each.id === active)?.words ?? 'none',
+      )}
       tabIndex={0}
       onPointerDown={onPointerDown}
       onPointerMove={(event) => {

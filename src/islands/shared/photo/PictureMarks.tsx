@@ -2,6 +2,7 @@ import type { Mark } from '../../../core/photo/photoMarks.ts';
 import { MarkedPicture } from './MarkedPicture.tsx';
 import type { MarkedState } from './usePicture.ts';
 import { WordButton } from '../ui/Button.tsx';
+import { pictureMarks as say } from '../words.ts';
 
 interface PictureChoiceProps {
   state: MarkedState;
@@ -13,14 +14,14 @@ export function PictureChoice({ state, onDrawn }: PictureChoiceProps) {
   return (
     <p>
       <label>
-        Picture{' '}
+        {say.picture}
         <input
           type="file"
           accept="image/*"
           onChange={(event) => void state.openFile(event.target.files?.[0])}
         />
       </label>{' '}
-      <WordButton onClick={onDrawn}>or try it on a drawn one</WordButton>
+      <WordButton onClick={onDrawn}>{say.tryDrawnOne}</WordButton>
     </p>
   );
 }
@@ -33,9 +34,7 @@ export function PictureMarks({ state, plan }: { state: MarkedState; plan: readon
   return (
     <>
       <p className="min-h-[2.2em] text-[1.5rem]" aria-live="polite">
-        {mark === undefined
-          ? 'Every mark is placed; each can still be moved.'
-          : `${String(active + 1)}. Point at ${mark.words}.`}
+        {mark === undefined ? say.everyMarkPlacedEach : say.point(active + 1, mark.words)}
       </p>
       <MarkedPicture
         picture={opened.picture}

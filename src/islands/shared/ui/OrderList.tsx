@@ -17,6 +17,7 @@ import {
 import { GripVertical } from 'lucide-react';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
+import { orderList as say } from '../words.ts';
 
 interface OrderItem {
   readonly id: string;
@@ -34,8 +35,7 @@ interface OrderListProps<Item extends OrderItem> {
   'data-testid'?: string;
 }
 
-const INSTRUCTIONS =
-  'Press Space to pick it up, the arrow keys to move it, Space to put it down, Escape to leave it where it was.';
+const INSTRUCTIONS = say.pressSpacePickUp;
 
 /** A list whose rows are dragged by their grip, or moved by keys, into another order. */
 export function OrderList<Item extends OrderItem>({
@@ -52,15 +52,13 @@ export function OrderList<Item extends OrderItem>({
   );
   const find = (id: unknown): number => items.findIndex((each) => each.id === id);
   const nameOf = (id: unknown): string => items[find(id)]?.name ?? '';
-  const placeOf = (id: unknown): string =>
-    `place ${String(find(id) + 1)} of ${String(items.length)}`;
+  const placeOf = (id: unknown): string => say.place(find(id) + 1, items.length);
   const announcements: Announcements = {
-    onDragStart: ({ active }) => `${nameOf(active.id)} is picked up, ${placeOf(active.id)}.`,
+    onDragStart: ({ active }) => say.pickedUp(nameOf(active.id), placeOf(active.id)),
     onDragOver: ({ active, over }) =>
       over === null ? undefined : `${nameOf(active.id)}, ${placeOf(over.id)}.`,
-    onDragEnd: ({ active, over }) =>
-      `${nameOf(active.id)} is put down, ${placeOf((over ?? active).id)}.`,
-    onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+    onDragEnd: ({ active, over }) => say.putDown(nameOf(active.id), placeOf((over ?? active).id)),
+    onDragCancel: ({ active }) => say.staysWhere(nameOf(active.id)),
   };
   const end = ({ active, over }: DragEndEvent): void => {
     if (over !== null && over.id !== active.id) onMove(find(active.id), find(over.id));
@@ -118,7 +116,7 @@ function OrderRow({ item, className, children }: OrderRowProps) {
         type="button"
         ref={setActivatorNodeRef}
         className="inline-grid min-h-11 min-w-8 cursor-grab touch-none place-items-center rounded-md text-faint"
-        aria-label={`move ${item.name}`}
+        aria-label={say.move(item.name)}
       >
         <GripVertical aria-hidden size={18} />
       </button>

@@ -4,6 +4,7 @@ import { useToast, useToastRegion } from 'react-aria';
 import { useToastQueue, type QueuedToast, type ToastState } from 'react-stately';
 import { WordButton } from './Button.tsx';
 import { toasts } from './toasts.ts';
+import { toastRegion as say } from '../words.ts';
 
 type Content = (typeof toasts.visibleToasts)[number]['content'];
 
@@ -15,7 +16,7 @@ export function ToastRegion() {
 
 function Region({ state }: { state: ToastState<Content> }) {
   const region = useRef<HTMLDivElement>(null);
-  const { regionProps } = useToastRegion({ 'aria-label': 'Just done' }, state, region);
+  const { regionProps } = useToastRegion({ 'aria-label': say.justDone }, state, region);
   return (
     <div
       {...regionProps}

@@ -1,0 +1,22 @@
+export const findings = {
+  comparisonStandsHereOnce: 'The comparison stands here once every mark is placed.',
+  asPlanned: 'As planned',
+  oneThingDiffers: 'One thing differs',
+  thingsDiffer: (different: number) => `${String(different)} things differ`,
+  photoBesidePlan: 'Photo beside plan',
+  differenceInsideErrorNo:
+    'A difference inside the error is no difference. The error is that of placing the marks, of a camera turned by up to 10°, and 5° or 3 cm for what skin and cloth hide.',
+} as const;
+
+export const posePhotoView = {
+  longEdgeMatSquare: 'the long edge of the mat, square to it',
+  frontEdgeMat: 'the front edge of the mat',
+  photoAgainstPlan: (pose: string, side: string) => `${pose}, ${side}: photo against plan`,
+  takenFrom: 'Taken from',
+  workingOutSetUp: 'Working out the set-up …',
+  knownLength: 'Known length',
+  photoAgainstPlanWord: 'Photo against plan',
+  standWellBackCamera:
+    'Stand well back, the camera at the height of the pelvis and square to the mat. The picture stays in this browser and is not kept.',
+  knownLengthAlongMat: 'Known length, along the mat',
+} as const;

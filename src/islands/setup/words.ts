@@ -1,0 +1,307 @@
+export const asFoundView = {
+  noteWhatYouSee:
+    'Note what you see, as much of it as you like. It is held and drawn, and what it asks is told beside. Then lead one thing at a time.',
+  show: 'Show it',
+} as const;
+
+export const bandsView = {
+  measureTimesOverMade: (value: string) => `Measure ${value} times over, made up`,
+  solvingTimes: (value: string) => `Solving ${value} times…`,
+  sameJointStopsRepeats: (share: number) =>
+    `The same joint stops it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`,
+  jointStopsMostOften: (share: number) =>
+    `The joint that stops it most often does so in only ${String(share)} of 100 repeats, so ± alone tells too little.`,
+  poseCouldNotHeld: (value: string, value2: string) =>
+    ` In ${value} of ${value2} the pose could not be held.`,
+  to: (value: string, value2: string) => `${value}° to ${value2}°`,
+  toOf: (words: string, words2: string) => `${words} to ${words2}`,
+} as const;
+
+export const beside = {
+  whatAsksWhatLeft: 'What it asks, and what is left',
+  setOrder: 'Set it in this order',
+  bySchoolChosenFor: (person: string) => `By the school that was chosen for ${person}.`,
+  know: 'To know',
+  changedForPerson: 'Changed for this person',
+  withPerson: 'With this person',
+  fitsMat: (size: string) => `It fits a mat of ${size}.`,
+  howDepthFound: 'How the depth was found',
+  whatLookOrder: 'What to look at, in order',
+  out: 'In and out',
+  whichMeasuresRests: 'Which measures it rests on',
+  keysSOtherSide:
+    'Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a diagnosis: pain, numbness or a catching joint ends the pose.',
+} as const;
+
+export const chosenSchools = {
+  because: (reason: string) => `, because ${reason}.`,
+  forWord: (person: string, value: string, option: string, rest: string) =>
+    `For ${person}: ${value} ${option}${rest} `,
+  leave: 'leave it',
+} as const;
+
+export const furtherView = {
+  howSureHowFar: 'How sure, how far, and what gives',
+  fromCupboard: 'From the cupboard',
+  workingOut: 'Working it out…',
+  levelsFromEasierHarder: 'Levels, from easier to harder',
+  smallestMove: 'Smallest move',
+  stance: 'Stance',
+  worksFrom: (words: string, reason: string, words2: string, reason2: string) =>
+    `Works from ${words} (${reason}) to ${words2} (${reason2}).`,
+  ifPushed: (to: string) => `If pushed to ${to}`,
+  show: 'show it',
+  underHand: 'Under the hand',
+  balance: 'Balance',
+  weightPointLiesInside: (
+    words: string,
+    words2: string,
+    words3: string,
+    words4: string,
+    words5: string,
+  ) =>
+    `The weight point lies ${words} inside the base: ${words2} to its front, ${words3} to its back, ${words4} to the left, ${words5} to the right.`,
+  oneStandardError: 'One standard error',
+  nineRepeatsTen: 'Nine repeats in ten',
+  nothingCupboardComes: (words: string) => `nothing in the cupboard comes to ${words}`,
+  spare: (words: string, words2: string) => `${words}, ${words2} to spare`,
+  nothingCupboardHighEnough: (words: string) =>
+    `Nothing in the cupboard is high enough: ${words} short.`,
+  floor: 'The floor.',
+  at: (each: string, words: string) => `${each} at ${words}`,
+  elbowBends: (value: string) => ` The elbow bends ${value}°.`,
+  trunkLifts: (value: string) => ` The trunk lifts ${value}°.`,
+  aboveHandsOwnHeight: (words: string) => `, ${words} above the hand’s own height`,
+} as const;
+
+export const guidanceView = {
+  whileHeld: 'While it is held',
+  breaths: (breaths: number) => `${String(breaths)} breaths`,
+  active: 'Active. ',
+  resting: 'Resting. ',
+  gazeReachAwayFrom: (rest: string, value: string, capital: string, value2: string) =>
+    `${rest}Gaze: ${value} ${capital} and ${value2} reach away from each other.`,
+  inWord: 'In',
+  out: 'Out',
+  oftenSeen: 'Often seen',
+  easier: 'Easier',
+  harder: 'Harder',
+  leads: 'Leads to',
+  letWord: (part: string, value: string, direction: string) => `let ${part} ${value} ${direction}`,
+} as const;
+
+export const keptView = {
+  withWhatMoved: ', with what was moved',
+  keepWhatDrawnNow: (rest: string) => `Keep what is drawn now${rest}, because`,
+  keepSetUp: 'Keep this set-up',
+  removed: 'Removed. ',
+  bringBack: 'Bring it back',
+  movedByHand: ', moved by hand',
+  because: (reason: string) => `, because ${reason}.`,
+  side: (date: string, side: string, rest: string, rest2: string, rest3: string, rest4: string) =>
+    `${date}, ${side} side${rest}${rest2}${rest3}${rest4} `,
+  show: 'show it',
+  remove: 'remove it',
+  rulesChangedTheseNumbers:
+    'Rules changed: these numbers were made before Stillwater’s own rules were changed, which may be all that differs.',
+  outDate: (why: string) => `Out of date. ${why}`,
+  whatAnotherToday: 'What is another today',
+  todayThereNoSet: 'Today there is no set-up for it.',
+  cautionsReadingsPutRight: 'Cautions, readings put right or rules have changed since.',
+  measuredAgainSince: (value: string) => `Measured again since: ${value}.`,
+} as const;
+
+export const levelsNote = {
+  needsMore: (words: string, amount: number, rest: string) =>
+    `${words} needs ${String(amount)}${rest} more`,
+  feet: 'On the feet of ',
+  forWord: (small: string, needs: string) => `For “${small}”, ${needs}.`,
+  nearlySomethingFallsShort: 'nearly: something falls short of the pose',
+  notYet: 'not yet',
+  readyByChoice: 'ready, by choice',
+} as const;
+
+export const movableSheet = {
+  frontFoot: 'front foot',
+  backFoot: 'back foot',
+  turnBackFoot: 'turn of the back foot',
+  heightHand: 'height of the hand',
+  move: (value: string) => `Move the ${value}`,
+} as const;
+
+export const moving = {
+  diagonallyAcrossMat: 'diagonally across the mat',
+  feet: (heelLine: string) => `Feet ${heelLine}. `,
+  solvingThere: 'Solving it there…',
+  movedPoseHoldsThere: 'Moved; the pose holds there.',
+  moved: (sentence: string) => `Moved. ${sentence}`,
+  depth: 'depth',
+  undo: 'undo',
+  redo: 'redo',
+  backRecommended: 'back to recommended',
+  same: (otherSide: string) => `the same on the ${otherSide}`,
+} as const;
+
+export const noSetUp = {
+  workingOut: 'Working it out…',
+  notYet: 'Not yet',
+  noSetUp: 'No set-up',
+  poseNeedsFewMore: 'This pose needs a few more readings:',
+  measureNow: 'Measure now',
+  provisionalSetUp: 'A provisional set-up',
+  provisionalWhatMissingTaken:
+    'Provisional: what is missing is taken from a stiff body and marked. It needs stature, trochanter height, hip opening and straight-leg raise.',
+} as const;
+
+export const onward = {
+  fromFrontEdgeMat: 'From the front edge of the mat',
+  leftRight: 'Left and right',
+  schoolsSideBySide: 'Schools side by side',
+  whatDoneNow: 'What is done now',
+  keptSetUps: 'Kept set-ups',
+  drawingAsTable: 'The drawing as a table',
+} as const;
+
+export const plannedSetUp = {
+  fromAcrossRoom: 'from across the room',
+} as const;
+
+export const poseShelf = {
+  everyPose: 'every pose',
+  canSetUp: 'can be set up',
+  lacksMeasures: 'lacks measures',
+  hasCaution: 'has a caution',
+  poses: 'Poses',
+  stayWithPose: 'stay with this pose',
+  anotherPose: 'another pose',
+  findPose: 'Find a pose',
+  findAPose: 'find a pose',
+  whichPoses: 'Which poses',
+  noSuchPoseHere: 'No such pose here.',
+  noSetUp: 'no set-up',
+  lacksReadings: (missing: number) => `lacks ${String(missing)} readings`,
+  stopSign: 'stop sign',
+  of: (value: string, unit: string, value2: string) => `, ${value}${unit} of ${value2}${unit}`,
+} as const;
+
+export const saveSheet = {
+  cardPaper: 'A card on paper',
+  cardTrueSizeFeet: 'A card or true-size feet on paper',
+  photoAgainstPlan: 'A photo against this plan',
+  saveSetUpAs: '. Save the set-up as ',
+  file: 'a file',
+  drawingAs: ' the drawing as ',
+  svg: 'SVG',
+  pdf: 'PDF',
+  or: ' or ',
+  png: 'PNG',
+} as const;
+
+export const schoolsView = {
+  solvingEachSchoolsWay: 'Solving each school’s way…',
+  schoolsAgreePose: 'The schools agree on this pose.',
+  schoolsSideBySide: 'Schools side by side; up to four are drawn',
+  asYouHave: 'as you have it',
+  draw: (words: string) => `Draw ${words}`,
+  cannotHeld: 'cannot be held',
+  margin: (joint: string, value: number) => `${joint}, ${String(value)}° margin`,
+  yourDepth: (sentence: string) => `At your depth: ${sentence}`,
+  forPersonPose: 'For this person, in this pose',
+  cannotBeHeld: ' (cannot be held)',
+  because: 'because',
+  choose: 'Choose it',
+} as const;
+
+export const setUpSentence = {
+  change: (otherSide: string) => `, change to ${otherSide}`,
+  deepestSafeSetUp: 'the deepest safe set-up',
+  asRecommended: 'as recommended',
+  changeTo: (rest: string) => `, change to ${rest}`,
+  provisionalWhatNotMeasured: 'Provisional: what is not measured is taken as stiff.',
+  leave: 'leave',
+  level: 'Level',
+  whatFits: (fitting: string) => `what fits${fitting}`,
+  safe: ' of a safe ',
+  books: (words: string) => `; in the books ${words}`,
+} as const;
+
+export const setUpTable = {
+  nearestEdge: 'to the nearest edge',
+  itsFront: 'to its front',
+  itsBack: 'to its back',
+  itsLeft: 'to its left',
+  itsRight: 'to its right',
+  numbersSetUp: 'Numbers of the set-up',
+  weightInsideBase: 'weight inside the base',
+  weightPoint: 'weight point',
+  jointsMeasuredHeldBack: 'Joints: measured, held back, asked and what is left',
+} as const;
+
+export const settingsList = {
+  cm: (value: string) => `${value} cm`,
+  working: 'Working',
+} as const;
+
+export const sheetView = {
+  noSetUp: 'No set-up',
+  whatMind: 'What to mind',
+  measures: 'Measures',
+} as const;
+
+export const sidesView = {
+  workingBothSidesOut: 'Working both sides out…',
+  noDifferenceBetweenSides: 'No difference between the sides is larger than its error.',
+  beyondItsError: (value: string) => `Beyond its error: ${value}.`,
+  leftAgainstRight: 'Left against right',
+  real: (number: string) => `${number}, real`,
+  withinItsError: 'within its error',
+  more: (number: string, number2: string, rest: string) =>
+    `${number} ${number2} more on the ${rest}`,
+  noSetUp: 'no set-up',
+  stoppedBy: (joint: string) => `stopped by the ${joint}`,
+} as const;
+
+export const studioView = {
+  oneThingTime: (pose: string) => `${pose}, one thing at a time`,
+  leg: (side: string) => `${side} leg`,
+  of: (value: number, count: number) => `${String(value)} of ${String(count)}`,
+  close: 'close',
+  less: 'less',
+  more: 'more',
+  undo: 'undo',
+  back: 'back',
+  next: 'next',
+  first: (change: string) => `First: ${change}`,
+} as const;
+
+export const vessels = {
+  becauseMeasureOnlySo: 'because a measure is only so sure',
+  byExperience: 'by experience',
+  asLeastMargin: 'as the least margin',
+  becauseCaution: 'because of a caution',
+  becausePoseUsesOnly: 'because this pose uses only a part of it',
+  usable: (value: string) => `${value}° usable`,
+  measuredHeldBack: (usable: string, value: string, value2: string, why: string) =>
+    `${usable} (${value}° measured, ${value2}° held back${why})`,
+  askedMoreThanHas: ' is asked more than it has',
+  usesSomeWhatHeld: ' uses some of what is held back',
+  runsOutFirst: ' runs out first',
+  the: 'The ',
+  statedForEveryone: ', stated for everyone.',
+  from: ', from ',
+  asked: (
+    end: string,
+    value: string,
+    usable: string,
+    rest: string,
+    value2: string,
+    rest2: string,
+  ) => `${end}: asked ${value}°, ${usable}${rest}${value2}${rest2}`,
+  measuredOtherSide: 'measured on the other side',
+  estimatedFromOtherLengths: 'estimated from other lengths',
+  notMeasuredTakenFor: 'not measured, taken for everyone',
+  notMeasuredTakenAs: 'not measured, taken as stiff',
+  overBrim: 'over the brim',
+  whatHeldBack: 'of what is held back',
+  askedOf: (value: string, usable: string) => `asked ${value}°, ${usable}`,
+} as const;
