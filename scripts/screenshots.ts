@@ -9,14 +9,14 @@ async function takeAnAngle(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Practise with a simulation' }).click();
   await page.keyboard.press('z');
   await page.getByText(/^Ready for/).waitFor();
-  await page.getByText('Lead the simulated limb by hand').click();
+  await page.getByText('Move the simulated limb').click();
   await page.getByRole('slider').fill('71');
   await page.getByText(/is saved\.$/).waitFor();
 }
 
 /** Opens the drawn stand-in and points at places, as shares of its width and height. */
 async function pointAt(page: Page, places: readonly (readonly [number, number])[]): Promise<void> {
-  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
+  await page.getByRole('button', { name: 'or try it on a drawing' }).click();
   const picture = page.getByRole('application');
   await picture.waitFor();
   await page.waitForTimeout(800);
@@ -42,8 +42,8 @@ async function markAPicture(page: Page): Promise<void> {
 
 /** The schools of a pose, solved and drawn. */
 async function openSchools(page: Page): Promise<void> {
-  await page.getByText('Schools side by side').click();
-  await page.getByText('as you have it').waitFor();
+  await page.getByText('Compare schools').click();
+  await page.getByText('as chosen').waitFor();
 }
 
 /** A session that is begun, at its second pose. */
@@ -77,9 +77,9 @@ const VIEWS: readonly (readonly [
   ((page: Page) => Promise<void>)?,
 ])[] = [
   ['people', '/'],
-  ['what-to-mind', '/person?id=oda-brask'],
+  ['health', '/person?id=oda-brask'],
   ['measure', '/measure?id=pell-krossing&step=straight-leg-raise'],
-  ['body', '/measure?id=pell-krossing', '[data-testid=body-view]'],
+  ['body-overview', '/measure?id=pell-krossing', '[data-testid=body-view]'],
   [
     'inclinometer',
     '/measure?id=pell-krossing&step=straight-leg-raise&by=inclinometer',
@@ -87,26 +87,26 @@ const VIEWS: readonly (readonly [
     takeAnAngle,
   ],
   [
-    'off-a-picture',
+    'from-a-photo',
     '/measure?id=pell-krossing&step=straight-leg-raise&by=photo',
     null,
     markAPicture,
   ],
   ['warrior-two', '/set-up?id=marit-sollen&pose=warrior-two&side=right'],
   [
-    'schools',
+    'compare-schools',
     '/set-up?id=marit-sollen&pose=triangle&side=right',
     '[data-testid=onward] > details:nth-of-type(3)',
     openSchools,
   ],
-  ['across-the-room', '/set-up?id=marit-sollen&pose=warrior-two&side=right&studio=1'],
+  ['large-step-view', '/set-up?id=marit-sollen&pose=warrior-two&side=right&studio=1'],
   ['on-paper', '/paper?id=sanna-tveit&poses=half-moon,pyramid'],
   ['half-moon', '/set-up?id=sanna-tveit&pose=half-moon&side=right'],
   ['lying-warrior-two', '/set-up?id=marit-sollen&pose=lying-warrior-two&side=right'],
-  ['today', '/session?id=marit-sollen'],
-  ['on-the-mat', '/session?id=marit-sollen', null, beginSession],
-  ['what-was-seen', '', null, noteSomething],
-  ['over-time', '/over-time?id=oda-brask'],
+  ['before-you-start', '/session?id=marit-sollen'],
+  ['in-session', '/session?id=marit-sollen', null, beginSession],
+  ['log', '', null, noteSomething],
+  ['progress', '/over-time?id=oda-brask'],
   ['record', '/record?id=ingeborg-quill'],
   ['photo-against-plan', '/pose-photo?id=marit-sollen&pose=warrior-two', null, markAPose],
   ['files', '/files'],

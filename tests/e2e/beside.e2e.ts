@@ -16,7 +16,7 @@ test('a vessel tells where its brim comes from, by pointer and by key', async ({
   await openDemo(page);
   await page.goto('/set-up?id=marit-sollen&pose=warrior-two&side=right');
   const told = page.locator('[data-testid=vessel-told]');
-  await expect(told).toContainText(/runs out first: asked \d+°/);
+  await expect(told).toContainText(/is the limiting joint: asked \d+°/);
   await page.locator('[data-testid=vessel]').first().hover();
   await expect(told).toContainText(/asked \d+°, \d+° usable .*, from .* ± \d/);
   await page.mouse.move(5, 5);
@@ -29,10 +29,10 @@ test('schools stand side by side on one mat; one is chosen with a reason, and le
 }) => {
   await openTriangle(page);
   const before = await stanceOf(page);
-  await page.getByText('Schools side by side').click();
-  const table = page.getByRole('table', { name: /Schools side by side/ });
+  await page.getByText('Compare schools').click();
+  const table = page.getByRole('table', { name: /Compare schools/ });
   await expect(table.getByRole('row')).not.toHaveCount(0);
-  await expect(table).toContainText('as you have it');
+  await expect(table).toContainText('as chosen');
   // Up to four, each with a line of its own and its letter.
   await expect(page.locator('svg polyline[class="school-a"]')).not.toHaveCount(0);
   await expect(page.locator('svg polyline[class="school-b"]')).not.toHaveCount(0);
@@ -41,16 +41,16 @@ test('schools stand side by side on one mat; one is chosen with a reason, and le
   const told = Number.parseFloat((await fixed.getByRole('cell').nth(1).textContent()) ?? '');
   expect(told).toBe(91);
   await page
-    .getByLabel('For this person, in this pose')
+    .getByLabel('For this person in this pose')
     .selectOption({ label: 'Stance three feet, for everyone' });
   await page.getByLabel('because').first().fill('her last teacher taught it so');
   await page.getByRole('button', { name: 'Choose it' }).click();
   await expect(page.getByText(/three feet, for everyone, because her last teacher/)).toBeVisible();
   await expect.poll(() => stanceOf(page)).toBe(91);
   await page.reload();
-  await expect(page.getByText('By the school that was chosen for Marit Sollen.')).toBeVisible();
-  await page.getByText('Schools side by side').click();
-  await page.getByRole('button', { name: 'leave it' }).click();
+  await expect(page.getByText('Uses the school chosen for Marit Sollen.')).toBeVisible();
+  await page.getByText('Compare schools').click();
+  await page.getByRole('button', { name: 'remove it' }).click();
   await expect.poll(() => stanceOf(page)).toBe(before);
 });
 
@@ -58,7 +58,7 @@ test('what is done now is held and judged, then copied to the other side on purp
   page,
 }) => {
   await openTriangle(page);
-  await page.getByText('What is done now').click();
+  await page.getByText('Check today’s stance').click();
   await page.getByLabel(/^stance, heel to heel/).fill('a lot');
   await page.getByRole('button', { name: 'Show it' }).click();
   await expect(page.locator('form [data-testid=problem-message]')).toContainText(
@@ -96,10 +96,8 @@ test('a set-up is kept with its reason, goes out of date with a later measure, a
   await expect(page.locator('svg .ghost')).toHaveCount(2);
   const kept = await stanceOf(page);
   await page.getByText('Kept set-ups').click();
-  await page
-    .getByLabel(/^Keep what is drawn now, with what was moved/)
-    .fill('the knee is quiet there');
-  await page.getByRole('button', { name: 'Keep this set-up' }).click();
+  await page.getByLabel(/^Keep this set-up, with what was moved/).fill('the knee is quiet there');
+  await page.getByRole('button', { name: 'Keep it' }).click();
   const item = page.locator('[data-testid=kept-list] li');
   await expect(item).toContainText('because the knee is quiet there');
   await page.reload();
@@ -121,7 +119,7 @@ test('a set-up is kept with its reason, goes out of date with a later measure, a
   await expect(item.getByRole('row')).not.toHaveCount(0);
   await item.getByRole('button', { name: 'remove it' }).click();
   await expect(item).toHaveCount(0);
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(item).toHaveCount(1);
 });
 
@@ -134,8 +132,8 @@ test('the shelf finds a pose by its name and by what it lacks', async ({ page })
     [...POSES, ...LYING_POSES].filter((each) => /virabhadra/i.test(each.sanskrit)).length,
   );
   await shelf.getByRole('searchbox').fill('no such thing');
-  await expect(shelf.getByText('No such pose here.')).toBeVisible();
+  await expect(shelf.getByText('No pose matches.')).toBeVisible();
   await shelf.getByRole('searchbox').fill('');
-  await shelf.getByRole('combobox', { name: 'Which poses' }).selectOption('lacks measures');
-  await expect(shelf.getByRole('button', { name: /Triangle.*lacks \d+ readings/ })).toBeVisible();
+  await shelf.getByRole('combobox', { name: 'Which poses' }).selectOption('needs measures');
+  await expect(shelf.getByRole('button', { name: /Triangle.*needs \d+ readings/ })).toBeVisible();
 });

@@ -42,18 +42,18 @@ test('a caution that adapts is told beside the set-up; a stop sign replaces it u
 
 test('what cannot be right about a person is said at its field and not saved', async ({ page }) => {
   await page.goto('/person?id=marit-sollen');
-  const year = page.getByLabel('Born in');
+  const year = page.getByLabel('Birth year');
   await year.fill('84');
   await year.blur();
   await expect(page.getByRole('alert')).toContainText('“84” is not a year from 1900 to 2100');
   await page.reload();
-  await expect(page.getByLabel('Born in')).toHaveValue('1984');
-  await page.getByLabel('Born in').fill('1985');
-  await page.getByLabel('Born in').blur();
+  await expect(page.getByLabel('Birth year')).toHaveValue('1984');
+  await page.getByLabel('Birth year').fill('1985');
+  await page.getByLabel('Birth year').blur();
   // Nothing on the page tells when it is kept, and a page that goes sooner takes it along.
   await expect.poll(() => readKeptBirthYear(page)).toBe(1985);
   await page.reload();
-  await expect(page.getByLabel('Born in')).toHaveValue('1985');
+  await expect(page.getByLabel('Birth year')).toHaveValue('1985');
 });
 
 test('experience changes how far inside the limits a set-up stays', async ({ page }) => {
@@ -76,9 +76,9 @@ test('measures that are old are named as due again', async ({ page }) => {
   await page.goto('/person?id=ingeborg-quill');
   const due = page.locator('[data-testid=due]');
   await expect(due).toContainText('Hip opening, left');
-  await expect(due).not.toContainText('Stature');
+  await expect(due).not.toContainText('Height');
   await page.goto('/person?id=marit-sollen');
-  await expect(page.getByText('Every value is fresh.')).toBeVisible();
+  await expect(page.getByText('Nothing to re-measure.')).toBeVisible();
 });
 
 test('a caution is said before the measure, and blocks it where it must', async ({ page }) => {
@@ -114,8 +114,8 @@ test('a re-check names the readings worth repeating and leads through them', asy
     mimeType: 'application/json',
     buffer: Buffer.from(writePersonFile(recordOf(REFERENCE))),
   });
-  await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText(`${PERSON.name} is saved here.`)).toBeVisible();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByText(`${PERSON.name} is imported.`)).toBeVisible();
   await page.goto(`/measure?id=${PERSON.id}`);
   await answerFirst(page);
   await page.getByRole('button', { name: 'Which readings are worth repeating?' }).click();

@@ -16,7 +16,7 @@ test('a new teacher reaches a drawn warrior II for a person they typed in themse
   await page.getByRole('button', { name: 'They agree' }).click();
   await expect(page.getByRole('heading', { name: 'Before the first measure' })).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await page.getByRole('button', { name: 'None of these, continue' }).click();
   await page.getByRole('button', { name: /^Begin/ }).click();
 
   // An action is a press, a tap, or one typed number with Enter.
@@ -78,18 +78,18 @@ test('a reading may be written in any unit, and what cannot be read is said at t
   await page.getByLabel('left second').press('Enter');
   await expect(page.getByText('the readings differ by 1.4')).toBeVisible();
   await expect(page.getByLabel('left third')).toBeVisible();
-  await page.getByRole('button', { name: /in centimetres/ }).click();
+  await page.getByRole('button', { name: /^cm/ }).click();
   await expect(page.getByLabel('left first')).toHaveValue('34½ in');
 });
 
 test('a range may be read with a tape: the sum is done, shown and kept', async ({ page }) => {
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=straight-leg-raise');
-  await page.getByLabel('how the reading comes in').selectOption('tape');
+  await page.getByLabel('how the reading is taken').selectOption('tape');
   const ankle = page.getByLabel('outer ankle bone above the floor').first();
   await ankle.fill('4');
   await ankle.press('Enter');
-  await expect(page.getByText(/cannot be; it lies between 9 and 100 cm/)).toBeVisible();
+  await expect(page.getByText(/is not possible; it must be between 9 and 100 cm/)).toBeVisible();
   await ankle.fill('62');
   await ankle.press('Enter');
   await expect(page.getByText(/^asin\(\(62\.0 − 9\.0\) \/ /)).toBeVisible();

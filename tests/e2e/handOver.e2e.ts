@@ -15,7 +15,7 @@ test('a view is handed over: nothing else opens until the PIN is typed', async (
   await openDemo(page);
   await page.goto('/person?id=marit-sollen');
   // What is asked at the first meeting is not handed over.
-  await expect(page.getByRole('heading', { name: 'What to mind' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Health' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'hand over' })).toHaveCount(0);
   const at = '/over-time?id=marit-sollen';
   await page.goto(at);
@@ -31,13 +31,13 @@ test('a view is handed over: nothing else opens until the PIN is typed', async (
   await expect(page.getByRole('alert')).toContainText('PIN: it must be 4 to 8 digits.');
   await page.getByLabel('Choose a PIN, 4 to 8 digits').fill(PIN);
   await page.keyboard.press('Enter');
-  await expect(page.getByText('It is a screen lock, no encryption')).toBeVisible();
+  await expect(page.getByText('It is a screen lock, not encryption')).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Hand over now' }).click();
   await expect(page.getByText('Handed over. PIN to take back')).toBeVisible();
   await expectAccessible(page);
   await expect(page.getByRole('link', { name: 'people' })).toHaveCount(0);
-  await expect(page.getByRole('navigation', { name: /Record of/ })).toHaveCount(0);
+  await expect(page.getByRole('navigation', { name: /Views of/ })).toHaveCount(0);
   const here = new RegExp(`${at.replace('?', '\\?')}$`);
   for (const elsewhere of ['/', '/files', '/person?id=marit-sollen', '/over-time?id=sanna-tveit']) {
     // The page leaves while it loads.
@@ -51,10 +51,10 @@ test('a view is handed over: nothing else opens until the PIN is typed', async (
   await other.goto('/files').catch(() => undefined);
   await other.waitForURL(here);
   await takeBack(page, '0000');
-  await expect(page.getByText('That was not the PIN.')).toBeVisible();
+  await expect(page.getByText('Wrong PIN.')).toBeVisible();
   await takeBack(page, PIN);
-  await expect(page.getByRole('navigation', { name: /Record of/ })).toBeVisible();
-  await expect(other.getByRole('navigation', { name: /Record of/ })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: /Views of/ })).toBeVisible();
+  await expect(other.getByRole('navigation', { name: /Views of/ })).toBeVisible();
   await page.getByRole('link', { name: 'people' }).click();
   await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
 });
@@ -66,7 +66,7 @@ test('left alone it locks by itself, where it is', async ({ page }) => {
   await page.getByRole('button', { name: 'hand over' }).click();
   await page.getByLabel('Choose a PIN, 4 to 8 digits').fill(PIN);
   await page.keyboard.press('Enter');
-  await page.getByLabel('Lock automatically after').selectOption('2 minutes without a touch');
+  await page.getByLabel('Lock automatically after').selectOption('2 minutes without use');
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'people' }).click();
   await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();

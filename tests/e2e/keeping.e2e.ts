@@ -52,8 +52,8 @@ test('a person goes out to a file and comes back the same in an empty browser', 
   const { readings } = JSON.parse(text) as { readings: unknown[] };
   const words = `A new person in this browser. New: ${String(readings.length)} readings`;
   await expect(other.getByText(words)).toBeVisible();
-  await other.getByRole('button', { name: 'Take it in' }).click();
-  await expect(other.getByText('Marit Sollen is saved here.')).toBeVisible();
+  await other.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(other.getByText('Marit Sollen is imported.')).toBeVisible();
   expect(JSON.parse(await exportMarit(other))).toEqual(JSON.parse(text));
   await other.context().close();
 });
@@ -75,20 +75,20 @@ test('an older file changes nothing that is newer, says so, and can be taken bac
   await page
     .getByLabel('Person file (JSON)')
     .setInputFiles({ name: 'older.json', mimeType: 'application/json', buffer });
-  const stays = page.getByRole('table', { name: 'What stays as it is here' });
+  const stays = page.getByRole('table', { name: 'What stays the same' });
   await expect(stays.getByRole('row', { name: /private notes/ })).toContainText(
     'Sleeps badly this week.',
   );
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText('Marit Sollen is saved here.')).toBeVisible();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByText('Marit Sollen is imported.')).toBeVisible();
   await page.goto('/person?id=marit-sollen');
   await expect(notes).toHaveValue('Sleeps badly this week.');
   await expect(sign).toBeChecked();
   await page.goto('/files');
-  await page.getByText('Taken in during the last 30 days').click();
-  await page.getByRole('button', { name: 'take back' }).first().click();
-  await expect(page.getByText('Marit Sollen is as before.')).toBeVisible();
+  await page.getByText('Imported in the last 30 days').click();
+  await page.getByRole('button', { name: 'undo import' }).first().click();
+  await expect(page.getByText('Marit Sollen is back to how it was')).toBeVisible();
   await page.goto('/person?id=marit-sollen');
   await expect(notes).toHaveValue('Sleeps badly this week.');
 });
@@ -257,13 +257,13 @@ test('readings go out as a table and come in from one, every row looked at first
 }) => {
   await openDemo(page);
   await page.goto('/files');
-  await page.getByLabel('Whose').selectOption({ label: 'Bram Okelo' });
+  await page.getByLabel('Readings of').selectOption({ label: 'Bram Okelo' });
   // Nothing of his is stored before he agrees.
-  await page.getByRole('link', { name: 'ask them' }).click();
+  await page.getByRole('link', { name: 'ask for consent' }).click();
   await page.getByRole('button', { name: 'They agree' }).click();
   await expect(page.getByRole('heading', { name: 'Before the first measure' })).toBeVisible();
   await page.goto('/files');
-  await page.getByLabel('Whose').selectOption({ label: 'Bram Okelo' });
+  await page.getByLabel('Readings of').selectOption({ label: 'Bram Okelo' });
   const table = (text: string) => ({
     name: 'readings.csv',
     mimeType: 'text/csv',
@@ -271,21 +271,25 @@ test('readings go out as a table and come in from one, every row looked at first
   });
   const rows =
     'When,What,Leg,Degrees\n2026-11-20,hip opening,L,54\n2026-11-20,hip opening,R,58\n2026-11-20,hip swing,R,58\n';
-  await page.getByLabel('Table to take in (CSV)').setInputFiles(table(rows));
+  await page.getByLabel('Table to import (CSV)').setInputFiles(table(rows));
   // A column whose name says nothing is chosen by hand.
-  await expect(page.getByText(/^0 of 3 rows can come in/)).toBeVisible();
+  await expect(page.getByText(/^0 of 3 rows can be imported/)).toBeVisible();
   await page.getByRole('combobox', { name: /^Value/ }).selectOption('Degrees');
-  await expect(page.getByText(/^2 of 3 rows can come in/)).toBeVisible();
+  await expect(page.getByText(/^2 of 3 rows can be imported/)).toBeVisible();
   await expect(page.getByText(/row 4, What: there is no measure called “hip swing”/)).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Take 2 readings in' }).click();
-  await expect(page.getByText(/^2 readings came in for Bram Okelo; 0 were/)).toBeVisible();
+  await page.getByRole('button', { name: 'Import 2 readings' }).click();
+  await expect(
+    page.getByText(/^2 readings imported for Bram Okelo; 0 were already here/),
+  ).toBeVisible();
   // The same table again changes nothing.
-  await page.getByLabel('Table to take in (CSV)').setInputFiles([]);
-  await page.getByLabel('Table to take in (CSV)').setInputFiles(table(rows));
+  await page.getByLabel('Table to import (CSV)').setInputFiles([]);
+  await page.getByLabel('Table to import (CSV)').setInputFiles(table(rows));
   await page.getByRole('combobox', { name: /^Value/ }).selectOption('Degrees');
-  await page.getByRole('button', { name: 'Take 2 readings in' }).click();
-  await expect(page.getByText(/^0 readings came in for Bram Okelo; 2 were here/)).toBeVisible();
+  await page.getByRole('button', { name: 'Import 2 readings' }).click();
+  await expect(
+    page.getByText(/^0 readings imported for Bram Okelo; 2 were already here/),
+  ).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save their readings as CSV' }).click(),

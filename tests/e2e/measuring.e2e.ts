@@ -142,7 +142,7 @@ test('the inclinometer is read by stillness and by pedal, undone, lost and found
   await expect(live.getByText('Lay it at the start position and press Zero.')).toBeVisible();
   await page.keyboard.press('z');
   await expect(live.getByText('Ready for the left, first reading.')).toBeVisible();
-  await page.getByText('Lead the simulated limb by hand').click();
+  await page.getByText('Move the simulated limb').click();
   const limb = page.getByRole('slider');
   await limb.fill('62');
   await expect(live.getByText(/^left, first reading: 6[123](\.\d)?° is saved\.$/)).toBeVisible();
@@ -179,10 +179,10 @@ test('a simulated reading of a real person counts for nothing', async ({ page })
   await expect(live.getByText('No inclinometer is connected.')).toBeVisible();
   await expect(live.getByText('°')).toHaveCount(0);
   await page.getByRole('button', { name: 'Practise with a simulation' }).click();
-  await expect(live.getByText('Its readings are marked, and count for nothing.')).toBeVisible();
+  await expect(live.getByText('Its readings are marked and not counted.')).toBeVisible();
   await page.keyboard.press('z');
   await expect(live.getByText('Ready for the left, first reading.')).toBeVisible();
-  await page.getByText('Lead the simulated limb by hand').click();
+  await page.getByText('Move the simulated limb').click();
   await page.getByRole('slider').fill('62');
   await expect(live.getByText(/^left, first reading: .*, for practice only\.$/)).toBeVisible();
   await expectAccessible(page);
@@ -225,18 +225,18 @@ test('an old reading is put right or set aside with a reason; its first value st
   await page.getByText(/of this measure$/).click();
   const line = page.locator('[data-testid=readings-list] li').first();
   await line.getByRole('button', { name: 'correct' }).click();
-  await line.getByLabel('Right value').fill('170.5');
+  await line.getByLabel('Correct value').fill('170.5');
   await line.getByLabel('Why').fill('shoes were on');
-  await line.getByRole('button', { name: 'Correct it' }).click();
+  await line.getByRole('button', { name: 'Save correction' }).click();
   await expect(line).toContainText('170.5 cm');
   await expect(line).toContainText('first 171 cm, shoes were on');
   await line.getByRole('button', { name: 'set aside' }).click();
   await line.getByLabel('Why').fill('doubtful');
-  await line.getByRole('button', { name: 'Set it aside' }).click();
+  await line.getByRole('button', { name: 'Set aside' }).click();
   await expect(line).toContainText('set aside: doubtful');
   await page.reload();
   await page.getByText(/of this measure$/).click();
-  await line.getByRole('button', { name: 'count it again' }).click();
+  await line.getByRole('button', { name: 'include again' }).click();
   await expect(line).not.toContainText('set aside: doubtful');
 });
 

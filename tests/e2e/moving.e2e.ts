@@ -20,7 +20,7 @@ test('a foot is led by the pointer; the rest answers, and it can be undone', asy
   await page.mouse.down();
   for (let i = 1; i <= 8; i += 1) await page.mouse.move(x - 5 * i, y);
   await page.mouse.up();
-  await expect(page.getByText('Moved; the pose holds there.')).toBeVisible();
+  await expect(page.getByText('Moved. The pose holds here.')).toBeVisible();
   await expect.poll(() => stanceOf(page)).toBeLessThan(before - 8);
   // The foot lies where it was led to, and the recommended one is still seen.
   const there = (await foot.boundingBox())!;
@@ -37,7 +37,7 @@ test('a foot is led by the pointer; the rest answers, and it can be undone', asy
 
 test('the front view shows the same body, and follows what is moved', async ({ page }) => {
   await openWarrior(page);
-  await page.getByText('From the front edge of the mat').click();
+  await page.getByText('Front view').click();
   const front = page.getByRole('img', { name: /seen from the front edge of the mat/ });
   await expect(front).toBeVisible();
   const hips = front.locator('.pelvis-bar').first();

@@ -13,7 +13,7 @@ async function save(page: Page, name: string): Promise<{ download: Download; byt
 test('cards and true-size feet are laid out, saved and printed alone', async ({ page }) => {
   await openDemo(page);
   await page.goto('/set-up?id=sanna-tveit&pose=triangle&side=right');
-  await page.getByRole('link', { name: 'A card or true-size feet on paper' }).click();
+  await page.getByRole('link', { name: 'Card or full-size templates on paper' }).click();
   await expect(page.getByRole('img', { name: 'Cards on A4, sheet 1' })).toBeVisible();
   await page.getByRole('checkbox', { name: 'Pyramid', exact: true }).check();
   await page.getByRole('checkbox', { name: 'Half moon', exact: true }).check();
@@ -32,7 +32,7 @@ test('cards and true-size feet are laid out, saved and printed alone', async ({ 
   const text = printed.toString('latin1');
   expect(text.match(/\/Type\s*\/Page\b/g)).toHaveLength(2);
   expect(text).toMatch(/\/MediaBox\s*\[\s*0 0 59[45](\.\d+)? 84[12](\.\d+)?\s*\]/);
-  await page.getByLabel('What').selectOption('feet in true size');
+  await page.getByLabel('Template').selectOption('feet in true size');
   await expect(
     page.getByRole('img', { name: /true size, page A1|true size, page B1/ }).first(),
   ).toBeVisible();

@@ -237,7 +237,9 @@ test('what is no picture, or one too large, is refused by name', async ({ page }
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
   await upload(page, 'notes.jpg', 'image/jpeg', Buffer.from('not a picture at all'));
-  await expect(page.getByText('notes.jpg is no picture that this browser can open.')).toBeVisible();
+  await expect(
+    page.getByText('notes.jpg is not a picture that this browser can open.'),
+  ).toBeVisible();
   // The head of a PNG of 10,000 × 6,000 pixels.
   const head = Buffer.alloc(64);
   Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]).copy(head);
@@ -271,12 +273,12 @@ test('a pose on a picture is compared with its plan, and what differs is named',
   await openDemo(page);
   await page.goto('/pose-photo?id=marit-sollen&pose=warrior-two&side=right');
   // The drawn picture goes to the end of what was measured, which bends the knee more than the plan.
-  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
+  await page.getByRole('button', { name: 'or try it on a drawing' }).click();
   const picture = page.getByRole('application');
   await expect(picture).toBeVisible();
   await page.waitForTimeout(500);
   await expect(
-    page.getByText('The comparison stands here once every mark is placed.'),
+    page.getByText('The comparison appears here once all marks are placed.'),
   ).toBeVisible();
   const box = (await picture.boundingBox())!;
   for (const [x, y] of WARRIOR_TWO_PLACES) {

@@ -61,7 +61,7 @@ test('a tab that was only visited overwrites nothing, and two edits of one field
   for (const [label, text] of [
     ['Private notes (never printed)', 'Sleeps badly this week.'],
     ['Name', 'Marit S.'],
-    ['Body mass, kg (optional)', '66'],
+    ['Body mass in kg (optional)', '66'],
   ] as const) {
     const [here, there] = [page.getByLabel(label), other.getByLabel(label)];
     await here.focus();
@@ -83,7 +83,7 @@ test('a tab that was only visited overwrites nothing, and two edits of one field
   await expect(other.getByText('saved', { exact: true }).first()).toBeVisible();
   await expect(notes).toHaveValue('Mine.');
   await notes.blur();
-  await expect(page.getByText('“Theirs.” was entered elsewhere meanwhile.')).toBeVisible();
+  await expect(page.getByText('“Theirs.” was entered elsewhere in the meantime.')).toBeVisible();
   await expect(theirs).toHaveValue('Theirs.');
   await page.getByRole('button', { name: 'Keep mine' }).click();
   await expect(theirs).toHaveValue('Mine.');
@@ -140,7 +140,9 @@ test('a reading that is put right in two tabs shows both values', async ({ page,
   await theirs.press('Enter');
   await expect(theirs).toHaveValue('72°');
   await mine.press('Enter');
-  await expect(page.getByText('Not saved: 72° was entered elsewhere meanwhile.')).toBeVisible();
+  await expect(
+    page.getByText('Not saved: 72° was entered elsewhere in the meantime.'),
+  ).toBeVisible();
   await expect(theirs).toHaveValue('72°');
   await page.getByRole('button', { name: 'Keep mine' }).click();
   await expect(mine).toHaveValue('71°');
@@ -160,7 +162,7 @@ test('a database that does not open is said, with what to do', async ({ page }) 
   });
   for (const at of ['/', '/person?id=marit-sollen']) {
     await page.goto(at);
-    await expect(page.getByText(/^This browser does not open its database\./)).toBeVisible();
+    await expect(page.getByText(/^This browser cannot open its database\./)).toBeVisible();
     await expect(page.getByRole('button', { name: 'Reload' })).toBeVisible();
   }
   await expectAccessible(page);

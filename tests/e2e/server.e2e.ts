@@ -21,7 +21,7 @@ test('no view breaks its own policy, which lets nothing run or style a page from
   expect(sizes[0]).toMatch(/@page \{.*size: \d+mm \d+mm/);
   for (const path of ['/set-up', '/session', '/over-time', '/record', '/pose-photo', '/measure']) {
     await page.goto(`${path}?id=marit-sollen`);
-    await expect(page.getByRole('navigation', { name: 'Record of Marit Sollen' })).toBeVisible();
+    await expect(page.getByRole('navigation', { name: 'Views of Marit Sollen' })).toBeVisible();
   }
   for (const path of ['/', '/files', '/your-data']) {
     await page.goto(path);

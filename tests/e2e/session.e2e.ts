@@ -61,7 +61,7 @@ test('six poses are run, logged and judged by keyboard alone, in at most four ac
     await expect(page.locator('[data-testid=run-log]')).toBeVisible();
     await press(keys[(i + 2) % keys.length]!);
   }
-  await expect(page.getByRole('heading', { name: 'What comes of it' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Next time' })).toBeVisible();
   const accept = page.getByRole('button', { name: /^Accept all/ });
   await expect(accept).toBeVisible({ timeout: 40_000 });
   await tabTo(page, accept);
@@ -206,7 +206,7 @@ test('pain of four stops a pose, a sign ends the session, and both are told at o
   await page.getByRole('button', { name: 'chest pain or breathless at rest' }).click();
   await expect(page.getByRole('alert')).toContainText('call the local emergency number now');
   await page.getByRole('button', { name: 'End the session' }).click();
-  await expect(page.getByText('The session was stopped by a sign')).toBeVisible();
+  await expect(page.getByText('A stop sign ended the session')).toBeVisible();
   // Nothing is set up until it is cleared.
   await page.goto('/set-up?id=marit-sollen&pose=pyramid');
   await expect(page.getByText(/A stop sign is set: Chest pain/).first()).toBeVisible();
@@ -248,8 +248,8 @@ test('a pose that was paused by a sign is held again once it is cleared', async 
   await page.getByRole('button', { name: 'End the session' }).click();
   await page.getByRole('link', { name: 'The next session' }).click();
   await expect(page.getByText('Warrior II is left out.')).toBeVisible({ timeout: 40_000 });
-  await page.getByText('it was cleared').click();
-  await page.getByLabel('By whom (doctor, physiotherapist)').fill('Dr Okoro');
+  await page.getByText('it has been cleared').click();
+  await page.getByLabel('Cleared by (doctor, physiotherapist)').fill('Dr Okoro');
   await page.getByRole('button', { name: 'Cleared' }).click();
   await expect(page.getByText('Warrior II is left out.')).toHaveCount(0, { timeout: 40_000 });
 });
@@ -259,11 +259,11 @@ test('a verdict is overruled with a reason, and both stand in the record', async
   await page.goto('/session?id=pell-krossing&session=pell-krossing-2026-11-19');
   const line = page.locator('[data-testid=verdicts] li').first();
   await expect(line).toBeVisible({ timeout: 40_000 });
-  await line.getByText('decide anew').click();
+  await line.getByText('decide again').click();
   await line.getByLabel('Instead').selectOption('ease');
-  await line.getByLabel('Why, so that a colleague can follow').fill('a hard week');
+  await line.getByLabel('Reason, for a colleague to follow').fill('a hard week');
   await line.getByRole('button', { name: 'Decide' }).click();
-  await expect(line).toContainText('one step easier, overruled: a hard week');
+  await expect(line).toContainText('one step easier, changed: a hard week');
   await expectAccessible(page);
   await page.goto('/record?id=pell-krossing');
   await expect(page.getByText('overruled “keep it as it is”: a hard week')).toBeVisible();
@@ -287,9 +287,9 @@ test('sessions and appointments leave as files that other programs read', async 
     new Set(file.sessions.map((each) => each.id)),
   );
   await page.getByLabel('Start').fill('2026-12-03T18:30');
-  await page.getByLabel('Weeks in a row').fill('4');
-  await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText(/4 weeks in a row/)).toBeVisible();
+  await page.getByLabel('Repeat weekly, times').fill('4');
+  await page.getByRole('button', { name: 'Add appointment' }).click();
+  await expect(page.getByText(/weekly for 4 weeks/)).toBeVisible();
   const [calendar] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Calendar file' }).click(),
@@ -299,7 +299,7 @@ test('sessions and appointments leave as files that other programs read', async 
   );
   expect(events.map((each) => each.summary)).toEqual(['Session, Marit Sollen']);
   await page.reload();
-  await expect(page.getByText(/4 weeks in a row/)).toBeVisible();
+  await expect(page.getByText(/weekly for 4 weeks/)).toBeVisible();
 });
 
 test('over time: what is change and what is noise, drawn and as a table', async ({ page }) => {
@@ -317,8 +317,8 @@ test('over time: what is change and what is noise, drawn and as a table', async 
   await page.getByText('As a table').click();
   await expect(page.getByRole('table').first().getByRole('row')).toHaveCount(6);
   await expectAccessible(page);
-  await page.getByText(/measures with no change to tell/).click();
-  await page.getByRole('button', { name: /Hip flexion, right.*no change can be told/ }).click();
+  await page.getByText(/measures without a clear change/).click();
+  await page.getByRole('button', { name: /Hip flexion, right.*no clear change/ }).click();
   await expect(page).toHaveURL(/measure=hip-flexion/);
 });
 
@@ -330,30 +330,30 @@ test('a session that was left is gone on with a week later, its set-ups made ane
   await toLog(page);
   await nextButton(page).click();
   await expect(page.locator('[data-testid=run-set]')).toBeVisible();
-  await page.getByRole('button', { name: 'leave, go on later' }).click();
+  await page.getByRole('button', { name: 'pause, continue later' }).click();
   await page.clock.setFixedTime(Date.now() + 7 * 86_400_000);
   await page.reload();
-  await expect(page.getByText(/is not ended: 1 of \d+ holds noted/)).toBeVisible();
-  await page.getByRole('button', { name: 'go on with it' }).click();
+  await expect(page.getByText(/is still open: 1 of \d+ holds logged/)).toBeVisible();
+  await page.getByRole('button', { name: 'continue it' }).click();
   await expect(page.getByText(/These set-ups were made on/)).toBeVisible();
-  await page.getByRole('button', { name: 'make them anew' }).click();
-  await expect(page.getByText('The set-ups still to come were made anew.')).toBeVisible({
+  await page.getByRole('button', { name: 'update them' }).click();
+  await expect(page.getByText('The remaining set-ups are updated.')).toBeVisible({
     timeout: 40_000,
   });
   await toLog(page);
-  await expect(page.getByText('Nothing noted yet.')).toBeVisible();
+  await expect(page.getByText('Nothing logged yet.')).toBeVisible();
 });
 
 test('a session is written down afterwards, with the date it was held', async ({ page }) => {
   await openDemo(page);
   await openPlan(page, 'marit-sollen');
-  await page.getByLabel('Held on another day').fill('2026-11-03T18:00');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByLabel('Held earlier, on').fill('2026-11-03T18:00');
+  await page.getByRole('button', { name: 'Log it' }).click();
   // No breath is counted: every hold begins with what was seen.
   await expect(page.locator('[data-testid=run-log]')).toBeVisible();
   await nextButton(page).click();
   await expect(page.locator('[data-testid=run-log]')).toBeVisible();
-  await page.getByRole('button', { name: 'end here' }).click();
+  await page.getByRole('button', { name: 'end session' }).click();
   await expect(page.getByText(/Ended 3 November 2026, before everything was held/)).toBeVisible();
 });
 

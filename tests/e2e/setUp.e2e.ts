@@ -91,8 +91,8 @@ test('missing measures are named, and a provisional set-up only comes when asked
   await expect(page.getByText('Hip abduction, left', { exact: true })).toBeVisible();
   await expect(page.locator('[data-testid=sheet]')).toHaveCount(0);
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'A provisional set-up' }).click();
-  await expect(page.getByText(/^Provisional: what is not measured/)).toBeVisible();
+  await page.getByRole('button', { name: 'Provisional set-up' }).click();
+  await expect(page.getByText(/^Provisional: missing measures/)).toBeVisible();
   await expect(page.locator('[data-testid=sheet]')).toBeVisible();
 });
 
@@ -165,7 +165,7 @@ test('at 390 × 844 nothing scrolls sideways and targets are large enough', asyn
       'set-up file',
       'house rules',
       'backup',
-      'where it is and who sees it',
+      'where it is and who can see it',
       'Start a short round',
     ];
     // The view may still be laying itself out.
@@ -210,11 +210,11 @@ test('a level changes the pose, and stands in the link', async ({ page }) => {
 
 test('what is further known is worked out when it is opened', async ({ page }) => {
   await page.goto('/set-up?id=marit-sollen&pose=triangle');
-  await page.getByText('How sure, how far, and what gives').click();
+  await page.getByText('Accuracy, limits, compensations').click();
   await expect(page.getByText(/^The low back rounds/)).toBeVisible({ timeout: 15_000 });
   await expect(page.getByText('Under the hand')).toBeVisible();
   await expect(page.getByText(/^hand height .* ± /)).toBeVisible();
-  await page.getByRole('button', { name: 'Measure 2,000 times over, made up' }).click();
+  await page.getByRole('button', { name: 'Simulate measuring 2,000 times' }).click();
   await expect(page.getByText(/in (only )?\d+ of 100 repeats/)).toBeVisible({
     timeout: 90_000,
   });

@@ -6,7 +6,7 @@ test('one thing at a time, led by the keys that a pedal sends, and corrected wit
 }) => {
   await openDemo(page);
   await page.goto('/set-up?id=marit-sollen&pose=warrior-two&side=right');
-  await page.getByRole('button', { name: 'from across the room' }).click();
+  await page.getByRole('button', { name: 'large step view' }).click();
   const studio = page.getByRole('dialog');
   const count = studio.getByText(/^\d+ of \d+$/);
   await expect(count).toHaveText(/^1 of/);

@@ -17,7 +17,7 @@ export async function openDemo(page: Page): Promise<void> {
 /** What is asked before the first measure: consent, then stop signs. */
 export async function answerFirst(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'They agree' }).click();
-  await page.getByRole('button', { name: 'None of these, go on' }).click();
+  await page.getByRole('button', { name: 'None of these, continue' }).click();
 }
 
 export const nextButton = (page: Page): Locator => page.locator('[data-testid=run-next]');
@@ -44,7 +44,7 @@ export async function toLog(page: Page): Promise<void> {
 
 /** Three marks by keys alone on the drawn picture of a leg. */
 export async function markDrawnPicture(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'or try it on a drawn one' }).click();
+  await page.getByRole('button', { name: 'or try it on a drawing' }).click();
   await page.getByRole('application').focus();
   for (const [key, times] of [
     ['Shift+ArrowRight', 20],
@@ -105,8 +105,8 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** A usual body: what is typed for each measure of the round, left and right. */
 export const TYPED: Readonly<Record<string, readonly string[]>> = {
-  Stature: ['170'],
-  'Trochanter height': ['89', '89'],
+  Height: ['170'],
+  'Hip height': ['89', '89'],
   'Knee height': ['47', '47'],
   'Shoulder height': ['139'],
   'Arm reach': ['62', '62'],

@@ -26,7 +26,7 @@ async function stop(server: ChildProcess): Promise<void> {
 
 /** What is another in the next version: a page, two parts that load late, and the database. */
 const CHANGES: readonly (readonly [path: string, from: string, to: string])[] = [
-  ['src/islands/people/PeopleView.tsx', 'Who is on the mat?', 'Who is here today?'],
+  ['src/islands/people/words.ts', "people: 'People'", "whoMat: 'Who is here today?'"],
   [
     'src/islands/files/passphraseStrength.ts',
     'Very hard to guess.',
@@ -89,7 +89,7 @@ test('a new version waits, open tabs go on with their own files, and an older ta
     // The next visit finds the new version; nothing changes by itself.
     await page.reload();
     await expect(page.getByText(/^A new version is ready\./)).toBeVisible();
-    await expect(page.getByRole('heading', { name: 'Who is on the mat?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
     // What an open tab loads late comes from its own version, whatever the server has now.
     const cdp = await context.newCDPSession(page);
     await cdp.send('Network.clearBrowserCache');

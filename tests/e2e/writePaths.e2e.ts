@@ -36,7 +36,7 @@ async function setAside(page: Page): Promise<void> {
   const line = page.locator('[data-testid=readings-list] li').first();
   await line.getByRole('button', { name: 'set aside' }).click();
   await line.getByLabel('Why').fill('doubtful');
-  await line.getByRole('button', { name: 'Set it aside' }).click();
+  await line.getByRole('button', { name: 'Set aside' }).click();
 }
 
 /** Two days of readings whose sides are exchanged. */
@@ -49,18 +49,18 @@ async function exchangeSides(page: Page): Promise<void> {
     `${String(day)},hip opening,R,${String(right)}`,
   ]);
   await page.goto('/files');
-  await page.getByLabel('Whose').selectOption({ label: 'Marit Sollen' });
+  await page.getByLabel('Readings of').selectOption({ label: 'Marit Sollen' });
   await page
-    .getByLabel('Table to take in (CSV)')
+    .getByLabel('Table to import (CSV)')
     .setInputFiles(tableOf(`When,What,Leg,Value\n${rows.join('\n')}\n`));
-  await press('Take 4 readings in')(page);
-  await expect(page.getByText(/^4 readings came in/)).toBeVisible();
+  await press('Import 4 readings')(page);
+  await expect(page.getByText(/^4 readings imported/)).toBeVisible();
 }
 
 async function chooseSchool(page: Page): Promise<void> {
-  await page.getByText('Schools side by side').click();
+  await page.getByText('Compare schools').click();
   await page
-    .getByLabel('For this person, in this pose')
+    .getByLabel('For this person in this pose')
     .selectOption({ label: 'Stance three feet, for everyone' });
   await press('Choose it')(page);
 }
@@ -68,7 +68,7 @@ async function chooseSchool(page: Page): Promise<void> {
 async function keepSetUp(page: Page): Promise<void> {
   await page.goto(SET_UP);
   await page.getByText('Kept set-ups').click();
-  await press('Keep this set-up')(page);
+  await press('Keep it')(page);
   await expect(page.getByRole('button', { name: 'remove it' })).toBeVisible();
 }
 
@@ -180,17 +180,17 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       },
     },
     { name: 'consent to pictures', at: PERSON, act: press('They agree to pictures') },
-    { name: 'consent withdrawn', at: PERSON, act: press('They withdraw it') },
+    { name: 'consent withdrawn', at: PERSON, act: press('They withdraw consent') },
     { name: 'someone removed', at: PERSON, act: press('Remove') },
     {
       name: 'someone erased',
       at: PERSON,
       act: async (page) => {
         await press('Erase now')(page);
-        await press(/^Erase everything/)(page);
+        await press(/^Erase all data/)(page);
       },
     },
-    { name: 'the unit', at: PERSON, act: press(/^in centimetres/) },
+    { name: 'the unit', at: PERSON, act: press(/^cm/) },
   ],
   measuring: [
     {
@@ -204,9 +204,9 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       prepare: async (page) => {
         await page.goto('/measure?id=bram-okelo&step=stature');
         await press('They agree')(page);
-        await expect(page.getByRole('button', { name: 'None of these, go on' })).toBeVisible();
+        await expect(page.getByRole('button', { name: 'None of these, continue' })).toBeVisible();
       },
-      act: press('None of these, go on'),
+      act: press('None of these, continue'),
     },
     {
       name: 'a typed reading',
@@ -253,18 +253,18 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       prepare: async (page) => {
         await page.goto('/measure?id=marit-sollen&step=stature');
         await setAside(page);
-        await expect(page.getByRole('button', { name: 'count it again' })).toBeVisible();
+        await expect(page.getByRole('button', { name: 'include again' })).toBeVisible();
       },
       act: async (page) => {
         await page.getByText(/of this measure$/).click();
-        await press('count it again')(page);
+        await press('include again')(page);
       },
     },
     {
       name: 'sides changed over',
       at: '/measure?id=marit-sollen&step=hip-opening',
       prepare: (page) => exchangeSides(page),
-      act: press('Change them over'),
+      act: press('Swap left and right'),
     },
     {
       name: 'a time by stopwatch',
@@ -295,11 +295,11 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       at: '/measure?id=marit-sollen&step=straight-leg-raise&by=inclinometer',
       open: press('Practise with a simulation'),
       act: async (page) => {
-        await page.getByLabel(/^Confirmed by/).selectOption('none');
+        await page.getByLabel(/^Each reading is confirmed by/).selectOption('none');
       },
     },
     {
-      name: 'a reading off a picture',
+      name: 'a reading from a photo',
       at: '/measure?id=marit-sollen&step=straight-leg-raise&by=photo',
       open: markDrawnPicture,
       act: press(/^Take it/),
@@ -310,7 +310,9 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       prepare: async (page) => {
         await page.goto(PERSON);
         await press('They agree to pictures')(page);
-        await expect(page.getByRole('button', { name: 'They withdraw it' }).first()).toBeVisible();
+        await expect(
+          page.getByRole('button', { name: 'They withdraw consent' }).first(),
+        ).toBeVisible();
         await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
         await markDrawnPicture(page);
         await press(/^Take it/)(page);
@@ -328,9 +330,9 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await page.getByText(/of this measure$/).click();
         const line = page.locator('[data-testid=readings-list] li').first();
         await line.getByRole('button', { name: 'correct' }).click();
-        await line.getByLabel('Right value').fill('170.5');
+        await line.getByLabel('Correct value').fill('170.5');
         await line.getByLabel('Why').fill('shoes were on');
-        await line.getByRole('button', { name: 'Correct it' }).click();
+        await line.getByRole('button', { name: 'Save correction' }).click();
       },
     },
     {
@@ -348,7 +350,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await press('Practise with a simulation')(page);
         await page.keyboard.press('z');
         await expect(page.getByText(/^Ready for the left, /)).toBeVisible();
-        await page.getByText('Lead the simulated limb by hand').click();
+        await page.getByText('Move the simulated limb').click();
         // The server's stand-in stays where it was led before.
         angle += 20;
         await page.getByRole('slider').fill(String(angle));
@@ -361,7 +363,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       at: SET_UP,
       act: async (page) => {
         await page.getByText('Kept set-ups').click();
-        await page.getByRole('button', { name: 'Keep this set-up' }).click();
+        await page.getByRole('button', { name: 'Keep it' }).click();
       },
     },
     {
@@ -379,11 +381,11 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       open: async (page) => {
         await page.getByText('Kept set-ups').click();
         if ((await page.getByRole('button', { name: 'remove it' }).count()) === 0)
-          await press('Keep this set-up')(page);
+          await press('Keep it')(page);
         await press('remove it')(page);
-        await expect(page.getByRole('button', { name: 'Bring it back' })).toBeVisible();
+        await expect(page.getByRole('button', { name: /^Undo$/ })).toBeVisible();
       },
-      act: press('Bring it back'),
+      act: press(/^Undo$/),
     },
     {
       name: 'a school that is chosen',
@@ -396,21 +398,21 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       prepare: async (page) => {
         await page.goto(SET_UP);
         await chooseSchool(page);
-        await expect(page.getByRole('button', { name: 'leave it' })).toBeVisible();
+        await expect(page.getByRole('button', { name: 'remove it' })).toBeVisible();
       },
       act: async (page) => {
-        await page.getByText('Schools side by side').click();
-        await press('leave it')(page);
+        await page.getByText('Compare schools').click();
+        await press('remove it')(page);
       },
     },
   ],
-  'the record': [
+  Record: [
     {
       name: 'an appointment',
       at: '/record?id=marit-sollen',
       act: async (page) => {
         await page.getByLabel('Start').fill('2026-12-03T18:00');
-        await page.getByRole('button', { name: 'Write it down' }).click();
+        await page.getByRole('button', { name: 'Add appointment' }).click();
         await expect(page.getByLabel('Start')).toHaveValue('2026-12-03T18:00');
       },
     },
@@ -420,7 +422,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       prepare: async (page) => {
         await page.goto('/record?id=marit-sollen');
         await page.getByLabel('Start').fill('2026-12-03T18:00');
-        await press('Write it down')(page);
+        await press('Add appointment')(page);
         await expect(page.getByRole('button', { name: /^remove .*December/ })).toBeVisible();
       },
       act: press(/^remove .*December/),
@@ -435,9 +437,9 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       at: '/record?id=marit-sollen',
       open: async (page) => {
         await press(/^remove the session/)(page);
-        await expect(page.getByRole('button', { name: 'put it back' })).toBeVisible();
+        await expect(page.getByRole('button', { name: /^Undo$/ })).toBeVisible();
       },
-      act: press('put it back'),
+      act: press(/^Undo$/),
     },
   ],
   files: [
@@ -448,9 +450,9 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await page
           .getByLabel('Person file (JSON)')
           .setInputFiles({ name: 'rea.json', mimeType: 'application/json', buffer: fileOfRea() });
-        await expect(page.getByRole('button', { name: 'Take it in' })).toBeVisible();
+        await expect(page.getByRole('button', { name: 'Import', exact: true })).toBeVisible();
       },
-      act: press('Take it in'),
+      act: press('Import'),
     },
     {
       name: 'a file taken back',
@@ -460,30 +462,30 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await page
           .getByLabel('Person file (JSON)')
           .setInputFiles({ name: 'rea.json', mimeType: 'application/json', buffer: fileOfRea() });
-        await press('Take it in')(page);
-        await expect(page.getByText('Rea Loman is saved here.')).toBeVisible();
+        await press('Import')(page);
+        await expect(page.getByText('Rea Loman is imported.')).toBeVisible();
       },
       act: async (page) => {
-        await page.getByText('Taken in during the last 30 days').click();
-        await press('take back')(page);
+        await page.getByText('Imported in the last 30 days').click();
+        await press('undo import')(page);
       },
     },
     {
       name: 'a table taken in',
       at: '/files',
       open: async (page) => {
-        await page.getByLabel('Whose').selectOption({ label: 'Marit Sollen' });
+        await page.getByLabel('Readings of').selectOption({ label: 'Marit Sollen' });
         await page
-          .getByLabel('Table to take in (CSV)')
+          .getByLabel('Table to import (CSV)')
           .setInputFiles(tableOf('When,What,Leg,Value\n2026-11-20,hip opening,L,54\n'));
-        await expect(page.getByRole('button', { name: 'Take 1 readings in' })).toBeEnabled();
+        await expect(page.getByRole('button', { name: 'Import 1 reading' })).toBeEnabled();
       },
-      act: press('Take 1 readings in'),
+      act: press('Import 1 reading'),
     },
     {
       name: 'the date of a backup',
       at: '/files',
-      open: (page) => page.getByLabel('encrypt it with a passphrase').uncheck(),
+      open: (page) => page.getByLabel('encrypt with a passphrase').uncheck(),
       act: press('Back up everything'),
     },
     {
@@ -491,7 +493,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       at: '/files',
       prepare: async (page) => {
         await page.goto('/files');
-        await page.getByLabel('encrypt it with a passphrase').uncheck();
+        await page.getByLabel('encrypt with a passphrase').uncheck();
         const saving = page.waitForEvent('download');
         await press('Back up everything')(page);
         backup = readFileSync(await (await saving).path());
@@ -536,8 +538,8 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await toLog(page);
         await press(/^pain 1 of 10/)(page);
         await expect(page.getByText('Saved.')).toBeVisible();
-        await press('end here')(page);
-        await expect(page.getByRole('heading', { name: 'What comes of it' })).toBeVisible();
+        await press('end session')(page);
+        await expect(page.getByRole('heading', { name: 'Next time' })).toBeVisible();
       },
       act: press(/^Accept/),
     },
@@ -546,9 +548,9 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       at: '/session?id=pell-krossing&session=pell-krossing-2026-11-19',
       act: async (page) => {
         const line = page.locator('[data-testid=verdicts] li').first();
-        await line.getByText('decide anew').click();
+        await line.getByText('decide again').click();
         await line.getByLabel('Instead').selectOption('ease');
-        await line.getByLabel('Why, so that a colleague can follow').fill('a hard week');
+        await line.getByLabel('Reason, for a colleague to follow').fill('a hard week');
         await line.getByRole('button', { name: 'Decide' }).click();
       },
     },
@@ -556,7 +558,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       name: 'a session ended where it stands',
       at: '/session?id=ingeborg-quill',
       prepare: (page) => beginSession(page, 'ingeborg-quill'),
-      act: press('end it where it stands'),
+      act: press('end it now'),
     },
     {
       name: 'a lying form that takes the place of a pose',
@@ -590,11 +592,11 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await press('tingling')(page);
         await expect(page.getByRole('alert')).toContainText('paused until it is cleared');
         await press('End the session')(page);
-        await expect(page.getByRole('heading', { name: 'What comes of it' })).toBeVisible();
+        await expect(page.getByRole('heading', { name: 'Next time' })).toBeVisible();
       },
       act: async (page) => {
-        await page.getByText('it was cleared').click();
-        await page.getByLabel('By whom (doctor, physiotherapist)').fill('Dr Okoro');
+        await page.getByText('it has been cleared').click();
+        await page.getByLabel('Cleared by (doctor, physiotherapist)').fill('Dr Okoro');
         await press('Cleared')(page);
       },
     },
@@ -604,7 +606,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await beginSession(page, 'sanna-tveit');
         await page.clock.setFixedTime(Date.now() + 2 * 86_400_000);
       },
-      act: press('make them anew'),
+      act: press('update them'),
     },
   ],
 };
@@ -632,7 +634,7 @@ for (const [view, paths] of Object.entries(PATHS)) {
 
 test('made-up people who find no room are said, and come once there is some', async ({ page }) => {
   await page.goto('/');
-  const ask = page.getByRole('button', { name: 'Look around with made-up people' });
+  const ask = page.getByRole('button', { name: 'Try it with made-up people' });
   await expect(ask).toBeVisible();
   await refuse(page, 'full');
   await ask.click();

@@ -20,21 +20,21 @@ test('everything is backed up by keys, restored in another browser, and opened b
 }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'files' }).click();
-  await expect(page.getByText('No backup was made here yet.')).toBeVisible();
+  await expect(page.getByText('No backup yet.')).toBeVisible();
   await expectAccessible(page);
   const passphrase = page.getByLabel('Passphrase', { exact: true });
   await passphrase.focus();
   await page.keyboard.type('herons');
   await expect(page.locator('#passphrase-hint')).toContainText(/guess/i);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Passphrase: it has fewer than 8 letters.');
+  await expect(page.getByRole('alert')).toContainText('Passphrase: fewer than 8 letters.');
   await passphrase.fill(PASSPHRASE);
   await expect(page.locator('#passphrase-hint')).toContainText('Very hard to guess.');
   const saving = page.waitForEvent('download');
   await page.keyboard.press('Enter');
   const file = await saving;
   await expect(
-    page.getByText(/^Done\. stillwater-.*\.zip\.age was read back and is whole: 8 people/),
+    page.getByText(/^Done\. stillwater-.*\.zip\.age was read back and is complete: 8 people/),
   ).toBeVisible();
   await expect(page.getByText(/^Last backup: /)).toBeVisible();
   const bytes = await bytesOf(file);
@@ -67,8 +67,8 @@ test('without encryption it is a plain zip; one person of it comes back, and it 
 }) => {
   await openDemo(page);
   await page.goto('/files');
-  await page.getByLabel('encrypt it with a passphrase').uncheck();
-  await expect(page.getByText('Whoever has the file can read all that is in it.')).toBeVisible();
+  await page.getByLabel('encrypt with a passphrase').uncheck();
+  await expect(page.getByText('Anyone who has the file can read everything in it.')).toBeVisible();
   const saving = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Back up everything' }).click();
   const bytes = await bytesOf(await saving);
@@ -77,8 +77,8 @@ test('without encryption it is a plain zip; one person of it comes back, and it 
   // Someone is erased and the notes of someone else are newer than the backup.
   await page.goto('/person?id=dov-lantry');
   await page.getByRole('button', { name: 'Erase now' }).click();
-  await page.getByRole('button', { name: 'Erase everything of Dov Lantry' }).click();
-  await expect(page.getByRole('heading', { name: 'Who is on the mat?' })).toBeVisible();
+  await page.getByRole('button', { name: 'Erase all data of Dov Lantry' }).click();
+  await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Dov Lantry' })).toHaveCount(0);
   await page.goto('/person?id=marit-sollen');
   await page.getByLabel(/Private notes/i).fill('Newer than the backup.');
@@ -109,8 +109,8 @@ test.describe('by touch, on a phone', () => {
     await expect(page.getByRole('heading', { name: 'Does Rea Loman agree?' })).toBeVisible();
     await page.getByLabel(/pictures may be kept too/).tap();
     await page.getByRole('button', { name: 'They agree' }).tap();
-    await page.getByRole('button', { name: 'None of these, go on' }).tap();
-    await page.getByRole('link', { name: 'what to mind' }).tap();
+    await page.getByRole('button', { name: 'None of these, continue' }).tap();
+    await page.getByRole('link', { name: 'Health' }).tap();
     await page.getByLabel('What hurts, and when?').fill('<b>the left knee</b>');
     await page.getByLabel('What hurts, and when?').blur();
     await expect(page.getByText('saved', { exact: true })).toBeVisible();
@@ -127,15 +127,15 @@ test.describe('by touch, on a phone', () => {
     });
     await page
       .getByText(/^Agreed on/)
-      .getByRole('button', { name: 'They withdraw it' })
+      .getByRole('button', { name: 'They withdraw consent' })
       .tap();
     await expect(page.getByText(/^They withdrew their consent\./)).toBeVisible();
     await expect(page.getByText(/^Pictures are not kept/)).toBeVisible();
-    await page.getByRole('link', { name: 'what is measured' }).tap();
+    await page.getByRole('link', { name: 'Measures' }).tap();
     await expect(page.getByRole('heading', { name: 'Does Rea Loman agree?' })).toBeVisible();
-    await page.getByRole('link', { name: 'what to mind' }).tap();
+    await page.getByRole('link', { name: 'Health' }).tap();
     await page.getByRole('button', { name: 'Erase now' }).tap();
-    await page.getByRole('button', { name: 'Erase everything of Rea Loman' }).tap();
+    await page.getByRole('button', { name: 'Erase all data of Rea Loman' }).tap();
     await expect(page.getByText('Nobody yet.')).toBeVisible();
   });
 });
@@ -159,11 +159,11 @@ test('the browser is asked to keep the data once there is some, and room that ru
   expect(await isAsked()).toBe(false);
   await openDemo(page);
   await expect.poll(isAsked).toBe(true);
-  await expect(page.getByText(/room for data is nearly full/)).toHaveCount(0);
+  await expect(page.getByText(/storage is nearly full/)).toHaveCount(0);
   await page.goto('/files');
   await expect(page.getByText(/^This browser has not promised to keep the data/)).toBeVisible();
   await expect(page.getByText('790 MB used of about 1.0 GB.')).toBeVisible();
-  await page.getByRole('button', { name: 'Ask it to' }).click();
+  await page.getByRole('button', { name: 'Ask it to keep the data' }).click();
   await expect(page.getByText(/^This browser has promised to keep the data/)).toBeVisible();
   // From four fifths on it is said, here and where the day begins.
   await page.addInitScript(() => {
@@ -172,5 +172,5 @@ test('the browser is asked to keep the data once there is some, and room that ru
   await page.reload();
   await expect(page.getByText(/^810 MB used of about 1\.0 GB\. It is nearly full/)).toBeVisible();
   await page.goto('/');
-  await expect(page.getByText(/room for data is nearly full/)).toBeVisible();
+  await expect(page.getByText(/storage is nearly full/)).toBeVisible();
 });

@@ -114,7 +114,7 @@ const importing: Scenario = async (page, random, round) => {
   await page
     .getByLabel('Person file (JSON)')
     .setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   const isConfirmed = random() < 0.5;
   if (isConfirmed) await page.getByText('is saved here.').waitFor();
   return (rows) => {
@@ -129,7 +129,7 @@ const importing: Scenario = async (page, random, round) => {
 
 const backingUp: Scenario = async (page, random) => {
   await page.goto('/files');
-  await page.getByLabel('encrypt it with a passphrase').uncheck();
+  await page.getByLabel('encrypt with a passphrase').uncheck();
   await page.getByRole('button', { name: 'Back up everything' }).click();
   const isDone = random() < 0.5;
   if (isDone) await page.getByText(/^Done\./).waitFor();
@@ -145,7 +145,7 @@ const backingUp: Scenario = async (page, random) => {
 const inSession: Scenario = async (page, random) => {
   await page.goto('/session?id=marit-sollen');
   const begin = page.getByRole('button', { name: 'Begin' });
-  const resume = page.getByRole('link', { name: /go on|resume/i }).first();
+  const resume = page.getByRole('link', { name: /continue/i }).first();
   await begin.or(resume).or(page.locator('[data-testid=error-tile]').first()).first().waitFor();
   if (await begin.isVisible()) {
     await begin.click();

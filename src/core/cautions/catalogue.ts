@@ -37,7 +37,7 @@ export const CAUTION_KINDS: readonly CautionKind[] = [
     'Chest pain, or short of breath while resting?',
     EMERGENCY,
   ),
-  kind('emergency', 'fainting', 'Fainting', 'Fainted, or about to?', EMERGENCY),
+  kind('emergency', 'fainting', 'Fainting', 'Fainted, or feeling faint?', EMERGENCY),
   kind(
     'emergency',
     'sudden-headache',
@@ -55,8 +55,8 @@ export const CAUTION_KINDS: readonly CautionKind[] = [
   kind(
     'emergency',
     'saddle-numbness',
-    'Saddle numbness, new bladder or bowel trouble',
-    'Numb around the saddle, or new trouble with bladder or bowel?',
+    'Numb between the legs, new bladder or bowel trouble',
+    'Numb between the legs, or new bladder or bowel trouble?',
     EMERGENCY,
   ),
   kind(

@@ -73,7 +73,7 @@ const RULES: readonly MeasuringRule[] = [
     cautions: ['sciatica', 'tingling'],
     concerns: oneOf('straight-leg-raise'),
     verdict: 'blocked',
-    reason: 'No leg raise while a nerve complains.',
+    reason: 'No leg raise while there are nerve signs.',
     bySide: true,
   },
   {
@@ -125,7 +125,7 @@ const RULES: readonly MeasuringRule[] = [
     cautions: ['numb-feet'],
     concerns: oneOf('single-leg-balance'),
     verdict: 'warned',
-    reason: 'A hand on the wall all the time.',
+    reason: 'Keep a hand on the wall.',
   },
   {
     cautions: ['over-mobile'],

@@ -71,7 +71,7 @@ const calcMidFoot = ({ legs: { front } }: Skeleton): number =>
   front.foot.heel[0] + (front.foot.toe[0] - front.foot.heel[0]) * MID_FOOT_FROM_HEEL_CENTRE;
 const MID_FOOT_FROM_HEEL_CENTRE = (MID_FOOT - FOOT.heelCentre) / (FOOT.toe - FOOT.heelCentre);
 
-/** Distances of the weight point inside each edge of the base. */
+/** Distances of the centre of mass inside each edge of the base. */
 const INSIDE_EDGES: Pieces = {
   count: ({ outline }) => outline.length,
   write: ({ outline, corners, centreOfMass: [x, y] }, into, at) => {
@@ -80,7 +80,7 @@ const INSIDE_EDGES: Pieces = {
 };
 
 /**
- * Distance of the weight point inside the base's nearest edge, metres; negative outside.
+ * Distance of the centre of mass inside the base of support's nearest edge, metres; negative outside.
  *
  * @param skeleton the posed body, metres and radians, solver frame
  * @returns metres
@@ -220,16 +220,16 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   ),
   'front-arm-miss': lengthOf('the arm’s way to the front leg', (s) => s.arms.front.miss),
   'weight-ahead-of-mid-foot': lengthOf(
-    'the weight point over the middle of the feet',
+    'the centre of mass over the middle of the feet',
     (s) => s.centreOfMass[0] - calcMidFoot(s),
   ),
   'weight-between-feet': lengthOf(
-    'the weight point between the feet',
+    'the centre of mass between the feet',
     ({ centreOfMass, legs: { front, back } }) =>
       centreOfMass[1] - (front.foot.heel[1] + back.foot.heel[1]) / 2,
   ),
   'weight-inside-base': {
-    ...lengthOf('the weight point inside the base', calcWeightInside),
+    ...lengthOf('the centre of mass inside the base of support', calcWeightInside),
     pieces: INSIDE_EDGES,
   },
   'hand-ahead': lengthOf(

@@ -96,6 +96,6 @@ export function drawSchools(
   return {
     box: [left, planY - half - 4, mat.lengthCm + 18, mat.widthCm + 4 + options.labelMm * 3],
     shapes: [...shapes, ...letters, ...drawRuler(sheet)],
-    caption: `${usual.name}, ${saySide(usual, first.side)}: ${String(drawn.length)} set-ups on one mat from above, told in the table.`,
+    caption: `${usual.name}, ${saySide(usual, first.side)}: ${String(drawn.length)} set-ups on one mat from above, listed in the table.`,
   };
 }

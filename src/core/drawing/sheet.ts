@@ -56,7 +56,7 @@ function drawStance(sheet: Sheet, y: number): Shape[] {
   ];
 }
 
-/** From the weight point down to the plan, but not through the number of the stance. */
+/** From the centre of mass down to the plan, but not through the number of the stance. */
 function drawWeightLine(sheet: Sheet, [x, y]: Point, stanceY: number): Shape[] {
   const label = sheet.options.labelMm;
   const hasNumber = getValue(sheet.setUp, 'stance-length') !== null;

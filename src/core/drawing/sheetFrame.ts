@@ -197,7 +197,7 @@ export const isKneeling = ({ backContact }: PoseDefinition): boolean =>
   backContact !== 'on-front-leg';
 
 /**
- * The weight point: an ink cross in a ring.
+ * The centre of mass: an ink cross in a ring.
  *
  * @returns ring and cross
  */

@@ -5,7 +5,7 @@ import type { Point } from './shapes.ts';
 
 /**
  * Where the elevation is seen from, and the plan below it turned to match, so that foot,
- * knee and weight point line up down the page. Open poses are seen from the long edge
+ * knee and centre of mass line up down the page. Open poses are seen from the long edge
  * that the chest faces, closed ones from the front leg's side.
  */
 export interface View {

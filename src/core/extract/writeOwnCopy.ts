@@ -122,7 +122,7 @@ export function writeOwnCopy(asked: CopyAsked): string {
       `Made on ${writeDate(madeAt)}. This is all of it; person.json beside this page holds the same for another program. You may have it corrected or erased.`,
     ),
     section('Answers', writeAnswers(asked)),
-    section('To mind', writeCautions(asked)),
+    section('Health', writeCautions(asked)),
     section('Measures', writeMeasures(asked)),
     section('What happened, in order', writeStory(asked)),
     section('Appointments', writeAppointments(asked)),

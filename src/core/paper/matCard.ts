@@ -7,6 +7,7 @@ import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import { drawMatDiagram, type BothSides } from './matDiagram.ts';
 import { drawBar, PAPER_SIZES, placeShapes, words, wrapWords, type Page } from './page.ts';
+import { sayCount } from '../units/sayCount.ts';
 
 /**
  * What goes onto a card. Of the person only the name: neither notes nor answers about
@@ -182,7 +183,7 @@ function drawA5(content: CardContent): Page {
     );
   }
   const { gaze, breaths } = pose.guidance;
-  const held = `${String(breaths)} breaths. ${gaze}`;
+  const held = `${sayCount(breaths, 'breath')}. ${gaze}`;
   const numbers = [...listNumbers(content), sayMat(content)].filter((each) => each !== '');
   const blocks: TextBlock[] = isStanding(pose)
     ? [

@@ -33,7 +33,7 @@ const entries = {
   'impossible-value': {
     severity: 'error',
     message:
-      '{path}: {value} {unit} cannot be right for {measure}; it lies between {low} and {high}.',
+      '{path}: {value} {unit} cannot be right for {measure}; it must be between {low} and {high}.',
     hint: 'Check the unit, the side and the landmark, and read it again.{unitGuess}',
   },
   'unusual-value': {
@@ -43,8 +43,8 @@ const entries = {
   },
   'outside-reference': {
     severity: 'warning',
-    message: '{measure}: {value}{unit} lies outside what {who} have, {low} to {high}{unit}.',
-    hint: 'Keep it if a second reading agrees; it is no target ({source}).',
+    message: '{measure}: {value}{unit} is outside the range of {who}, {low} to {high}{unit}.',
+    hint: 'Keep it if a second reading agrees. The range is not a target ({source}).',
   },
   'reading-unlike-own': {
     severity: 'warning',
@@ -58,12 +58,12 @@ const entries = {
   },
   'sides-swapped': {
     severity: 'warning',
-    message: '{measure}: left and right look exchanged against last time.',
-    hint: 'Change them over if the sides were mixed up; keep them if they were not.',
+    message: '{measure}: left and right look swapped compared with last time.',
+    hint: 'Swap them if the sides were mixed up; keep them if not.',
   },
   'not-a-picture': {
     severity: 'error',
-    message: '{path} is no picture that this browser can open.',
+    message: '{path} is not a picture that this browser can open.',
     hint: 'Take a JPEG, PNG or WebP file.',
   },
   'picture-too-large': {
@@ -99,7 +99,7 @@ const entries = {
   'csv-broken': {
     severity: 'error',
     message: '{path}: the quotes do not close ({text}).',
-    hint: 'Save the table anew as CSV.',
+    hint: 'Save the table as CSV again.',
   },
   'csv-unknown-measure': {
     severity: 'error',
@@ -108,7 +108,7 @@ const entries = {
   },
   'not-a-side': {
     severity: 'error',
-    message: '{path}: “{text}” is no side.',
+    message: '{path}: “{text}” is not a side.',
     hint: 'Write left or right, or L or R.',
   },
   'not-a-number': {
@@ -123,7 +123,7 @@ const entries = {
   },
   'duplicate-id': {
     severity: 'error',
-    message: '{path}: the id “{text}” stands twice.',
+    message: '{path}: the id “{text}” is used twice.',
     hint: 'Every reading and caution needs an id of its own.',
   },
   'sessions-overlap': {
@@ -135,7 +135,7 @@ const entries = {
   'not-json': {
     severity: 'error',
     message: 'This is not JSON: {text}',
-    hint: 'Choose a file that was exported from Stillwater, or mend the place named.',
+    hint: 'Choose a file that was exported from Stillwater, or correct the place named.',
   },
   'wrong-format': {
     severity: 'error',
@@ -149,7 +149,7 @@ const entries = {
   },
   'not-a-backup': {
     severity: 'error',
-    message: 'This is not a Stillwater backup, or it is cut short.',
+    message: 'This is not a Stillwater backup, or it is incomplete.',
     hint: 'Choose a file whose name ends in .zip or .zip.age, as it was saved. Nothing was changed.',
   },
   'backup-too-large': {
@@ -160,12 +160,12 @@ const entries = {
   'backup-file-missing': {
     severity: 'error',
     message: '{path} is missing in this backup.',
-    hint: 'Take an earlier backup. Nothing was changed.',
+    hint: 'Use an earlier backup. Nothing was changed.',
   },
   'backup-file-damaged': {
     severity: 'error',
-    message: '{path} is not as it was when the backup was made.',
-    hint: 'Take another copy of this backup, or an earlier one. Nothing was changed.',
+    message: '{path} has changed since the backup was made.',
+    hint: 'Use another copy of this backup, or an earlier one. Nothing was changed.',
   },
   'wrong-passphrase': {
     severity: 'error',
@@ -174,8 +174,8 @@ const entries = {
   },
   'encryption-damaged': {
     severity: 'error',
-    message: 'This encrypted file is damaged or cut short.',
-    hint: 'Take another copy of this backup, or an earlier one. Nothing was changed.',
+    message: 'This encrypted file is damaged or incomplete.',
+    hint: 'Use another copy of this backup, or an earlier one. Nothing was changed.',
   },
   'wrong-shape': {
     severity: 'error',
@@ -201,7 +201,7 @@ const entries = {
   'third-reading': {
     severity: 'note',
     message: '{measure}{side}: the readings differ by {spread} {unit}.',
-    hint: 'A third reading settles it; the middle one then counts.',
+    hint: 'Take a third reading; the middle one then counts.',
   },
   'tape-missing': {
     severity: 'error',
@@ -210,30 +210,30 @@ const entries = {
   },
   'tape-impossible': {
     severity: 'error',
-    message: '{name}: {value} cm cannot be; it lies between {low} and {high} cm.',
+    message: '{name}: {value} cm is not possible; it must be between {low} and {high} cm.',
     hint: 'Read the tape again, in centimetres or with its unit.',
   },
   'no-triangle': {
     severity: 'error',
-    message: 'These lengths do not meet: no angle has them, or it is too steep for a tape.',
-    hint: 'Measure again, or lay an inclinometer on.',
+    message: 'These lengths do not form a triangle, or the angle is too steep for a tape measure.',
+    hint: 'Measure again, or use an inclinometer.',
   },
   'leg-parts-disagree': {
     severity: 'error',
     message:
-      'The {side} knee height ({knee} cm) must lie well between ankle height ({ankle} cm) and trochanter height ({trochanter} cm).',
-    hint: 'Measure knee height and trochanter height again, standing, to the floor.',
+      'The {side} knee height ({knee} cm) must lie well between ankle height ({ankle} cm) and hip height ({trochanter} cm).',
+    hint: 'Measure knee height and hip height again, standing, to the floor.',
   },
   'trunk-too-short': {
     severity: 'error',
     message:
-      'Shoulder height ({shoulder} cm) must lie at least 25 cm above trochanter height ({trochanter} cm).',
+      'Shoulder height ({shoulder} cm) must lie at least 25 cm above hip height ({trochanter} cm).',
     hint: 'Measure both again, standing, to the floor.',
   },
   'stature-needed': {
     severity: 'error',
-    message: 'Stature is not measured, and {measure} is missing too.',
-    hint: 'Measure stature; missing lengths are estimated from it.',
+    message: 'Height is not measured, and {measure} is missing too.',
+    hint: 'Measure height; missing lengths are estimated from it.',
   },
   // Answers
   'stop-sign': {
@@ -243,29 +243,28 @@ const entries = {
   },
   'cannot-hold': {
     severity: 'error',
-    message: 'This pose does not suit yet within these limits: {reasons}.',
-    hint: 'Try another heel line or back foot, turn to {swap}, or measure again what limits it.',
+    message: 'This pose does not suit yet: {reasons}.',
+    hint: 'Try another heel line or back foot, use {swap} instead, or measure the limiting joint again.',
   },
   'too-little-margin': {
     severity: 'error',
-    message:
-      'This pose does not suit yet: no depth of it leaves free what is held back: {reasons}.',
-    hint: 'The deepest safe set-up can be looked at, but it is not recommended. {swap} is the easier way.',
+    message: 'This pose does not suit yet: no depth keeps the margins: {reasons}.',
+    hint: 'You can look at the deepest safe set-up, but it is not recommended. Easier: {swap}.',
   },
   'wish-far-off': {
     severity: 'warning',
     message:
-      '{wish} is {off} away from what the pose wishes (more than two tolerances of {sigma}).',
-    hint: 'Choose another school for this person, or turn to {swap}.',
+      '{wish} is {off} away from what the pose aims for (more than two tolerances of {sigma}).',
+    hint: 'Choose another school for this person, or use {swap} instead.',
   },
   'falls-short': {
     severity: 'note',
     message: '{wish} stays {off} short.',
-    hint: 'This is ordinary and needs no forcing.',
+    hint: 'This is common. Do not force it.',
   },
   'wide-ankle': {
     severity: 'warning',
-    message: 'The back ankle is asked about {asked}° of inversion.',
+    message: 'The back ankle needs about {asked}° of inversion.',
     hint: 'The outer edge may lift and the arch fall: press the outer edge of the back foot.',
   },
   'not-lying-flat': {
@@ -280,7 +279,7 @@ const entries = {
   },
   'small-margin': {
     severity: 'note',
-    message: 'The weight point lies only {inside} cm inside the base.',
+    message: 'The centre of mass is only {inside} cm inside the base of support.',
     hint: 'Set the feet a little wider across the mat, or practise next to a wall.',
   },
   'excluded-by-caution': {

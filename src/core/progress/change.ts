@@ -69,8 +69,8 @@ export function sayChange(series: Series, change: SeriesChange, since: string): 
     case 'real':
       return `${start}, more than the ${error} of measuring error.`;
     case 'noise':
-      return `${start}, within the ${error} of measuring error: no change can be told.`;
+      return `${start}, within the ${error} of measuring error: no clear change.`;
     case 'other-measurer':
-      return `${start}, but measured by someone else: no change can be told.`;
+      return `${start}, but measured by someone else: no clear change.`;
   }
 }

@@ -2,6 +2,7 @@ import type { Side } from '../measures/protocol.ts';
 import { readSession } from '../sessions/readSession.ts';
 import type { Session } from '../sessions/session.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
+import { sayCount } from '../units/sayCount.ts';
 
 /** What was really used of a set-up in one session. */
 export interface DriftPoint {
@@ -49,7 +50,7 @@ export function sayDrift({ points: all }: Drift): string {
       all.findLastIndex((each) => each.hasOtherRules),
     ),
   );
-  if (points.length < 2) return 'The rules changed: held once by today’s.';
+  if (points.length < 2) return 'The rules changed: held once under today’s rules.';
   const moves = [
     sayMove(
       'stance',
@@ -68,7 +69,7 @@ export function sayDrift({ points: all }: Drift): string {
     ),
   ].filter((each) => each !== '');
   const since = points.length < all.length ? ' since the rules changed' : '';
-  return `Over ${String(points.length)} holds${since}: ${moves.join(', ')}.`;
+  return `Over ${sayCount(points.length, 'hold')}${since}: ${moves.join(', ')}.`;
 }
 
 type VersionedPoint = Omit<DriftPoint, 'hasOtherRules'> & { readonly rulesVersion: number };

@@ -11,6 +11,7 @@ import { sayVerdict } from '../sessions/sayVerdict.ts';
 import type { Session } from '../sessions/session.ts';
 import { findSessionTime } from '../sessions/toHolds.ts';
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
+import { sayCount } from '../units/sayCount.ts';
 
 /** One thing that happened, as a colleague would want to read it. */
 export interface Happening {
@@ -41,7 +42,7 @@ function listMeasured({ readings }: PersonRecord): Happening[] {
   return [...days].map(([day, names]) => ({
     at: times.get(day)!,
     kind: 'measured',
-    words: `${String(names.size)} measures taken`,
+    words: sayCount(names.size, 'measurement'),
     details: [[...names].join(', ')],
     stops: false,
   }));
@@ -54,7 +55,7 @@ const listAnswered = ({ person }: PersonRecord): Happening[] =>
     .map(({ at, field, from, to }) => ({
       at,
       kind: 'answered',
-      words: `${field}: ${to === '' ? 'taken back' : to}`,
+      words: `${field}: ${to === '' ? 'withdrawn' : to}`,
       details: from === '' ? [] : [`before: ${from}`],
       stops: false,
     }));
@@ -107,7 +108,7 @@ function listSession(session: Session): Happening[] {
     at: findSessionTime(session),
     kind: 'session',
     words: `Session${how}: ${poses.join(', ')}`,
-    details: [...told, ...(session.today?.news ? [`told before: ${session.today.news}`] : [])],
+    details: [...told, ...(session.today?.news ? [`reported before: ${session.today.news}`] : [])],
     stops: holds.some(({ notes, cleared }) => notes.sign !== null && cleared === null),
   };
   // Both sides of a pose stand on one line when the same was decided for the same reason.

@@ -3,6 +3,7 @@ import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
 import { listRecipe, type RecipeLine } from './recipe.ts';
 import type { SetUp } from '../setup/setUp.ts';
+import { sayCount } from '../units/sayCount.ts';
 
 /** One thing at a time, from the first mark on the mat to the way out. */
 export type WalkStep =
@@ -28,7 +29,7 @@ export function listWalk(
   const { breaths, gaze } = pose.guidance;
   const hold: WalkStep = {
     kind: 'words',
-    heading: `${String(breaths)} breaths`,
+    heading: sayCount(breaths, 'breath'),
     lines: [gaze, 'Pain, numbness or a catching joint ends it.'],
   };
   if (!('starts' in pose)) return [...numbers, hold];

@@ -35,7 +35,7 @@ export const SCHOOLS = {
     options: {
       parallel: 'along the short edge',
       'turned-in': 'a little in',
-      natural: 'as it falls',
+      natural: 'natural angle',
     },
   },
   frontKnee: {
@@ -45,10 +45,10 @@ export const SCHOOLS = {
   twist: {
     name: 'Twist',
     options: {
-      'by-pose': 'as the pose has it',
+      'by-pose': 'as the pose defines it',
       'hip-first': 'from the hips first',
       'pelvis-fixed': 'pelvis held',
-      full: 'all of it',
+      full: 'full twist',
     },
   },
   triangleShape: {

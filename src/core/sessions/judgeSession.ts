@@ -118,13 +118,13 @@ export function judgeSession(
 /** A lying form is computed to fit what was measured: it goes no further by itself. */
 function withoutDepth(verdict: Verdict): Verdict {
   if (verdict.kind !== 'go-on' && verdict.kind !== 'keep') return verdict;
-  const facts = ['a lying form is computed to fit: it moves only with a measured change'];
+  const facts = ['a lying form is computed to fit: it changes only with a new measure'];
   return { ...verdict, kind: 'keep', facts };
 }
 
 /** Where there is no further step, the pose stays as it is. */
 function withoutStep(verdict: Verdict, hasFurther: boolean): Verdict {
   if (verdict.kind !== 'go-on' || hasFurther) return verdict;
-  const fact = 'it is as far as this pose goes within what was measured';
+  const fact = 'this is as far as this pose goes within the measures';
   return { ...verdict, kind: 'keep', facts: [...verdict.facts, fact] };
 }

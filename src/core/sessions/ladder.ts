@@ -2,6 +2,7 @@ import { findCautionKind } from '../cautions/catalogue.ts';
 import type { Side } from '../measures/protocol.ts';
 import { findPoseError } from './errors.ts';
 import type { Hold } from './log.ts';
+import { sayCount } from '../units/sayCount.ts';
 
 /** What to do with a pose and side, from the freest to the strictest. */
 export const VERDICTS = [
@@ -117,7 +118,7 @@ function judgePain(sessions: readonly (readonly Hold[])[]): Verdict | null {
   return times >= 2
     ? {
         kind: 'pause-and-send-on',
-        facts: [...facts, `such pain in ${String(times)} sessions`],
+        facts: [...facts, `the same pain in ${sayCount(times, 'session')}`],
         remeasure: [],
       }
     : { kind: 'stop-today', facts, remeasure: [] };
@@ -130,7 +131,7 @@ function judgeEasing(latest: readonly Hold[]): Verdict | null {
   if (latest.some(({ breath }) => breath === 'held')) facts.push('breath held');
   const errors = latest.flatMap(rangeErrors);
   if (new Set(errors).size >= RANGE_ERRORS) {
-    facts.push(`errors that point to range: ${sayErrors(errors)}`);
+    facts.push(`errors that suggest too little range: ${sayErrors(errors)}`);
   }
   return facts.length === 0 ? null : { kind: 'ease', facts, remeasure: [] };
 }
@@ -142,33 +143,33 @@ function judgeGoingOn(sessions: readonly (readonly Hold[])[]): Verdict {
   const keep = (fact: string): Verdict => ({ kind: 'keep', facts: [fact], remeasure: [] });
   if (clean < CLEAN_SESSIONS) {
     return keep(
-      `${String(clean)} of ${String(CLEAN_SESSIONS)} sessions in a row clean with an easy breath`,
+      `${String(clean)} of ${String(CLEAN_SESSIONS)} sessions in a row without errors and with easy breath`,
     );
   }
   const spares = latest.map(({ toSpareDeg }) => toSpareDeg);
-  if (spares.includes(null)) return keep('what the joints had to spare is not known');
+  if (spares.includes(null)) return keep('the joint margins are not known');
   const least = Math.min(...spares.map((each) => each ?? 0));
   if (latest.some(({ isAtBound }) => isAtBound)) {
-    return keep('it is the deepest safe set-up: it moves only with a measured change');
+    return keep('this is the deepest safe set-up: it changes only with a new measure');
   }
   if (latest.every(({ isBelowRecommended }) => isBelowRecommended === true)) {
     return {
       kind: 'go-on',
       facts: [
-        `${String(CLEAN_SESSIONS)} sessions in a row clean, breath easy`,
-        'it is not yet as deep as recommended',
+        `${String(CLEAN_SESSIONS)} sessions in a row without errors and with easy breath`,
+        'it is shallower than recommended',
       ],
       remeasure: [],
     };
   }
   if (least < ENOUGH_TO_SPARE) {
-    return keep(`only ${least.toFixed(0)}° to spare, ${String(ENOUGH_TO_SPARE)}° are asked`);
+    return keep(`${least.toFixed(0)}° margin; going deeper needs ${String(ENOUGH_TO_SPARE)}°`);
   }
   return {
     kind: 'go-on',
     facts: [
-      `${String(CLEAN_SESSIONS)} sessions in a row clean, breath easy`,
-      `at least ${String(ENOUGH_TO_SPARE)}° to spare at every joint`,
+      `${String(CLEAN_SESSIONS)} sessions in a row without errors and with easy breath`,
+      `at least ${String(ENOUGH_TO_SPARE)}° margin at every joint`,
     ],
     remeasure: [],
   };
@@ -180,15 +181,15 @@ function findRemeasure(
   context: LadderContext,
 ): readonly string[] {
   const reasons: string[] = [];
-  if (context.isStale) reasons.push('its measures are older than they should be');
+  if (context.isStale) reasons.push('its measures are due again');
   if (own[0]?.some(({ hasInjuryNote }) => hasInjuryNote) === true) {
-    reasons.push('an injury was told');
+    reasons.push('an injury was reported');
   }
   const contradicted = own.filter((session) =>
     session.some((hold) => rangeErrors(hold).length > 0 && (hold.toSpareDeg ?? -1) >= 0),
   );
   if (contradicted.length >= 2) {
-    reasons.push('planned within range, but errors that point to range were seen twice');
+    reasons.push('planned within range, but errors that suggest too little range were seen twice');
   }
   return reasons;
 }

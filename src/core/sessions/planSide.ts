@@ -30,11 +30,11 @@ function findHeld(
   if (holdsBack && decision.kind === 'go-on') {
     const last = findLastHeld(sessions, pose, side)?.hold;
     const moved = last?.notes.used ?? last?.plan.moved ?? null;
-    return { moved, why: ['one step further was decided, but not on a day like this'] };
+    return { moved, why: ['one step further was decided, but today is not the day for it'] };
   }
   const words =
     decision.kind === 'keep'
-      ? 'the same again'
+      ? 'the same as last time'
       : decision.kind === 'go-on'
         ? 'one step further'
         : 'one step easier';
@@ -79,8 +79,8 @@ export function planSide(
     }
     if (plan.setUp.status !== 'failed') {
       const gone = isTooDeep
-        ? 'last time’s depth is too much for today: the recommended set-up instead'
-        : 'as it was held it does not hold today: the recommended set-up instead';
+        ? 'last time’s depth is too much today, so the recommended set-up is used'
+        : 'last time’s set-up cannot be held today, so the recommended one is used';
       return { ok: true, value: { setUp: plan.setUp, moved: null, why: [gone] } };
     }
   }

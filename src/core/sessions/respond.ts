@@ -31,7 +31,7 @@ const WORDS: Readonly<Record<Response['kind'], string>> = {
   ease: 'One step easier, now and next time.',
   'stop-today': 'Stop this pose for today.',
   pause: 'Stop this pose. It is paused until it is cleared.',
-  'pause-and-send-on': 'Stop this pose, and send on to a doctor or physiotherapist.',
+  'pause-and-send-on': 'Stop this pose and advise a visit to a doctor or physiotherapist.',
   'end-session': 'The session ends here.',
 };
 

@@ -6,7 +6,7 @@ const WORDS: Readonly<Record<VerdictKind, string>> = {
   ease: 'one step easier',
   'stop-today': 'stopped that day, next time one step easier',
   pause: 'paused until it is cleared',
-  'pause-and-send-on': 'paused, and sent on to a doctor or physiotherapist',
+  'pause-and-send-on': 'paused; a doctor or physiotherapist should look at it',
   'end-session': 'nothing until it is cleared',
 };
 

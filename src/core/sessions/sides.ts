@@ -32,7 +32,7 @@ function isMeasuredHarder(setUp: SetUp, set: MeasureSet): string | null {
     const { verdict, difference } = compareValues(own, other);
     if (verdict !== 'real') continue;
     const less = `${Math.abs(difference).toFixed(0)}°`;
-    return `${nameJoint(limiting, setUp)} runs out first: ${getProtocol(measure).name.toLowerCase()} ${side} ${less} less, more than its error`;
+    return `${nameJoint(limiting, setUp)} is the limiting joint: ${getProtocol(measure).name.toLowerCase()} ${side} ${less} less, beyond its error`;
   }
   return null;
 }

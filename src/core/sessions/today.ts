@@ -72,7 +72,7 @@ export function adaptToday(
       const kind = findCautionKind(id);
       changes.push({ change: kind?.advice ?? 'minded', reason: `${kind?.name ?? id}, today` });
       const severity = kind === null || kind.tier === 'adapt' ? 'mild' : 'stop';
-      const note = 'told before the session';
+      const note = 'reported before the session';
       const none = { clearedBy: null, clearedAt: null };
       return {
         uid: `${id} today`,
@@ -91,8 +91,8 @@ export function adaptToday(
   const least = (rules.minimumToSpareDeg ?? DEFAULT_RULES.minimumToSpareDeg) + more;
   const heldBack = `at least ${String(least)}° held back at every joint`;
   if (isCold) {
-    const said = today.state === 'cold' ? 'cold today' : 'not said to be warm, so counted as cold';
-    changes.push({ change: heldBack, reason: `${said}, but measured warmed up` });
+    const said = today.state === 'cold' ? 'cold today' : 'not marked as warm, so treated as cold';
+    changes.push({ change: heldBack, reason: `${said}, but measured warm` });
   }
   if (isTired) {
     changes.push({ change: `${heldBack}, no step further`, reason: 'rested poorly' });
@@ -105,7 +105,7 @@ export function adaptToday(
         : { ...record, person: { ...person, cautions: [...person.cautions, ...added] } },
     rules: more === 0 ? rules : { ...rules, minimumToSpareDeg: least },
     changes,
-    why: [...(isCold ? ['counted as cold today'] : []), ...(isTired ? ['rested poorly'] : [])],
+    why: [...(isCold ? ['treated as cold today'] : []), ...(isTired ? ['rested poorly'] : [])],
     holdsBack: today.rested === 'poorly' || today.painNextMorning === true || added.length > 0,
   };
 }

@@ -8,7 +8,7 @@ import type { BalanceMargins } from './setUp.ts';
 
 const toHundredthCm = (metres: number): number => toHundredths(cmFromMetres(metres));
 
-/** Where a line through the weight point along one axis leaves the base: lower and upper end. */
+/** Where a line through the centre of mass along one axis leaves the base: lower and upper end. */
 function findExits(base: readonly Point2[], at: Point2, axis: 0 | 1): readonly [number, number] {
   const other = axis === 0 ? 1 : 0;
   const exits: number[] = [];
@@ -22,7 +22,7 @@ function findExits(base: readonly Point2[], at: Point2, axis: 0 | 1): readonly [
 }
 
 /**
- * How far the weight point lies inside the base, along the mat and across it.
+ * How far the centre of mass lies inside the base, along the mat and across it.
  *
  * @param skeleton the posed body, metres and radians, solver frame
  * @param side the real side of the front leg: left in front is the mirror

@@ -24,7 +24,7 @@ export function describeFailure(request: Request, solved: SolvedRequest): Proble
       const short = -(each.toSpareDeg ?? 0);
       const name = nameJoint(each, { pose: pose.id, side });
       return short > AT_LIMIT_DEG
-        ? `${name} lacks ${short.toFixed(0)}°`
+        ? `${name} is ${short.toFixed(0)}° short`
         : `${name} is at its limit`;
     });
   const wishes = built.task.wishes

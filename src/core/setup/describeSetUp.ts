@@ -87,7 +87,7 @@ export const reportLimitsOf = ({
 function describeLimits(joints: readonly JointReport[], of: PoseSide): WorkingStep[] {
   const told = joints.filter((each) => each.toSpareDeg !== null).slice(0, 3);
   return told.map((each) =>
-    limitStep(`${nameJoint(each, of)}: has less asked`, each.askedDeg ?? 0, each.hasDeg ?? 0),
+    limitStep(`${nameJoint(each, of)}: is asked for less`, each.askedDeg ?? 0, each.hasDeg ?? 0),
   );
 }
 

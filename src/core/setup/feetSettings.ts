@@ -120,14 +120,14 @@ export function calcFeetSettings(solved: SolvedPose): Setting[] {
     const backFoot = degreesFromRadians(posture.parts.backFootYaw);
     const text =
       rules.backFootDeg === null && resolveRule(pose.backFootYaw, rules).kind === 'free'
-        ? 'weighed between the school’s angle and the joints'
+        ? 'balanced between the school’s angle and the joints'
         : 'set by the house rule or the pose';
     const angle = [term(text, backFoot.toFixed(2), backFoot, 'deg')];
     settings.push(makeSetting('back-foot-angle', 'deg', 'mat-line', 'back-foot', angle, limits));
   }
   if (pose.backHeelLift !== null) {
     const lift = degreesFromRadians(posture.parts.backHeelLift);
-    const text = 'weighed between the wish and the joints';
+    const text = 'balanced between the wish and the joints';
     const terms = [term(text, lift.toFixed(2), lift, 'deg')];
     settings.push(makeSetting('back-heel-lift', 'deg', 'mat', 'back-sole', terms, limits));
   }

@@ -57,7 +57,7 @@ const FORMS: Readonly<Record<LyingFormId, (n: LyingNumbers) => Setting[]>> = {
         'floor',
         'head',
         cmTerm(
-          'half the shoulders by what the chest’s turn lacks',
+          'half the shoulders by what is missing of the chest’s turn',
           `${f(n.halfShoulders)} × sin(${f(lacking)}°)`,
           n.halfShoulders * Math.sin(lacking * DEG),
         ),

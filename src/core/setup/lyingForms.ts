@@ -215,7 +215,7 @@ export function crossedTwist(n: LyingNumbers): Setting[] {
       'floor',
       'sole-of-crossed-foot',
       cmTerm(
-        'leg above the floor by what adduction, roll and turn lack',
+        'leg above the floor by what is missing of adduction, roll and turn',
         `${f(n.leg)} × sin(${f(left)}°)`,
         n.leg * Math.sin(left * DEG),
       ),

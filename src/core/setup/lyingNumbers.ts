@@ -135,7 +135,7 @@ export function support(id: SettingId, from: string, to: string, ...terms: Worki
   const total = terms.reduce((sum, step) => sum + step.value, 0);
   return total > NO_SUPPORT_UNDER
     ? cm(id, from, to, ...terms)
-    : cm(id, from, to, cmTerm('lower than two centimetres: none', '0', 0));
+    : cm(id, from, to, cmTerm('under two centimetres: none', '0', 0));
 }
 
 /**
@@ -152,7 +152,7 @@ export function kneeSupport(n: LyingNumbers): Setting {
     'front-thigh',
     cmTerm('hip centre above the floor', f(HIP_CENTRE_LYING), HIP_CENTRE_LYING),
     cmTerm(
-      'thigh rising by what the opening lacks',
+      'thigh rising by what is missing of the opening',
       `${f(n.thigh)} × cos(${f(opening)}°)`,
       n.thigh * Math.cos(opening * DEG),
     ),

@@ -38,7 +38,7 @@ export function seat(n: LyingNumbers): Setting[] {
         'seat-height',
         'floor',
         'seat',
-        cmTerm('as high as is sat on safely', f(HIGHEST_SEAT), HIGHEST_SEAT),
+        cmTerm('the highest safe seat', f(HIGHEST_SEAT), HIGHEST_SEAT),
       ),
       cm(
         'knee-support',
@@ -55,7 +55,7 @@ export function seat(n: LyingNumbers): Setting[] {
       'floor',
       'seat',
       cmTerm(
-        'leg by what the raise lacks to a right angle',
+        'leg by what is missing to a right angle of the raise',
         `${f(n.leg)} × sin(${f(lacking)}°)`,
         n.leg * Math.sin(lacking * DEG),
       ),

@@ -65,7 +65,7 @@ export interface LevelReport {
   readonly needs: readonly LevelNeed[];
 }
 
-/** How far the weight point lies inside the base, cm: nearest edge, along the mat and across it. */
+/** How far the centre of mass lies inside the base, cm: nearest edge, along the mat and across it. */
 export interface BalanceMargins {
   readonly nearestEdgeCm: number;
   readonly aheadCm: number;

@@ -96,13 +96,16 @@ export const SETTING_KINDS = [
       key: 'widthCm',
       step: 0.5,
       range: [-80, 80],
-      name: 'back heel to its own side of the front heel’s line (− = across it)',
+      name: 'back heel across from the front heel’s line (minus = heels overlap)',
       handles: [],
     },
-    say: (value, raw, to) =>
-      Math.abs(raw) < 0.25
-        ? 'both heels on one line'
-        : `${to} ${value} ${raw > 0 ? 'to its own side of' : 'across'} the front heel’s line`,
+    say: (value, raw, to) => {
+      if (Math.abs(raw) < 0.25) return 'both heels on one line';
+      if (to === 'back heel') {
+        return raw > 0 ? `heels ${value} apart across the mat` : `heels overlap by ${value}`;
+      }
+      return `${to} ${value} ${raw > 0 ? 'to its own side of' : 'across'} the front heel’s line`;
+    },
   }),
   kind({
     id: 'front-foot-angle',

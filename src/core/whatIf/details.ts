@@ -82,12 +82,12 @@ function calcBounds(plan: Plan, planned: Skeleton): StanceBounds | null {
     const { stance } = at.skeleton.posture.parts;
     const ends = [SHORTEST_STANCE, LONGEST_STANCE];
     if (ends.some((end) => Math.abs(stance - end) < AT_SEARCHED_END)) {
-      return 'no joint sets an end to it';
+      return 'no lower limit';
     }
     const limiting = findLimiting(calcJointReports(at.skeleton, of.limits, side));
     const spareLeft = limiting?.toSpareDeg ?? Infinity;
     if (limiting === null || spareLeft > 1) return 'the legs cannot reach further';
-    return `the ${nameJoint(limiting, of)} runs out`;
+    return `the ${nameJoint(limiting, of)} is at its limit`;
   };
   const bound = (at: Solution, reason: string): StanceBound => ({
     cm: toTenths(cmFromMetres(at.skeleton.posture.parts.stance)),
@@ -101,7 +101,7 @@ function calcBounds(plan: Plan, planned: Skeleton): StanceBounds | null {
     shortest:
       worked === null
         ? bound(shortest, name(shortest))
-        : bound(worked.answer, `below it the ${worked.name} is asked too little to be worked`),
+        : bound(worked.answer, `below it the ${worked.name} has too little to do`),
     longest: bound(longest, name(longest)),
   };
 }

@@ -111,11 +111,11 @@ export function describeGive(
   for (const each of joints) {
     if ((each.toSpareDeg ?? 0) < -BEYOND_LIMIT_DEG) {
       const over = (-(each.toSpareDeg ?? 0)).toFixed(0);
-      parts.push(`the ${nameJoint(each, of)} is asked ${over}° more than it has`);
+      parts.push(`the ${nameJoint(each, of)} is asked for ${over}° more than it has`);
     }
   }
   if (parts.length === 0) {
-    return wasHeld ? 'Nothing gives.' : 'The body cannot be brought there at all.';
+    return wasHeld ? 'No compensation needed.' : 'The body cannot reach this at all.';
   }
   const text = parts.join(', ');
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;

@@ -103,7 +103,7 @@ export function RestorePanel() {
         {state.kind === 'done' && (
           <>
             {say.restored(state.count, state.count === 1 ? 'person' : 'people')}
-            <a href="/">{say.whoMat}</a>
+            <a href="/">{say.people}</a>
           </>
         )}
       </p>

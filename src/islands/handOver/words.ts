@@ -2,18 +2,18 @@ export const handOverBar = {
   lockedPin: 'Locked. PIN',
   handedOverPinTake: 'Handed over. PIN to take back',
   takeBack: 'Take back',
-  notPinWaitHalf: 'That was not the PIN. Wait half a minute.',
-  notPin: 'That was not the PIN.',
+  notPinWaitHalf: 'Wrong PIN. Wait half a minute.',
+  notPin: 'Wrong PIN.',
 } as const;
 
 export const handOverButton = {
-  minutesWithoutTouch: '2 minutes without a touch',
-  minutesWithoutATouch: '5 minutes without a touch',
-  minutesWithoutTouchWord: '15 minutes without a touch',
+  minutesWithoutTouch: '2 minutes without use',
+  minutesWithoutATouch: '5 minutes without use',
+  minutesWithoutTouchWord: '15 minutes without use',
   handOver: 'hand over',
   handOverWord: 'Hand over',
   appThenStaysView:
-    'The app then stays on this view until the PIN is typed. It is a screen lock, no encryption: whoever can use this device’s browser freely can still reach the data.',
+    'The app then shows only this view until the PIN is typed. It is a screen lock, not encryption: someone who can use this browser freely can still reach the data.',
   choosePinDigits: 'Choose a PIN, 4 to 8 digits',
   usePin: 'Use this PIN',
   handOverNow: 'Hand over now',

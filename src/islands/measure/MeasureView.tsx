@@ -7,7 +7,7 @@ import type { Person } from '../../core/person/person.ts';
 import { changePerson } from '../../data/people.ts';
 import { ConsentForm } from '../shared/ConsentForm.tsx';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { StopSigns } from '../shared/StopSigns.tsx';
 import { useQuery } from '../shared/useQuery.ts';
@@ -34,7 +34,7 @@ export function MeasureView() {
   };
   return (
     <>
-      <PersonSentence person={person} here="measure" />
+      <PersonHeader person={person} here="measure" />
       {!isAgreed(person) ? (
         <AskConsent person={person} />
       ) : person.cautionsAskedAt === null || findStopSigns(person).length > 0 ? (

@@ -1,23 +1,24 @@
+import { sayCount } from '../../core/units/sayCount.ts';
+
 export const bodyView = {
-  bodyGlance: 'The body at a glance',
+  bodyGlance: 'Body overview',
   filledLeftSideAbove:
-    'Filled: the left side above the line, the right below it; the whisker is one standard error. The grey band is where most people are: a question, never a target; named where it is published, our own choice elsewhere. Open: the first value. Only what is more than measuring error is said.',
+    'Filled: left side above the line, right side below it; the whisker is one standard error. The grey band is where most people are: a check, never a target; its source is named where it is published, otherwise it is our own choice. Open: the first value. Only differences beyond measuring error are mentioned.',
   drawing: 'Drawing',
   left: 'left',
   right: 'right',
-  whatSays: 'what it says',
+  whatSays: 'What it shows',
   aboutEstimated: (words: string) => `about ${words}, estimated`,
-  dueAgain: ', due again',
-  ordinary: 'That is ordinary.',
-  eachSideSetUp:
-    'Each side is set up with its own leg. If it is new, a professional should see it.',
-  moreThanCmDoctor: 'More than 2 cm: a doctor or physiotherapist should see it.',
+  dueAgain: ', to re-measure',
+  ordinary: 'That is common.',
+  eachSideSetUp: 'Each side is set up with its own leg. If it is new, see a professional.',
+  moreThanCmDoctor: 'More than 2 cm: see a doctor or physiotherapist.',
   hasLess: (less: string, round: string) => `${less} has ${round} less.`,
   since: (value: string, sign: string, round: string, since: string) =>
     `${value}: ${sign} ${round} since ${since}.`,
   morePoses: (count: number) => `${String(count)} more poses`,
-  waitsFor: (pose: string) => `${pose} waits for it.`,
-  waitFor: (pose: string, others: string) => `${pose} and ${others} wait for it.`,
+  waitsFor: (pose: string) => `Needed for ${pose}.`,
+  waitFor: (pose: string, others: string) => `Needed for ${pose} and ${others}.`,
 } as const;
 
 export const howTaken = {
@@ -28,12 +29,12 @@ export const howTaken = {
   by: 'by ',
   whoMeasuresWord: 'who measures?',
   typed: 'typed in',
-  byTapeWithIts: 'by tape, with its sum',
-  fromInclinometer: 'from the inclinometer',
-  fromPhone: 'from this phone',
+  byTapeWithIts: 'by tape measure',
+  fromInclinometer: 'by inclinometer',
+  fromPhone: 'by this phone',
   byStopwatch: 'by stopwatch',
-  offPicture: 'off a picture',
-  howReadingComes: 'how the reading comes in',
+  offPicture: 'from a photo',
+  howReadingComes: 'how the reading is taken',
 } as const;
 
 export const measureStep = {
@@ -41,20 +42,20 @@ export const measureStep = {
   of: (value: number, count: number, posture: string) =>
     `${String(value)} of ${String(count)}, ${posture}`,
   by: (capitalise: string, listWords: string) => `${capitalise}; by ${listWords}.`,
-  spoiledBy: (value: string) => `Spoiled by: ${value}`,
+  spoiledBy: (value: string) => `Watch for: ${value}`,
   next: (value: string) => `Next: ${value}`,
   notTaken: 'not to be taken. ',
   enterSavesLeadsEmpty:
-    'Enter saves and leads on. An empty field and Enter skips it. Lengths may be written as 34 1/2 in, 3\'2" or 86.5 cm.',
+    'Enter saves and moves on. Enter on an empty field skips it. Lengths may be written as 34 1/2 in, 3\'2" or 86.5 cm.',
 } as const;
 
 export const measureView = {
   doesAgree: (person: string) => `Does ${person} agree?`,
   beforeFirstMeasure: 'Before the first measure',
   askTheseYourOwn:
-    'Ask these in your own words. A yes to one of the first three groups means no measuring and no set-up until it is cleared. Ask before you touch.',
+    'Ask these in your own words. A yes in one of the first three groups means no measuring and no set-up until it is cleared. Ask before you touch.',
   stopHere: 'Stop here',
-  noneTheseGo: 'None of these, go on',
+  noneTheseGo: 'None of these, continue',
 } as const;
 
 export const notTaken = {
@@ -69,10 +70,10 @@ export const notTaken = {
 } as const;
 
 export const readingField = {
-  typedOver: 'typed over',
+  typedOver: 'replaced',
   notSavedYet: 'not saved yet',
   notSavedEnteredElsewhere: (value: string) =>
-    `Not saved: ${value} was entered elsewhere meanwhile. `,
+    `Not saved: ${value} was entered elsewhere in the meantime. `,
   keepMine: 'Keep mine',
   takeOther: 'Take the other',
 } as const;
@@ -83,26 +84,26 @@ export const readingsList = {
   measure: (rest: string) => `${rest} of this measure`,
   first: (words: string, reason: string) => `; first ${words}, ${reason}`,
   setAside: (reason: string) => `; set aside: ${reason}`,
-  simulatedCountsForNothing: '; simulated, counts for nothing',
+  simulatedCountsForNothing: '; simulated, not counted',
   correct: 'correct',
   setAsideWord: 'set aside',
-  countAgain: 'count it again',
-  rightValue: 'Right value',
+  countAgain: 'include again',
+  rightValue: 'Correct value',
   why: 'Why',
-  correctIt: 'Correct it',
-  setItAside: 'Set it aside',
-  leave: 'Leave it',
+  correctIt: 'Save correction',
+  setItAside: 'Set aside',
+  leave: 'Cancel',
 } as const;
 
 export const recheckView = {
   whichReadingsWorthRepeating: 'Which readings are worth repeating?',
-  solvingEveryPoseWith: 'Solving every pose with one reading more…',
-  noSetUpYet: 'No set-up yet whose readings could be repeated.',
+  solvingEveryPoseWith: 'Working out every pose with one more reading…',
+  noSetUpYet: 'There is no set-up yet to improve.',
   nothingWorthRepeatingOne:
-    'Nothing is worth repeating: one reading more would hardly change a set-up.',
+    'Nothing is worth repeating: one more reading would hardly change a set-up.',
   worthRepeating: 'Worth repeating',
   depthsSetUpsTogether: (setUps: number, value: string) =>
-    `; the depths of ${String(setUps)} set-ups together come ${value} further`,
+    `; ${String(setUps)} set-ups together gain ${value} of depth`,
   measureTheseAgain: 'Measure these again',
 } as const;
 
@@ -112,25 +113,25 @@ export const roundOverview = {
   notYetOf: (side: string) => `${side} not yet`,
   shortRound: 'A short round',
   fullRound: 'A full round',
-  reCheck: 'A re-check',
+  reCheck: 'Re-measure',
   bothKeptWithEach: '. Both are kept with each reading.',
-  everythingPosesNeedMeasured: 'Everything the poses need is measured.',
+  everythingPosesNeedMeasured: 'Everything that the poses need is measured.',
   everythingHereMeasured: 'Everything here is measured.',
   measuresLeft: (count: number, count2: number) =>
-    `${String(count)} of ${String(count2)} measures are left.`,
+    `${String(count)} of ${String(count2)} measures left.`,
   oneReadingSideEnough: (rest: string) =>
-    `${rest} One reading a side is enough to begin; two make it surer. Stop at the first firm resistance; never press.`,
+    `${rest} One reading per side is enough to begin; two are more accurate. Stop at the first firm resistance; never press.`,
   measureAgain: 'Measure again',
-  go: 'Go on',
+  go: 'Continue',
   seeSetUp: 'See the set-up',
-  showOnlyWhatLeft: 'Show only what is left',
-  showWhatDoneToo: 'Show what is done too',
-  nobodyNamedYet: '. Nobody is named yet.',
-  underNoEndRange: (rest: string) => `Under 18: no end of range, and a guardian is present${rest}`,
+  showOnlyWhatLeft: 'Show what is left',
+  showWhatDoneToo: 'Show all',
+  nobodyNamedYet: '. No guardian is named yet.',
+  underNoEndRange: (rest: string) => `Under 18: no end of range, with a guardian present${rest}`,
   everyPose: 'every pose',
   onePose: 'one pose',
-  poses: (count: number) => `${String(count)} poses`,
-  forMeasures: (rest: string, count: number) => `For ${rest}: ${String(count)} measures`,
+  poses: (count: number) => sayCount(count, 'pose'),
+  forMeasures: (rest: string, count: number) => `For ${rest}: ${sayCount(count, 'measure')}`,
   whatPosesNeed: 'what the poses need',
   measure: 'Measure ',
   or: ', or ',
@@ -139,33 +140,33 @@ export const roundOverview = {
 
 export const stopwatch = {
   stopwatch: 'Stopwatch',
-  allTaken: 'all taken',
+  allTaken: 'all saved',
   nextMeasure: 'Next measure',
   space: 'Space',
   undo: 'Undo ',
 } as const;
 
 export const tapeReading = {
-  tapeNeedsLegsHeights: 'The tape needs this leg’s heights: measure them first.',
+  tapeNeedsLegsHeights: 'The tape measure needs this leg’s heights. Measure them first.',
   reading: (value: string) => `, ${value} reading`,
 } as const;
 
 export const valueLine = {
-  notComparedColdWarm: 'not compared: cold and warm differ by themselves',
-  notComparedTakenAnother: 'not compared: it was taken in another posture',
-  notCalledChangeSomeone: 'not called a change: someone else measured',
+  notComparedColdWarm: 'not compared: one was cold, one warm',
+  notComparedTakenAnother: 'not compared: taken in another posture',
+  notCalledChangeSomeone: 'not compared: someone else measured',
   moreThanMeasuringError: (signed: string, words: string) =>
-    `${signed}, more than the ${words} of measuring error`,
+    `${signed}, beyond the measuring error of ${words}`,
   insideMeasuringError: (signed: string, words: string) =>
-    `${signed}, inside the ${words} of measuring error`,
-  changeThemOver: 'Change them over',
+    `${signed}, within the measuring error of ${words}`,
+  changeThemOver: 'Swap left and right',
   noClearDifferenceBetween: (apart: string, error: string) =>
-    `No clear difference between left and right: ${apart}, and measuring alone gives up to ${error}.`,
+    `No clear difference between left and right: ${apart}, within the measuring error of ${error}.`,
   hasLessMoreThan: (rest: string, apart: string, error: string) =>
-    `The ${rest} has ${apart} less, more than the ${error} of measuring error.`,
+    `The ${rest} has ${apart} less, beyond the measuring error of ${error}.`,
   noReadingYet: 'no reading yet',
   spread: (words: string) => `, spread ${words}`,
-  howSure: 'how sure this is',
+  howSure: 'Accuracy',
   before: (words: string, date: string, difference: string) =>
     `before: ${words}, ${date}; ${difference}`,
 } as const;
@@ -174,40 +175,40 @@ export const confirmationChoice = {
   tone: 'a tone',
   voice: 'a voice',
   noSound: 'no sound',
-  confirmedBy: 'Confirmed by ',
+  confirmedBy: 'Each reading is confirmed by ',
 } as const;
 
 export const liveReading = {
   liveReading: 'Live reading',
-  practiceWithSimulation: 'Practice with a simulation.',
-  itsReadingsMarkedCount: 'Its readings are marked, and count for nothing.',
+  practiceWithSimulation: 'Practising with a simulation.',
+  itsReadingsMarkedCount: 'Its readings are marked and not counted.',
   personMadeUpSo: 'This person is made up, so its readings count.',
-  allTaken: 'all taken',
+  allTaken: 'all saved',
   oneSide: 'one side',
-  lastReadingNotStored: 'The last reading is not stored yet.',
+  lastReadingNotStored: 'The last reading is not saved yet.',
   nextMeasure: 'Next measure',
-  take: 'Take it',
+  take: 'Save',
   space: 'Space',
   zero: 'Zero ',
   undo: 'Undo ',
   battery: (batteryPercent: number) => ` Battery ${String(batteryPercent)} %.`,
-  restThreeSecondsTakes: ' A rest of three seconds takes it too.',
+  restThreeSecondsTakes: ' Or hold still for 3 seconds to save.',
   noInclinometerConnected: 'No inclinometer is connected.',
-  numbersCanTypedBelow: 'Numbers can be typed below, or read by this phone.',
+  numbersCanTypedBelow: 'Type the number below, or use this phone.',
   practiseWithSimulation: 'Practise with a simulation',
 } as const;
 
 export const phoneStart = {
-  layPhoneAlongLimb: 'Lay the phone along the limb by its ',
+  layPhoneAlongLimb: 'Lay the phone along the limb on its ',
   longEdge: 'long edge',
   shortEdge: 'short edge',
   startReadingItsTilt: 'Start reading its tilt',
   browserGivesNoTilt:
-    'This browser gives no tilt, or was not allowed to. Type the number, or take another instrument.',
+    'This browser gives no tilt, or is not allowed to. Type the number, or use another instrument.',
 } as const;
 
 export const standInPanel = {
-  leadSimulatedLimbBy: 'Lead the simulated limb by hand',
+  leadSimulatedLimbBy: 'Move the simulated limb',
   limb: (deg: number) => `The limb is at ${String(deg)}°`,
   poorContact: ' poor contact',
   breakConnection: 'Break the connection',
@@ -217,19 +218,19 @@ export const standInPanel = {
 export const photoReading = {
   knownLength: 'Known length',
   savedMarkAgainFor: (value: string, words: string) =>
-    `${value} ${words} is saved. Mark it again for another reading.`,
-  readingOffPicture: 'Reading off a picture',
-  notKeptNobodyHas: ' and is not kept: nobody has noted that they agree to pictures.',
+    `${value} ${words} is saved. Mark again for another reading.`,
+  readingOffPicture: 'Reading from a photo',
+  notKeptNobodyHas: ' and is not kept, because they have not agreed to pictures.',
   withoutPlaceDateRotation: ', without place, date or rotation in it.',
   standWellBackSquare: (rest: string) =>
-    `Stand well back, square to the body, the camera at its middle; a known length lies beside the limb. The picture stays in this browser${rest}`,
+    `Stand well back and square to the body, the camera level with its middle, a known length next to the limb. The picture stays in this browser${rest}`,
   straightenedBy: 'Straightened by ',
   somethingUpright: 'something upright',
   floorLine: 'the floor line',
-  everyReadingTaken: 'Every reading is taken',
-  take: (value: string, value2: string) => `Take it: ${value} ${value2}`,
+  everyReadingTaken: 'All readings are saved',
+  take: (value: string, value2: string) => `Save ${value} ${value2}`,
   suchPicturesLieWithin:
-    '95 of 100 such pictures lie within the ±: marks within 2 pixels at 800, a camera turned by up to 10°.',
+    '95 of 100 such photos lie within the ±: marks placed within 2 of 800 pixels, the camera turned by up to 10°.',
   onePictureKept: 'One picture is kept',
   picturesKept: (count: number) => `${String(count)} pictures are kept`,
   open: 'open',

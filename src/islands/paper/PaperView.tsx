@@ -6,7 +6,7 @@ import type { RevisedRecord } from '../../core/person/person.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { toImageAddress, toPng } from '../shared/picture.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { saveFile } from '../shared/saveFile.ts';
@@ -32,7 +32,7 @@ export function PaperView() {
   const request: PaperRequest = { record, poseIds, kind, paper, side, unit };
   return (
     <>
-      <PersonSentence person={record.person} here="set-up" />
+      <PersonHeader person={record.person} here="set-up" />
       <h1 className="print:hidden">{say.paper}</h1>
       <div className="grid grid-cols-[18rem_minmax(0,1fr)] gap-8 max-phone:grid-cols-[minmax(0,1fr)] print:block">
         <PaperChoice

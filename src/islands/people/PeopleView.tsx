@@ -68,7 +68,7 @@ export function PeopleView() {
   return (
     <div className="max-w-240 pt-3">
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
-        <h1>{say.whoMat}</h1>
+        <h1>{say.people}</h1>
         {present.length > 0 && (
           <Field label={say.findByName}>
             <input

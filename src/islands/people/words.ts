@@ -1,21 +1,21 @@
 export const peopleView = {
   removed: (words: string) => `${words} is removed.`,
-  whoMat: 'Who is on the mat?',
+  people: 'People',
   findByName: 'Find by name',
   nobodyCalledClearSearch: (search: string) =>
     `Nobody is called “${search}”. Clear the search, or add them below.`,
   nobodyYetWriteName:
-    'Nobody yet. Write a name below to begin; a short round of measures follows, and then the first set-up.',
-  lookAroundWithMade: 'Look around with made-up people',
-  stopSignSet: 'a stop sign is set',
+    'Nobody yet. Write a name below: a short round of measures comes next, then the first set-up.',
+  lookAroundWithMade: 'Try it with made-up people',
+  stopSignSet: 'stop sign',
   notMeasuredYet: 'not measured yet',
   measured: (rest: string) => `measured ${rest}`,
-  whatMind: 'what to mind',
-  measure: 'measure',
-  setUp: 'set up',
-  mat: 'on the mat',
+  whatMind: 'Health',
+  measure: 'Measures',
+  setUp: 'Set-ups',
+  mat: 'Session',
   remove: 'remove',
-  nameEmptyWriteWhat: 'Name: it is empty. Write what you call this person.',
+  nameEmptyWriteWhat: 'Name is empty. Write what you call this person.',
   someoneNew: 'Someone new',
   name: 'Name',
   addMeasure: ' Add and measure',
@@ -24,9 +24,10 @@ export const peopleView = {
 } as const;
 
 export const reminders = {
-  thereNoBackupYet: 'There is no backup yet of what is kept here. ',
-  lastBackupThereNewer: (date: string) => `The last backup is of ${date}; there is newer data. `,
-  browsersRoomForData: 'This browser’s room for data is nearly full. ',
+  thereNoBackupYet: 'There is no backup yet. ',
+  lastBackupThereNewer: (date: string) =>
+    `The last backup is from ${date}, and there is newer data. `,
+  browsersRoomForData: 'This browser’s storage is nearly full. ',
   backUp: 'Back up',
-  seeFilesPage: 'See the files page',
+  seeFilesPage: 'See Files',
 } as const;

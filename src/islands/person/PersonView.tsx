@@ -4,7 +4,7 @@ import { getProtocol } from '../../core/measures/protocols/index.ts';
 import { isStale } from '../../core/measures/staleness.ts';
 import type { Person, PersonRecord } from '../../core/person/person.ts';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { StopSigns } from '../shared/StopSigns.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
@@ -23,7 +23,7 @@ export function PersonView() {
   const { person } = record;
   return (
     <>
-      <PersonSentence person={person} here="person" />
+      <PersonHeader person={person} here="person" />
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)]">
         <section>
           <h1>{say.whatMind}</h1>

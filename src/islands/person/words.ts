@@ -1,27 +1,27 @@
 export const aboutForm = {
-  newKeepsTenthEvery: 'new: keeps a tenth of every range in reserve',
-  steadyKeepsTwentiethReserve: 'steady: keeps a twentieth in reserve',
-  seasonedKeepsNothingReserve: 'seasoned: keeps nothing in reserve',
-  nameNeededNotSaved: 'A name is needed. It is not saved.',
+  newKeepsTenthEvery: 'New: holds back a tenth of every range',
+  steadyKeepsTwentiethReserve: 'Steady: holds back a twentieth',
+  seasonedKeepsNothingReserve: 'Seasoned: holds nothing back for experience',
+  nameNeededNotSaved: 'Name is empty. It is not saved.',
   year: 'a year',
   number: 'a number',
   notFromNotSaved: (label: string, text: string, rest: string, low: number, high: number) =>
     `${label}: “${text}” is not ${rest} from ${String(low)} to ${String(high)}. It is not saved.`,
-  born: 'Born in',
-  bodyMassKgOptional: 'Body mass, kg (optional)',
+  born: 'Birth year',
+  bodyMassKgOptional: 'Body mass in kg (optional)',
   name: 'Name',
   experience: 'Experience',
-  referenceBandsOnlyWhat: 'Reference bands (only what is shown beside the values)',
+  referenceBandsOnlyWhat: 'Reference ranges shown next to the values',
   notSaid: 'not said',
-  women: 'of women',
-  men: 'of men',
+  women: 'for women',
+  men: 'for men',
   privateNotesNeverPrinted: 'Private notes (never printed)',
-  everythingHereSavedAs: 'Everything here is saved as you leave a field.',
+  everythingHereSavedAs: 'Each field is saved when you leave it.',
 } as const;
 
 export const historyList = {
   beforeLaterAnswerCame: (field: string, quote: string) =>
-    `${field}: ${quote}, before a later answer came in from a file`,
+    `${field}: ${quote}, before a file brought a later answer`,
   oneChange: 'One change',
   changes: (count: number) => `${String(count)} changes`,
   theseAnswers: (rest: string) => `${rest} of these answers`,
@@ -29,25 +29,25 @@ export const historyList = {
 
 export const intakeForm = {
   whatHurtsWhen: 'What hurts, and when?',
-  whatOperatedBrokenWhen: 'What was operated on or broken, and when?',
-  whatDoTheyCome: 'What do they come for?',
+  whatOperatedBrokenWhen: 'Any operations or fractures, and when?',
+  whatDoTheyCome: 'What are they hoping for?',
   underGuardianWhoPresent: 'Under 18: the guardian who is present',
-  everyAnswerMayLeft: 'Every answer may be left out. Changes are kept with their date.',
+  everyAnswerMayLeft: 'All answers are optional. Changes are kept with their date.',
 } as const;
 
 export const personView = {
-  whatMind: 'What to mind',
+  whatMind: 'Health',
   notAskedYetNothing:
     'Not asked yet. Nothing here is a diagnosis; local rules for teachers come first.',
   lastAskedNothingHere: (date: string) =>
     `Last asked ${date}. Nothing here is a diagnosis; local rules for teachers come first.`,
   who: 'Who',
-  whatTheyTold: 'What they told',
-  dueAgain: 'Due again',
+  whatTheyTold: 'In their own words',
+  dueAgain: 'To re-measure',
   clearedBy: (clearedBy: string) => `, cleared by ${clearedBy}`,
-  nothingMeasuredYet: 'Nothing is measured yet. ',
+  nothingMeasuredYet: 'No measures yet. ',
   startShortRound: 'Start a short round',
-  everyValueFresh: 'Every value is fresh.',
+  everyValueFresh: 'Nothing to re-measure.',
 } as const;
 
 export const theirData = {
@@ -55,13 +55,13 @@ export const theirData = {
   wording: (consentWording: string) => ` (wording of ${consentWording})`,
   withWord: (guardian: string) => `, with ${guardian}`,
   agreed: (date: string, rest: string, rest2: string) => `Agreed on ${date}${rest}${rest2}. `,
-  theyWithdraw: 'They withdraw it',
+  theyWithdraw: 'They withdraw consent',
   saveTheirOwnCopy: 'Save their own copy',
   pageReadWithCharts:
     'A page to read, with charts, pictures and your notes, and the person file. It is not encrypted.',
   theyWithdrewTheirConsent:
     'They withdrew their consent. Give them their own copy if they want one, then erase them below.',
-  theyHaveNotAgreed: 'They have not agreed yet that anything is kept.',
+  theyHaveNotAgreed: 'They have not agreed yet to any data being kept.',
   theyAgreeAgain: 'They agree again',
   askThem: 'Ask them',
   picturesNotKeptThey: 'Pictures are not kept: they have not agreed to it.',
@@ -74,9 +74,9 @@ export const theirData = {
   remove: 'Remove',
   eraseNow: 'Erase now',
   someoneRemovedCanBrought: (REMOVED_DAYS: number) =>
-    `Someone removed can be brought back for ${String(REMOVED_DAYS)} days; then everything of theirs is erased automatically.`,
+    `A removed person can be restored for ${String(REMOVED_DAYS)} days. After that, all their data is erased automatically.`,
   everyReadingSessionSet: (person: string) =>
-    `Every reading, session, set-up, picture and note of ${person} goes from this browser now, and cannot be brought back. Backups and files that you saved are not changed: delete them too.`,
-  eraseEverything: (person: string) => `Erase everything of ${person}`,
-  leave: 'Leave it',
+    `Every reading, session, set-up, picture and note of ${person} is deleted from this browser now and cannot be recovered. Backups and files that you saved stay as they are: delete them too.`,
+  eraseEverything: (person: string) => `Erase all data of ${person}`,
+  leave: 'Cancel',
 } as const;

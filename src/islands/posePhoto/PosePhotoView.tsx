@@ -14,7 +14,7 @@ import { readLength } from '../../core/units/readQuantity.ts';
 import { loadFrozen } from '../../data/sessions.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { paintDrawing } from '../shared/photo/loadPicture.ts';
 import { PictureChoice, PictureMarks } from '../shared/photo/PictureMarks.tsx';
 import { usePicture } from '../shared/photo/usePicture.ts';
@@ -53,7 +53,7 @@ export function PosePhotoView() {
   if (hold !== null && setUps === undefined) return <Missing loading />;
   return (
     <>
-      <PersonSentence person={record.person} here="set-up" />
+      <PersonHeader person={record.person} here="set-up" />
       <h1>{say.photoAgainstPlan(pose.name, nameSide(pose.id, side))}</h1>
       <SelectField
         label={say.takenFrom}

@@ -1,11 +1,11 @@
 export const findings = {
-  comparisonStandsHereOnce: 'The comparison stands here once every mark is placed.',
+  comparisonStandsHereOnce: 'The comparison appears here once all marks are placed.',
   asPlanned: 'As planned',
   oneThingDiffers: 'One thing differs',
   thingsDiffer: (different: number) => `${String(different)} things differ`,
-  photoBesidePlan: 'Photo beside plan',
+  photoBesidePlan: 'Photo compared with plan',
   differenceInsideErrorNo:
-    'A difference inside the error is no difference. The error is that of placing the marks, of a camera turned by up to 10°, and 5° or 3 cm for what skin and cloth hide.',
+    'A difference smaller than the error does not count. The error covers placing the marks, a camera turned by up to 10°, and 5° or 3 cm for what skin and clothing hide.',
 } as const;
 
 export const posePhotoView = {
@@ -13,7 +13,7 @@ export const posePhotoView = {
   frontEdgeMat: 'the front edge of the mat',
   photoAgainstPlan: (pose: string, side: string) => `${pose}, ${side}: photo against plan`,
   takenFrom: 'Taken from',
-  workingOutSetUp: 'Working out the set-up …',
+  workingOutSetUp: 'Working out the set-up…',
   knownLength: 'Known length',
   photoAgainstPlanWord: 'Photo against plan',
   standWellBackCamera:

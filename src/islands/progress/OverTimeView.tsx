@@ -5,7 +5,7 @@ import { findChange, sayChange } from '../../core/progress/change.ts';
 import { listSeries, type Series } from '../../core/progress/series.ts';
 import { listSessions } from '../../data/sessions.ts';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/writeValue.ts';
@@ -55,7 +55,7 @@ export function OverTimeView() {
   const apart = asymmetries.filter(({ isReal, wasReal }) => isReal || wasReal);
   return (
     <>
-      <PersonSentence person={record.person} here="over-time" />
+      <PersonHeader person={record.person} here="over-time" />
       {series.length === 0 ? (
         <p className="max-w-160 py-4">
           {say.nothingMeasuredYet}

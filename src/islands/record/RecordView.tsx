@@ -9,7 +9,7 @@ import { listSetUps } from '../../data/setUps.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { findSessionTime } from '../../core/sessions/toHolds.ts';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
@@ -39,7 +39,7 @@ export function RecordView() {
   const cautions = findActiveCautions(person);
   return (
     <>
-      <PersonSentence person={person} here="record" />
+      <PersonHeader person={person} here="record" />
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
         <section>
           <h1>{say.record(person.name)}</h1>

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { readSession } from '../../core/sessions/readSession.ts';
 import { listSessions } from '../../data/sessions.ts';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
 import { BeforeView } from './BeforeView.tsx';
@@ -28,7 +28,7 @@ export function SessionView() {
   };
   return (
     <>
-      <PersonSentence person={record.person} here="session" />
+      <PersonHeader person={record.person} here="session" />
       {session === null || state === null ? (
         <BeforeView record={record} sessions={sessions} onOpen={open} />
       ) : state.ended === null ? (

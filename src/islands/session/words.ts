@@ -1,26 +1,28 @@
+import { sayCount } from '../../core/units/sayCount.ts';
+
 export const beforeView = {
-  whatAboutToday: 'What about today?',
+  whatAboutToday: 'Before you start',
   session: 'The session',
-  writeDown: 'Write it down',
+  writeDown: 'Log it',
   painNumbnessCatchingJoint:
     'Pain, numbness or a catching joint ends a pose. Nothing here is a diagnosis; local rules for teachers come first.',
 } as const;
 
 export const breatheStage = {
-  breaths: (planned: number) => ` of ${String(planned)} breaths`,
-  allPlanned: 'That is all that was planned.',
-  tapAlong: 'tap along',
-  count: 'count on',
+  breaths: (planned: number) => ` of ${sayCount(planned, 'breath')}`,
+  allPlanned: 'That was the planned number.',
+  tapAlong: 'tap each breath',
+  count: 'count for me',
   shorterBreaths: 'shorter breaths',
   sBreath: (pace: number) => `${String(pace)} s a breath`,
   longerBreaths: 'longer breaths',
   sound: (rest: string) => `sound ${rest}`,
-  elseWord: (change: string) => `Else: ${change}`,
+  elseWord: (change: string) => `Otherwise: ${change}`,
 } as const;
 
 export const clearPause = {
-  cleared: 'it was cleared',
-  byWhomDoctorPhysiotherapist: 'By whom (doctor, physiotherapist)',
+  cleared: 'it has been cleared',
+  byWhomDoctorPhysiotherapist: 'Cleared by (doctor, physiotherapist)',
   note: 'Note',
   clearedWord: 'Cleared',
 } as const;
@@ -34,46 +36,46 @@ export const holdOutcome = {
 } as const;
 
 export const judgeView = {
-  whatComes: 'What comes of it',
+  whatComes: 'Next time',
   ended: (date: string) => `Ended ${date}`,
   beforeEverythingHeld: ', before everything was held',
   sessionStoppedBySign:
-    '. The session was stopped by a sign: it has to be cleared before anything is set up again',
+    '. A stop sign ended the session: it has to be cleared before the next set-up',
   holdsNoted: (rest: string, rest2: string, rest3: string, count: number, count2: number) =>
-    `${rest}${rest2}${rest3}. ${String(count)} of ${String(count2)} holds noted.`,
-  weighingWhatNoted: 'Weighing what was noted …',
-  nothingNotedSoThere: 'Nothing was noted, so there is nothing to judge.',
+    `${rest}${rest2}${rest3}. ${String(count)} of ${String(count2)} holds logged.`,
+  weighingWhatNoted: 'Working out the next step…',
+  nothingNotedSoThere: 'Nothing was logged, so nothing changes.',
   all: (count: number) => `all ${String(count)}`,
   accept: (rest: string) => `Accept ${rest}`,
   nextSession: 'The next session',
-  overTime: 'Over time',
+  overTime: 'Progress',
   accepted: ', accepted',
-  overruled: (reason: string) => `, overruled: ${reason}`,
-  offered: (verdict: string) => `Offered was: ${verdict}. `,
+  overruled: (reason: string) => `, changed: ${reason}`,
+  offered: (verdict: string) => `Suggested: ${verdict}. `,
   measureAgain: (value: string) => ` Measure again: ${value}.`,
   because: (rest: string, value: string, rest2: string) => `${rest}Because: ${value}.${rest2}`,
-  changeOverrule: 'change or overrule',
-  decideAnew: 'decide anew',
+  changeOverrule: 'change',
+  decideAnew: 'decide again',
   instead: 'Instead',
-  whySoColleagueCan: 'Why, so that a colleague can follow',
+  whySoColleagueCan: 'Reason, for a colleague to follow',
   decide: 'Decide',
 } as const;
 
 export const logStage = {
   whatSeen: 'What was seen',
-  how: 'How it was',
+  how: 'How it went',
   note: 'Note',
   photoAgainstPlan: 'A photo against this plan',
-  nothingNotedYet: 'Nothing noted yet.',
+  nothingNotedYet: 'Nothing logged yet.',
   saved: 'Saved.',
 } as const;
 
 export const openSessions = {
   sessionNotEndedHolds: (date: string, noted: number, count: number) =>
-    `A session of ${date} is not ended: ${String(noted)} of ${String(count)} holds noted. `,
-  goWith: 'go on with it',
-  endedAfterwards: 'ended afterwards',
-  endWhereStands: 'end it where it stands',
+    `The session of ${date} is still open: ${String(noted)} of ${sayCount(count, 'hold')} logged. `,
+  goWith: 'continue it',
+  endedAfterwards: 'ended later',
+  endWhereStands: 'end it now',
 } as const;
 
 export const painNote = {
@@ -84,11 +86,11 @@ export const painNote = {
 
 export const planForm = {
   harderEasierHarder: 'harder, easier, harder',
-  bothSidesAlike: 'both sides alike',
-  sidesTurnRoundBy: 'sides in turn, round by round',
+  bothSidesAlike: 'both sides equally',
+  sidesTurnRoundBy: 'alternate sides, round by round',
   everyPoseOneSide: 'every pose on one side, then on the other',
   level: (words: string) => `${words}, level`,
-  whatFits: 'what fits',
+  whatFits: 'level that fits',
   earlier: (words: string) => `${words} earlier`,
   later: (words: string) => `${words} later`,
   leaveOut: (words: string) => `leave out ${words}`,
@@ -97,16 +99,16 @@ export const planForm = {
   breaths: 'Breaths',
   asPoseSays: 'as the pose says',
   roundsSide: 'Rounds a side',
-  heldAnotherDay: 'Held on another day',
+  heldAnotherDay: 'Held earlier, on',
 } as const;
 
 export const plannedHolds = {
-  workingOutSetUps: 'Working out the set-ups …',
+  workingOutSetUps: 'Working out the set-ups…',
   choosePoseBeginWith: 'Choose a pose to begin with.',
   leftOut: (pose: string) => `${pose} is left out.`,
   instead: (instead: string) => ` Instead: ${instead}.`,
   holdsAboutMinutesWith: (count: number, minutes: number) =>
-    `${String(count)} holds, about ${String(minutes)} minutes with the setting up.`,
+    `${sayCount(count, 'hold')}, about ${sayCount(minutes, 'minute')} including set-up.`,
   holdsTheirOrder: 'Holds in their order',
   and: 'and',
   harderSide: (pose: string, side: string, why: string) =>
@@ -128,17 +130,17 @@ export const runView = {
   sessionHasNoHolds: 'This session has no holds. ',
   of: (value: number, count: number) => `${String(value)} of ${String(count)}`,
   undo: 'undo',
-  leaveGoLater: 'leave, go on later',
-  endHere: 'end here',
-  holdBreaths: (breaths: number, rounds: string) => `hold it: ${String(breaths)} breaths${rounds}`,
-  outSafely: 'out of it, safely',
-  asPlannedBreathEasy: 'as planned, breath easy',
-  leavePose: 'leave this pose',
-  noted: 'noted, on',
+  leaveGoLater: 'pause, continue later',
+  endHere: 'end session',
+  holdBreaths: (breaths: number, rounds: string) => `Hold: ${sayCount(breaths, 'breath')}${rounds}`,
+  outSafely: 'Come out safely',
+  asPlannedBreathEasy: 'As planned, breath easy',
+  leavePose: 'Leave this pose',
+  noted: 'Save, next',
 } as const;
 
 export const setStage = {
-  fetchFirst: 'Fetch first:',
+  fetchFirst: 'Props:',
 } as const;
 
 export const signNote = {
@@ -148,15 +150,15 @@ export const signNote = {
 } as const;
 
 export const staleNotice = {
-  setUpsStillCome: 'The set-ups still to come were made anew.',
+  setUpsStillCome: 'The remaining set-ups are updated.',
   somePosesCannotSet:
-    'Some poses cannot be set up any more: their old numbers stay, with their date.',
+    'Some poses can no longer be set up: their old numbers stay, with their date.',
   rulesChangedTheseSet: (date: string) =>
     `Rules changed: these set-ups were made on ${date}, by older rules.`,
   theseSetUpsWere: (date: string) =>
-    `These set-ups were made on ${date}; measures or days have passed since.`,
-  makingThemAnew: 'making them anew …',
-  makeThemAnew: 'make them anew',
+    `These set-ups were made on ${date}; measures have changed or days have passed since.`,
+  makingThemAnew: 'updating…',
+  makeThemAnew: 'update them',
 } as const;
 
 export const swappedFor = {
@@ -165,10 +167,10 @@ export const swappedFor = {
 
 export const todayForm = {
   rested: 'Rested',
-  rightNow: 'Right now',
-  lastTimesPainNext: 'Last time’s pain next morning',
+  rightNow: 'Warm or cold',
+  lastTimesPainNext: 'The morning after last time, the pain was',
   soreToday: 'Sore today',
-  hurtOperatedSinceLast: 'hurt or operated on since last time',
+  hurtOperatedSinceLast: 'injury or operation since last time',
   anythingNew: 'Anything new',
   stopSignToday: 'A stop sign today',
   side: (words: string) => `${words}, side`,
@@ -178,12 +180,12 @@ export const todayForm = {
 } as const;
 
 export const used = {
-  whatReallyUsed: 'What was really used',
+  whatReallyUsed: 'What was actually used',
   levelReached: 'Level reached',
 } as const;
 
 export const usedNumbers = {
-  whatReallyUsed: 'What was really used',
+  whatReallyUsed: 'What was actually used',
   less: (words: string) => `${words}, less`,
   more: (words: string) => `${words}, more`,
 } as const;

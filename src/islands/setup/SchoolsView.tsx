@@ -84,7 +84,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
           className="[&_td]:align-top [&_td]:text-[0.9rem] [&_td]:whitespace-normal! [&_td:last-child]:min-w-40! [&_th]:align-top [&_th]:text-[0.9rem] [&_th]:whitespace-normal!"
         >
           <caption className="sr-only">{say.schoolsSideBySide}</caption>
-          <TableHead columns={['drawn', 'school', 'stance', 'pelvis', 'runs out first']} />
+          <TableHead columns={['drawn', 'school', 'stance', 'pelvis', 'limiting joint']} />
           <tbody>
             {schools.map((each) => (
               <SchoolRow

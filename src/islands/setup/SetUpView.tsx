@@ -6,7 +6,7 @@ import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import { Missing } from '../shared/Missing.tsx';
-import { PersonSentence } from '../shared/PersonSentence.tsx';
+import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecordWithHeld } from '../shared/useRecord.ts';
 import type { SetUpLink } from './setUpLink.ts';
@@ -71,7 +71,7 @@ export function SetUpView() {
   };
   return (
     <>
-      <PersonSentence person={record.person} here="set-up" />
+      <PersonHeader person={record.person} here="set-up" />
       <div className="grid grid-cols-[9.5rem_minmax(0,1fr)_25rem] gap-7 max-desk:grid-cols-[9rem_minmax(0,1fr)] max-phone:grid-cols-[minmax(0,1fr)] print:grid-cols-[minmax(0,1fr)]">
         <PoseShelf record={record} poseId={pose.id} side={side} rules={rules} onChoose={choose} />
         <PlannedSetUp

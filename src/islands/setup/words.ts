@@ -1,16 +1,18 @@
+import { sayCount } from '../../core/units/sayCount.ts';
+
 export const asFoundView = {
   noteWhatYouSee:
-    'Note what you see, as much of it as you like. It is held and drawn, and what it asks is told beside. Then lead one thing at a time.',
+    'Enter what you see, as much as you like. It is drawn as it is, with what it asks of each joint. Then change one thing at a time.',
   show: 'Show it',
 } as const;
 
 export const bandsView = {
-  measureTimesOverMade: (value: string) => `Measure ${value} times over, made up`,
-  solvingTimes: (value: string) => `Solving ${value} times…`,
+  measureTimesOverMade: (value: string) => `Simulate measuring ${value} times`,
+  solvingTimes: (value: string) => `Working it out ${value} times…`,
   sameJointStopsRepeats: (share: number) =>
-    `The same joint stops it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`,
+    `The same joint limits it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`,
   jointStopsMostOften: (share: number) =>
-    `The joint that stops it most often does so in only ${String(share)} of 100 repeats, so ± alone tells too little.`,
+    `The most frequent limiting joint limits it in only ${String(share)} of 100 repeats, so ± alone says too little.`,
   poseCouldNotHeld: (value: string, value2: string) =>
     ` In ${value} of ${value2} the pose could not be held.`,
   to: (value: string, value2: string) => `${value}° to ${value2}°`,
@@ -18,17 +20,17 @@ export const bandsView = {
 } as const;
 
 export const beside = {
-  whatAsksWhatLeft: 'What it asks, and what is left',
-  setOrder: 'Set it in this order',
-  bySchoolChosenFor: (person: string) => `By the school that was chosen for ${person}.`,
-  know: 'To know',
+  whatAsksWhatLeft: 'Limiting joint and margins',
+  setOrder: 'Order of work',
+  bySchoolChosenFor: (person: string) => `Uses the school chosen for ${person}.`,
+  know: 'Good to know',
   changedForPerson: 'Changed for this person',
   withPerson: 'With this person',
   fitsMat: (size: string) => `It fits a mat of ${size}.`,
   howDepthFound: 'How the depth was found',
   whatLookOrder: 'What to look at, in order',
   out: 'In and out',
-  whichMeasuresRests: 'Which measures it rests on',
+  whichMeasuresRests: 'Measures used',
   keysSOtherSide:
     'Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a diagnosis: pain, numbness or a catching joint ends the pose.',
 } as const;
@@ -37,19 +39,19 @@ export const chosenSchools = {
   because: (reason: string) => `, because ${reason}.`,
   forWord: (person: string, value: string, option: string, rest: string) =>
     `For ${person}: ${value} ${option}${rest} `,
-  leave: 'leave it',
+  leave: 'remove it',
 } as const;
 
 export const furtherView = {
-  howSureHowFar: 'How sure, how far, and what gives',
-  fromCupboard: 'From the cupboard',
+  howSureHowFar: 'Accuracy, limits, compensations',
+  fromCupboard: 'Props from the cupboard',
   workingOut: 'Working it out…',
   levelsFromEasierHarder: 'Levels, from easier to harder',
   smallestMove: 'Smallest move',
   stance: 'Stance',
   worksFrom: (words: string, reason: string, words2: string, reason2: string) =>
     `Works from ${words} (${reason}) to ${words2} (${reason2}).`,
-  ifPushed: (to: string) => `If pushed to ${to}`,
+  ifPushed: (to: string) => `If forced to ${to}`,
   show: 'show it',
   underHand: 'Under the hand',
   balance: 'Balance',
@@ -60,13 +62,13 @@ export const furtherView = {
     words4: string,
     words5: string,
   ) =>
-    `The weight point lies ${words} inside the base: ${words2} to its front, ${words3} to its back, ${words4} to the left, ${words5} to the right.`,
+    `The centre of mass lies ${words} inside the base of support: ${words2} to its front, ${words3} to its back, ${words4} to the left, ${words5} to the right.`,
   oneStandardError: 'One standard error',
   nineRepeatsTen: 'Nine repeats in ten',
-  nothingCupboardComes: (words: string) => `nothing in the cupboard comes to ${words}`,
-  spare: (words: string, words2: string) => `${words}, ${words2} to spare`,
+  nothingCupboardComes: (words: string) => `nothing in the cupboard makes ${words}`,
+  spare: (words: string, words2: string) => `${words}, margin ${words2}`,
   nothingCupboardHighEnough: (words: string) =>
-    `Nothing in the cupboard is high enough: ${words} short.`,
+    `Nothing in the cupboard is high enough: ${words} too low.`,
   floor: 'The floor.',
   at: (each: string, words: string) => `${each} at ${words}`,
   elbowBends: (value: string) => ` The elbow bends ${value}°.`,
@@ -76,7 +78,7 @@ export const furtherView = {
 
 export const guidanceView = {
   whileHeld: 'While it is held',
-  breaths: (breaths: number) => `${String(breaths)} breaths`,
+  breaths: (breaths: number) => sayCount(breaths, 'breath'),
   active: 'Active. ',
   resting: 'Resting. ',
   gazeReachAwayFrom: (rest: string, value: string, capital: string, value2: string) =>
@@ -86,16 +88,16 @@ export const guidanceView = {
   oftenSeen: 'Often seen',
   easier: 'Easier',
   harder: 'Harder',
-  leads: 'Leads to',
+  leads: 'Prepares for',
   letWord: (part: string, value: string, direction: string) => `let ${part} ${value} ${direction}`,
 } as const;
 
 export const keptView = {
   withWhatMoved: ', with what was moved',
-  keepWhatDrawnNow: (rest: string) => `Keep what is drawn now${rest}, because`,
-  keepSetUp: 'Keep this set-up',
+  keepWhatDrawnNow: (rest: string) => `Keep this set-up${rest}, because`,
+  keepSetUp: 'Keep it',
   removed: 'Removed. ',
-  bringBack: 'Bring it back',
+  bringBack: 'Undo',
   movedByHand: ', moved by hand',
   because: (reason: string) => `, because ${reason}.`,
   side: (date: string, side: string, rest: string, rest2: string, rest3: string, rest4: string) =>
@@ -103,11 +105,11 @@ export const keptView = {
   show: 'show it',
   remove: 'remove it',
   rulesChangedTheseNumbers:
-    'Rules changed: these numbers were made before Stillwater’s own rules were changed, which may be all that differs.',
+    'Rules changed: these numbers follow older rules of Stillwater, which may be the only difference.',
   outDate: (why: string) => `Out of date. ${why}`,
-  whatAnotherToday: 'What is another today',
-  todayThereNoSet: 'Today there is no set-up for it.',
-  cautionsReadingsPutRight: 'Cautions, readings put right or rules have changed since.',
+  whatAnotherToday: 'What differs today',
+  todayThereNoSet: 'There is no set-up for it today.',
+  cautionsReadingsPutRight: 'Cautions, corrected readings or rules have changed since.',
   measuredAgainSince: (value: string) => `Measured again since: ${value}.`,
 } as const;
 
@@ -116,7 +118,7 @@ export const levelsNote = {
     `${words} needs ${String(amount)}${rest} more`,
   feet: 'On the feet of ',
   forWord: (small: string, needs: string) => `For “${small}”, ${needs}.`,
-  nearlySomethingFallsShort: 'nearly: something falls short of the pose',
+  nearlySomethingFallsShort: 'nearly: part of the pose falls short',
   notYet: 'not yet',
   readyByChoice: 'ready, by choice',
 } as const;
@@ -132,8 +134,8 @@ export const movableSheet = {
 export const moving = {
   diagonallyAcrossMat: 'diagonally across the mat',
   feet: (heelLine: string) => `Feet ${heelLine}. `,
-  solvingThere: 'Solving it there…',
-  movedPoseHoldsThere: 'Moved; the pose holds there.',
+  solvingThere: 'Working it out…',
+  movedPoseHoldsThere: 'Moved. The pose holds here.',
   moved: (sentence: string) => `Moved. ${sentence}`,
   depth: 'depth',
   undo: 'undo',
@@ -148,45 +150,45 @@ export const noSetUp = {
   noSetUp: 'No set-up',
   poseNeedsFewMore: 'This pose needs a few more readings:',
   measureNow: 'Measure now',
-  provisionalSetUp: 'A provisional set-up',
+  provisionalSetUp: 'Provisional set-up',
   provisionalWhatMissingTaken:
-    'Provisional: what is missing is taken from a stiff body and marked. It needs stature, trochanter height, hip opening and straight-leg raise.',
+    'A provisional set-up takes missing measures from a stiff body and marks them. It needs height, hip height, hip opening and straight-leg raise.',
 } as const;
 
 export const onward = {
-  fromFrontEdgeMat: 'From the front edge of the mat',
+  fromFrontEdgeMat: 'Front view',
   leftRight: 'Left and right',
-  schoolsSideBySide: 'Schools side by side',
-  whatDoneNow: 'What is done now',
+  schoolsSideBySide: 'Compare schools',
+  whatDoneNow: 'Check today’s stance',
   keptSetUps: 'Kept set-ups',
-  drawingAsTable: 'The drawing as a table',
+  drawingAsTable: 'Drawing as a table',
 } as const;
 
 export const plannedSetUp = {
-  fromAcrossRoom: 'from across the room',
+  fromAcrossRoom: 'large step view',
 } as const;
 
 export const poseShelf = {
-  everyPose: 'every pose',
-  canSetUp: 'can be set up',
-  lacksMeasures: 'lacks measures',
-  hasCaution: 'has a caution',
+  everyPose: 'all poses',
+  canSetUp: 'ready',
+  lacksMeasures: 'needs measures',
+  hasCaution: 'with a caution',
   poses: 'Poses',
-  stayWithPose: 'stay with this pose',
+  stayWithPose: 'keep this pose',
   anotherPose: 'another pose',
   findPose: 'Find a pose',
   findAPose: 'find a pose',
   whichPoses: 'Which poses',
-  noSuchPoseHere: 'No such pose here.',
+  noSuchPoseHere: 'No pose matches.',
   noSetUp: 'no set-up',
-  lacksReadings: (missing: number) => `lacks ${String(missing)} readings`,
+  lacksReadings: (missing: number) => `needs ${sayCount(missing, 'reading')}`,
   stopSign: 'stop sign',
   of: (value: string, unit: string, value2: string) => `, ${value}${unit} of ${value2}${unit}`,
 } as const;
 
 export const saveSheet = {
-  cardPaper: 'A card on paper',
-  cardTrueSizeFeet: 'A card or true-size feet on paper',
+  cardPaper: 'Card on paper',
+  cardTrueSizeFeet: 'Card or full-size templates on paper',
   photoAgainstPlan: 'A photo against this plan',
   saveSetUpAs: '. Save the set-up as ',
   file: 'a file',
@@ -198,15 +200,15 @@ export const saveSheet = {
 } as const;
 
 export const schoolsView = {
-  solvingEachSchoolsWay: 'Solving each school’s way…',
+  solvingEachSchoolsWay: 'Working out each school…',
   schoolsAgreePose: 'The schools agree on this pose.',
-  schoolsSideBySide: 'Schools side by side; up to four are drawn',
-  asYouHave: 'as you have it',
+  schoolsSideBySide: 'Compare schools: up to four are drawn',
+  asYouHave: 'as chosen',
   draw: (words: string) => `Draw ${words}`,
   cannotHeld: 'cannot be held',
   margin: (joint: string, value: number) => `${joint}, ${String(value)}° margin`,
   yourDepth: (sentence: string) => `At your depth: ${sentence}`,
-  forPersonPose: 'For this person, in this pose',
+  forPersonPose: 'For this person in this pose',
   cannotBeHeld: ' (cannot be held)',
   because: 'because',
   choose: 'Choose it',
@@ -217,12 +219,12 @@ export const setUpSentence = {
   deepestSafeSetUp: 'the deepest safe set-up',
   asRecommended: 'as recommended',
   changeTo: (rest: string) => `, change to ${rest}`,
-  provisionalWhatNotMeasured: 'Provisional: what is not measured is taken as stiff.',
+  provisionalWhatNotMeasured: 'Provisional: missing measures are taken from a stiff body.',
   leave: 'leave',
   level: 'Level',
   whatFits: (fitting: string) => `what fits${fitting}`,
-  safe: ' of a safe ',
-  books: (words: string) => `; in the books ${words}`,
+  safe: ' of at most ',
+  books: (words: string) => `; textbook ${words}`,
 } as const;
 
 export const setUpTable = {
@@ -232,9 +234,9 @@ export const setUpTable = {
   itsLeft: 'to its left',
   itsRight: 'to its right',
   numbersSetUp: 'Numbers of the set-up',
-  weightInsideBase: 'weight inside the base',
-  weightPoint: 'weight point',
-  jointsMeasuredHeldBack: 'Joints: measured, held back, asked and what is left',
+  weightInsideBase: 'centre of mass inside the base',
+  weightPoint: 'centre of mass',
+  jointsMeasuredHeldBack: 'Joints: measured, held back, asked, margin',
 } as const;
 
 export const settingsList = {
@@ -244,13 +246,13 @@ export const settingsList = {
 
 export const sheetView = {
   noSetUp: 'No set-up',
-  whatMind: 'What to mind',
+  whatMind: 'Health',
   measures: 'Measures',
 } as const;
 
 export const sidesView = {
-  workingBothSidesOut: 'Working both sides out…',
-  noDifferenceBetweenSides: 'No difference between the sides is larger than its error.',
+  workingBothSidesOut: 'Working out both sides…',
+  noDifferenceBetweenSides: 'No difference between the sides beyond error.',
   beyondItsError: (value: string) => `Beyond its error: ${value}.`,
   leftAgainstRight: 'Left against right',
   real: (number: string) => `${number}, real`,
@@ -258,7 +260,7 @@ export const sidesView = {
   more: (number: string, number2: string, rest: string) =>
     `${number} ${number2} more on the ${rest}`,
   noSetUp: 'no set-up',
-  stoppedBy: (joint: string) => `stopped by the ${joint}`,
+  stoppedBy: (joint: string) => `limited by the ${joint}`,
 } as const;
 
 export const studioView = {
@@ -275,19 +277,19 @@ export const studioView = {
 } as const;
 
 export const vessels = {
-  becauseMeasureOnlySo: 'because a measure is only so sure',
+  becauseMeasureOnlySo: 'because of measuring error',
   byExperience: 'by experience',
   asLeastMargin: 'as the least margin',
   becauseCaution: 'because of a caution',
-  becausePoseUsesOnly: 'because this pose uses only a part of it',
+  becausePoseUsesOnly: 'because this pose uses only part of it',
   usable: (value: string) => `${value}° usable`,
   measuredHeldBack: (usable: string, value: string, value2: string, why: string) =>
     `${usable} (${value}° measured, ${value2}° held back${why})`,
-  askedMoreThanHas: ' is asked more than it has',
+  askedMoreThanHas: ' is asked for more than it has',
   usesSomeWhatHeld: ' uses some of what is held back',
-  runsOutFirst: ' runs out first',
+  runsOutFirst: ' is the limiting joint',
   the: 'The ',
-  statedForEveryone: ', stated for everyone.',
+  statedForEveryone: ', the same for everyone.',
   from: ', from ',
   asked: (
     end: string,
@@ -299,9 +301,9 @@ export const vessels = {
   ) => `${end}: asked ${value}°, ${usable}${rest}${value2}${rest2}`,
   measuredOtherSide: 'measured on the other side',
   estimatedFromOtherLengths: 'estimated from other lengths',
-  notMeasuredTakenFor: 'not measured, taken for everyone',
-  notMeasuredTakenAs: 'not measured, taken as stiff',
-  overBrim: 'over the brim',
-  whatHeldBack: 'of what is held back',
+  notMeasuredTakenFor: 'not measured, same value for everyone',
+  notMeasuredTakenAs: 'not measured, taken from a stiff body',
+  overBrim: 'beyond its range',
+  whatHeldBack: 'uses what is held back',
   askedOf: (value: string, usable: string) => `asked ${value}°, ${usable}`,
 } as const;

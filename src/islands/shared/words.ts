@@ -1,50 +1,51 @@
 export const appNotices = {
-  newVersionReadyPage: 'A new version is ready. This page goes on as it is until you reload. ',
+  newVersionReadyPage: 'A new version is ready. This page keeps working until you reload. ',
   tabOutDateNewer:
-    'This tab is out of date: a newer version runs in another one. Nothing more is saved here. ',
+    'This tab is out of date: another tab runs a newer version. Nothing more is saved here. ',
   reload: 'Reload',
 } as const;
 
 export const consentForm = {
   sayYourOwnWords: 'Say this in your own words, or let them read it:',
   picturesMayKeptToo: 'pictures may be kept too ',
-  nothingDepends: '(nothing depends on it)',
+  nothingDepends: '(optional)',
   guardianWhoAgreesToo: 'Guardian who agrees too',
   guardianWhoAgreesTooIfTheyAre: 'Guardian who agrees too, if they are under 18',
   theyAgree: 'They agree',
-  untilTheyAgreeNothing: 'Until they agree nothing is measured. ',
+  untilTheyAgreeNothing: 'Nothing is measured until they agree. ',
   whatKeptWhere: 'What is kept where',
 } as const;
 
 export const missing = {
-  nobodyHere: 'Nobody here',
-  linkLeadsNobodyBrowser: 'This link leads to nobody in this browser.',
+  nobodyHere: 'Person not found',
+  linkLeadsNobodyBrowser: 'Nobody in this browser has this link.',
   goPeople: 'Go to people',
 } as const;
 
 export const opening = {
   anotherTabHoldsDatabase:
-    'Another tab holds the database of an older version. Close it, and this page goes on.',
+    'Another tab is still using an older version. Close that tab and this page continues.',
   browserDoesNotOpen: (writeError: string) =>
-    `This browser does not open its database. ${writeError} Close the app’s other tabs and reload; a private window may not allow storing at all. What was saved is not lost by this.`,
+    `This browser cannot open its database. ${writeError} Close the app’s other tabs and reload; a private window may not allow any storage. Nothing that was saved is lost.`,
   opening: 'Opening…',
   reload: 'Reload',
 } as const;
 
-export const personSentence = {
-  whatMind: 'what to mind',
-  whatMeasured: 'what is measured',
-  howSetUp: 'how to set up',
-  mat: 'on the mat',
-  overTime: 'over time',
-  record: 'the record',
-  recordOf: (person: string) => `Record of ${person}`,
-  inWord: (rest: string) => `in ${rest}`,
-  change: (rest: string) => `, change to ${rest}`,
+export const personHeader = {
+  health: 'Health',
+  measures: 'Measures',
+  setUps: 'Set-ups',
+  session: 'Session',
+  progress: 'Progress',
+  record: 'Record',
+  viewsOf: (person: string) => `Views of ${person}`,
+  centimetres: 'centimetres',
+  inches: 'inches',
+  changeUnit: (unit: string, other: string) => `: in ${unit}, change to ${other}`,
 } as const;
 
 export const stopSigns = {
-  alsoGoodKnow: 'Also good to know',
+  alsoGoodKnow: 'Good to know as well',
   side: 'Side',
   notSaid: 'not said',
   left: 'left',
@@ -61,17 +62,17 @@ export const markedPicture = {
 
 export const pictureMarks = {
   picture: 'Picture ',
-  tryDrawnOne: 'or try it on a drawn one',
-  everyMarkPlacedEach: 'Every mark is placed; each can still be moved.',
+  tryDrawnOne: 'or try it on a drawing',
+  everyMarkPlacedEach: 'All marks are placed. Each can still be moved.',
   point: (value: number, words: string) => `${String(value)}. Point at ${words}.`,
 } as const;
 
 export const orderList = {
   pressSpacePickUp:
-    'Press Space to pick it up, the arrow keys to move it, Space to put it down, Escape to leave it where it was.',
+    'Press Space to pick it up, the arrow keys to move it, Space to drop it, Escape to cancel.',
   place: (value: number, count: number) => `place ${String(value)} of ${String(count)}`,
   pickedUp: (of: string, placeOf: string) => `${of} is picked up, ${placeOf}.`,
-  putDown: (of: string, placeOf: string) => `${of} is put down, ${placeOf}.`,
+  putDown: (of: string, placeOf: string) => `${of} is dropped, ${placeOf}.`,
   staysWhere: (of: string) => `${of} stays where it was.`,
   move: (item: string) => `move ${item}`,
 } as const;
@@ -85,13 +86,13 @@ export const useStoredText = {
   tryNow: 'Try now',
   saveAsFile: 'Save it as a file',
   notSavedEnteredElsewhere: (theirs: string) =>
-    `Not saved: “${theirs}” was entered elsewhere meanwhile. `,
+    `Not saved: “${theirs}” was entered elsewhere in the meantime. `,
   keepMine: 'Keep mine',
   takeOther: 'Take the other',
 } as const;
 
 export const useWrite = {
-  notSavedNotHere: 'Not saved. It is not here any more.',
+  notSavedNotHere: 'Not saved: it has been removed.',
   notSavedTryingAgain: (words: string) => `Not saved. ${words} Trying again soon. `,
   tryNow: 'Try now',
   saveAsFile: 'Save it as a file',

@@ -132,7 +132,7 @@ describe('one claim a history, by hand', () => {
     );
     const less = change([...two(0, 70), ...two(5, 67)]);
     expect(sayChange(less.series, less.found!, 'March')).toContain(
-      '− 3° since March, within the 7° of measuring error: no change can be told.',
+      '− 3° since March, within the 7° of measuring error: no clear change.',
     );
   });
   it('never compares cold with warm, nor one hand with another', () => {

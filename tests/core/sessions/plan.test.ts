@@ -147,10 +147,10 @@ describe('a planned session', () => {
     expect(unsaid.changes).toEqual([
       {
         change: 'at least 8° held back at every joint',
-        reason: 'not said to be warm, so counted as cold, but measured warmed up',
+        reason: 'not marked as warm, so treated as cold, but measured warm',
       },
     ]);
-    for (const { plan: hold } of unsaid.holds) expect(hold.why[0]).toBe('counted as cold today');
+    for (const { plan: hold } of unsaid.holds) expect(hold.why[0]).toBe('treated as cold today');
     expect(warm.holds[0]!.plan.why).toEqual([]);
   });
 
@@ -215,7 +215,7 @@ describe('from one session to the next', () => {
     const [right] = plan([first, decided]).holds;
     expect(right!.plan.depth).toBeCloseTo(depth, 1);
     expect(right!.plan.why).toEqual([
-      'the same again, as decided',
+      'the same as last time, as decided',
       `the recommended set-up goes to ${recommendedDepth().toFixed(0)}°`,
     ]);
   });
@@ -234,7 +234,7 @@ describe('from one session to the next', () => {
     expect(leavesFree(setUp, 6)).toBe(true);
     expect(hold.why).toEqual([
       'rested poorly',
-      'last time’s depth is too much for today: the recommended set-up instead',
+      'last time’s depth is too much today, so the recommended set-up is used',
     ]);
   });
 
@@ -255,7 +255,7 @@ describe('from one session to the next', () => {
     const [verdict] = judged([before, now], now);
     expect(verdict!.verdict.kind).toBe('keep');
     expect(verdict!.verdict.facts).toEqual([
-      'a lying form is computed to fit: it moves only with a measured change',
+      'a lying form is computed to fit: it changes only with a new measure',
     ]);
   });
 

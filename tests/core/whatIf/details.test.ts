@@ -34,7 +34,7 @@ describe('the bounds of a stance', () => {
   it('of a fold end where the leg raise runs out, and begin where it is hardly worked', () => {
     const { shortest, longest } = full(REFERENCE, 'pyramid').bounds!;
     expect(longest.reason).toContain('front hip flexion');
-    expect(shortest.reason).toContain('asked too little');
+    expect(shortest.reason).toContain('too little to do');
   });
 
   it('grow when the joint that sets the longest gets more range', () => {
@@ -87,7 +87,7 @@ describe('as found', () => {
       depth: planned.depth!.value,
     };
     const judged = full(REFERENCE, 'pyramid', { ...PLAIN_RULES, depth: 'recommended', asFound });
-    expect(judged.asFound!.sentence).toBe('Nothing gives.');
+    expect(judged.asFound!.sentence).toBe('No compensation needed.');
   });
 
   it('lifts the heel of a pyramid that stands too long', () => {

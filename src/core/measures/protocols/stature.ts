@@ -2,7 +2,7 @@ import type { Protocol } from '../protocol.ts';
 
 export const stature = {
   id: 'stature',
-  name: 'Stature',
+  name: 'Height',
   plainName: 'height',
   unit: 'cm',
   errorKind: 'length',

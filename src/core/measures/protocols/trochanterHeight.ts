@@ -2,8 +2,8 @@ import type { Protocol } from '../protocol.ts';
 
 export const trochanterHeight = {
   id: 'trochanter-height',
-  name: 'Trochanter height',
-  plainName: 'outer hip bone to floor',
+  name: 'Hip height',
+  plainName: 'outer hip bone (trochanter) to floor',
   unit: 'cm',
   errorKind: 'length',
   sided: true,

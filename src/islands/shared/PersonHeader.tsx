@@ -1,0 +1,74 @@
+import type { Person } from '../../core/person/person.ts';
+import { setUnit } from '../../data/settings.ts';
+import { HandOverButton } from '../handOver/HandOverButton.tsx';
+import { useHandOver } from '../handOver/useHandOver.ts';
+import { useUnit } from './useRecord.ts';
+import { useWrite } from './useWrite.tsx';
+import { WordButton } from './ui/Button.tsx';
+import { personHeader as say } from './words.ts';
+
+type ViewName = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
+
+const VIEWS: readonly { readonly view: ViewName; readonly words: string }[] = [
+  { view: 'person', words: say.health },
+  { view: 'measure', words: say.measures },
+  { view: 'set-up', words: say.setUps },
+  { view: 'session', words: say.session },
+  { view: 'over-time', words: say.progress },
+  { view: 'record', words: say.record },
+];
+
+/** Whose page it is and the way to the others, in one line of type; on a phone in two. */
+export function PersonHeader({ person, here }: { person: Person; here: ViewName }) {
+  const isHandedOver = useHandOver()?.lockedAt != null;
+  return (
+    <div className="mb-[0.8rem] flex flex-wrap items-center gap-x-6 border-b border-hair font-serif text-[1.1rem] leading-none desk:pr-64 max-desk:pr-34 max-phone:gap-x-3 max-phone:pr-0 print:hidden max-tablet:in-[body:has([data-run])]:hidden">
+      <strong className="inline-flex min-h-11 items-center max-phone:max-w-44 max-phone:truncate">
+        {person.name}
+      </strong>
+      {!isHandedOver && (
+        <nav
+          aria-label={say.viewsOf(person.name)}
+          className="flex flex-wrap gap-x-5 max-phone:order-last max-phone:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.95rem] max-phone:tracking-tight"
+        >
+          {VIEWS.map(({ view, words }) => (
+            <a
+              key={view}
+              className="inline-flex min-h-11 items-center no-underline hover:wave aria-[current]:wave"
+              href={`/${view}?id=${encodeURIComponent(person.id)}`}
+              aria-current={view === here ? 'page' : undefined}
+            >
+              {words}
+            </a>
+          ))}
+        </nav>
+      )}
+      <span className="ml-auto flex items-center gap-x-3 font-sans text-base max-phone:mr-auto max-phone:ml-0">
+        {!isHandedOver && <HandOverButton />}
+        <UnitChoice />
+      </span>
+    </div>
+  );
+}
+
+function UnitChoice() {
+  const unit = useUnit();
+  const other = unit === 'cm' ? 'in' : 'cm';
+  const { write, told } = useWrite();
+  return (
+    <>
+      <WordButton
+        className="text-faint"
+        onClick={() => {
+          write(() => setUnit(other));
+        }}
+      >
+        {unit}
+        <span className="sr-only">{say.changeUnit(UNIT_WORDS[unit], UNIT_WORDS[other])}</span>
+      </WordButton>
+      {told}
+    </>
+  );
+}
+
+const UNIT_WORDS = { cm: say.centimetres, in: say.inches } as const;
