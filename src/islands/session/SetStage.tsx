@@ -84,4 +84,4 @@ function Large({ value }: { value: string }) {
 
 /** A line of the recipe without its number, which stands above it. */
 const sayWithout = (words: string, value: string): string =>
-  words.replace(value, '').replace(/\s+/g, ' ').replace(' ,', ',').trim();
+  words.replace(value, '').replace(/\s+/g, ' ').replace(' ,', ',').trim().replace(/ by$/, '');

@@ -14,17 +14,17 @@ export function describeReading(
   next: Slot | null,
 ): string {
   if (isLost && state === null)
-    return 'Nothing comes from the instrument yet. Numbers can be typed meanwhile.';
+    return 'Nothing comes from the instrument yet. Type the number in the meantime.';
   if (isLost)
-    return 'The instrument is gone; it comes back by itself. What is taken is kept, and numbers can be typed.';
+    return 'The instrument is gone; it reconnects by itself. Saved readings are kept, and numbers can be typed.';
   if (state === null) return 'Waiting for the instrument.';
   if (state.zero === 'waiting for rest')
-    return 'Hold it still at the start position: taking the zero.';
-  if (next === null) return 'Every reading here is taken.';
+    return 'Hold it still at the start position: setting zero.';
+  if (next === null) return 'All readings here are saved.';
   if (state.zero === 'missing') return 'Lay it at the start position and press Zero.';
-  if (state.isPoor) return 'Poor contact: taken only by hand, and marked.';
+  if (state.isPoor) return 'Poor contact: press to save it; it is marked.';
   if (state.zero === 'due')
     return `Zero it again before the ${nameSlot(next)}: it may have drifted.`;
-  if (!state.isArmed) return `Taken. Lead the limb back for the ${nameSlot(next)}.`;
+  if (!state.isArmed) return `Saved. Move the limb back for the ${nameSlot(next)}.`;
   return `Ready for the ${nameSlot(next)}.`;
 }
