@@ -26,7 +26,7 @@ async function stop(server: ChildProcess): Promise<void> {
 
 /** What is another in the next version: a page, two parts that load late, and the database. */
 const CHANGES: readonly (readonly [path: string, from: string, to: string])[] = [
-  ['src/islands/people/words.ts', "people: 'People'", "whoMat: 'Who is here today?'"],
+  ['src/islands/people/words.ts', "people: 'People'", "people: 'Who is here today?'"],
   [
     'src/islands/files/passphraseStrength.ts',
     'Very hard to guess.',

@@ -45,7 +45,7 @@ export function BackupPanel() {
 
   const back = async (): Promise<void> => {
     if (isEncrypted && passphrase.length < FEWEST_LETTERS) {
-      const words = say.passphraseHasFewerThan(FEWEST_LETTERS);
+      const words = say.passphraseFewerThanLetters(FEWEST_LETTERS);
       setState({ kind: 'failed', words, problems: [] });
       return;
     }
@@ -54,7 +54,7 @@ export function BackupPanel() {
       const content = await collectBackup(withPictures);
       const made = await makeBackupInWorker(content, isEncrypted ? passphrase : null);
       if (!made.ok) {
-        const words = say.backupMadeButCould;
+        const words = say.backupCouldNotRead;
         setState({ kind: 'failed', words, problems: made.problems });
         return;
       }
@@ -64,7 +64,7 @@ export function BackupPanel() {
       const people = content.stores['people']?.length ?? 0;
       setState({
         kind: 'done',
-        words: say.doneReadBackWhole(
+        words: say.doneReadBackComplete(
           name,
           people,
           people === 1 ? 'person' : 'people',
@@ -90,7 +90,7 @@ export function BackupPanel() {
       {isEncrypted ? (
         <Passphrase value={passphrase} onChange={setPassphrase} />
       ) : (
-        <p className="font-semibold">{say.whoeverHasFileCan}</p>
+        <p className="font-semibold">{say.anyoneWhoHasFile}</p>
       )}
       <CheckField isChecked={withPictures} onChange={setWithPictures}>
         {say.withPictures}
@@ -100,7 +100,7 @@ export function BackupPanel() {
         {say.backUpEverything}
       </Button>
       <p role="status">
-        {state.kind === 'working' && say.packingReadingBack}
+        {state.kind === 'working' && say.packingChecking}
         {state.kind === 'done' && state.words}
       </p>
       {told}
@@ -122,7 +122,7 @@ function LastBackup() {
   const { madeAt, isDue } = backup;
   return (
     <p className={isDue ? 'font-semibold' : ''}>
-      {madeAt === null ? say.noBackupMadeHere : say.lastBackup(writeDate(madeAt))}
+      {madeAt === null ? say.noBackupYet : say.lastBackup(writeDate(madeAt))}
       {isDue && madeAt !== null && say.thereNewerData}
     </p>
   );
@@ -136,7 +136,7 @@ function ReminderDays() {
   return (
     <>
       <SelectField
-        label={say.remindMeWhenNewest}
+        label={say.remindMeWhenThere}
         value={String(backup.days)}
         options={DAYS}
         onChange={(value) => {
@@ -175,10 +175,10 @@ function Passphrase({ value, onChange }: { value: string; onChange: (value: stri
         />
       </Field>
       <CheckField isChecked={isShown} onChange={setIsShown}>
-        {say.showWhileIType}
+        {say.showWhatIType}
       </CheckField>
       <p id="passphrase-hint" className="text-faint">
-        {say.lostLostWithoutNobody(value === '' ? say.fourWordsMoreKnown : strength)}
+        {say.ifLostNobodyCan(value === '' ? say.fourWordsMoreNobody : strength)}
       </p>
     </>
   );

@@ -26,7 +26,7 @@ export function FilesView() {
         <h1>{say.backUpEverything}</h1>
         <p>
           {say.oneFileWithEvery}
-          <a href="/your-data">{say.whereWhoSees}</a>.
+          <a href="/your-data">{say.whereWhoCanSee}</a>.
         </p>
         <BackupPanel />
         <h2>{say.restoreBackup}</h2>
@@ -37,10 +37,10 @@ export function FilesView() {
         <RetentionPanel />
       </section>
       <section>
-        <h2>{say.takePersonFile}</h2>
+        <h2>{say.importPerson}</h2>
         <ImportPanel />
         <TakenInLately />
-        <h2>{say.handPersonFileOut}</h2>
+        <h2>{say.exportPerson}</h2>
         <p>{say.oneFileHoldsPerson}</p>
         <ul className="grid gap-[0.35rem]">
           {here.map((each) => (

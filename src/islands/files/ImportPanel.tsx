@@ -48,7 +48,7 @@ export function ImportPanel() {
       setWaiting(null);
       setDone(file);
     } catch (error) {
-      setFailed(say.couldNotStored(sayWriteError(error)));
+      setFailed(say.couldNotSaved(sayWriteError(error)));
     }
   };
 
@@ -63,7 +63,7 @@ export function ImportPanel() {
       </Field>
       {(problems.length > 0 || failed !== '') && (
         <div role="alert">
-          <h2>{say.fileCannotCome}</h2>
+          <h2>{say.fileCannotImported}</h2>
           <p>{say.nothingChanged(failed)}</p>
           <ProblemList problems={problems.slice(0, 20)} />
           {problems.length > 20 && <p>{say.more(problems.length - 20)}</p>}
@@ -76,7 +76,7 @@ export function ImportPanel() {
           <ProblemList problems={waiting.warnings.slice(0, 10)} />
           <div className="my-4 flex flex-wrap gap-3">
             <Button onClick={() => void accept(waiting)}>
-              {waiting.plan.erasedAt === null ? say.take : say.takeAllSame}
+              {waiting.plan.erasedAt === null ? say.importWord : say.importAnyway}
             </Button>
             <Button
               isPlain
@@ -84,14 +84,14 @@ export function ImportPanel() {
                 setWaiting(null);
               }}
             >
-              {say.leave}
+              {say.cancel}
             </Button>
           </div>
         </div>
       )}
       {done !== null && (
         <p role="status">
-          {say.savedHere(done.person.name)}
+          {say.imported(done.person.name)}
           <a href={`/person?id=${encodeURIComponent(done.person.id)}`}>{say.open}</a>
         </p>
       )}

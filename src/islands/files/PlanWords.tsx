@@ -22,7 +22,7 @@ function sayAdded({ added }: ImportPlan): string {
     const count = added[kind] ?? 0;
     return count === 0 ? [] : [`${String(count)} ${count === 1 ? one : many}`];
   });
-  return counts.length === 0 ? say.nothingNewComes : say.newWord(counts.join(', '));
+  return counts.length === 0 ? say.nothingNewImport : say.newWord(counts.join(', '));
 }
 
 /** What is new, what changes and what stays. */
@@ -30,9 +30,9 @@ export function PlanWords({ plan }: { plan: ImportPlan }) {
   const { isNewPerson, changes, stays, staysRemoved, removedAt, erasedAt } = plan;
   return (
     <>
-      {removedAt !== null && <p>{say.removedHereTakingFile(writeDate(removedAt))}</p>}
+      {removedAt !== null && <p>{say.removedHereImportingFile(writeDate(removedAt))}</p>}
       {erasedAt !== null && (
-        <p className="font-semibold">{say.erasedHerePerhapsBecause(writeDate(erasedAt))}</p>
+        <p className="font-semibold">{say.erasedHerePerhapsTheir(writeDate(erasedAt))}</p>
       )}
       <p>
         {isNewPerson ? say.newPersonBrowser : say.alreadyHere}
@@ -49,7 +49,7 @@ export function PlanWords({ plan }: { plan: ImportPlan }) {
       )}
       {stays.length > 0 && (
         <LineTable
-          caption={say.whatStaysAsHere}
+          caption={say.whatStaysSame}
           columns={['What', 'Here', 'In the file']}
           lines={stays}
         />

@@ -163,7 +163,7 @@ function Plans({ content, plans, onRestore }: PlansProps) {
   return (
     <div>
       <p>
-        {say.backupPeopleWhoHere(
+        {say.backupFromPeopleWho(
           writeDate(content.madeAt),
           content.withPictures ? '' : say.withoutPictures,
         )}
@@ -208,7 +208,7 @@ function PlanLine({ plan, isChosen, onToggle }: PlanLineProps) {
       <CheckField isChecked={isChosen} isDisabled={merge === null} onChange={onToggle}>
         {name}
         <span className="text-faint">
-          {merge === null ? say.cannotRead : merge.isNewPerson ? say.notHereYet : say.hereAlready}
+          {merge === null ? say.cannotRead : merge.isNewPerson ? say.notHereYet : say.alreadyHere}
           {removedAt === null ? '' : say.removed(writeDate(removedAt))}
         </span>
       </CheckField>
@@ -216,7 +216,7 @@ function PlanLine({ plan, isChosen, onToggle }: PlanLineProps) {
         <ProblemList problems={problems.slice(0, 5)} />
       ) : (
         <details>
-          <summary>{say.whatComes}</summary>
+          <summary>{say.whatRestored}</summary>
           <PlanWords plan={merge} />
           {pictures > 0 && <p>{say.picturesBackup(pictures)}</p>}
         </details>

@@ -25,7 +25,7 @@ export function RetentionPanel() {
   return (
     <>
       <SelectField
-        label={say.keepPersonsDataAfter}
+        label={say.afterTheirLastEntry}
         value={months == null ? '' : String(months)}
         options={PERIODS}
         onChange={(value) => {
@@ -33,10 +33,10 @@ export function RetentionPanel() {
         }}
       />
       {told}
-      {months != null && past.length === 0 && <p className="text-faint">{say.nobodyPast}</p>}
+      {months != null && past.length === 0 && <p className="text-faint">{say.nobodyPastPeriod}</p>}
       {past.length > 0 && (
         <>
-          <p>{say.pastNothingErasedBy}</p>
+          <p>{say.pastPeriodNothingErased}</p>
           <ul className="grid gap-[0.35rem]">
             {past.map(({ id, name, lastAt }) => (
               <li key={id}>

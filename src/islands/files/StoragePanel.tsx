@@ -6,7 +6,7 @@ import { storagePanel as say } from './words.ts';
 /** Whether this browser has promised to keep the data, and how much room is used. */
 export function StoragePanel() {
   const { storage, lookAgain } = useStorage();
-  if (storage === null) return <p className="text-faint">{say.browserSaysNothingIts}</p>;
+  if (storage === null) return <p className="text-faint">{say.browserDoesNotReport}</p>;
   const { isPersistent, usedBytes, roomBytes } = storage;
   return (
     <>
@@ -15,7 +15,9 @@ export function StoragePanel() {
         {!isPersistent && (
           <>
             {' '}
-            <WordButton onClick={() => void askToKeepData().then(lookAgain)}>{say.ask}</WordButton>
+            <WordButton onClick={() => void askToKeepData().then(lookAgain)}>
+              {say.askKeepData}
+            </WordButton>
           </>
         )}
       </p>

@@ -23,7 +23,7 @@ import { tablePanel as say } from './words.ts';
 
 /** What a field is called beside its choice of columns. */
 const FIELD_WORDS: Readonly<Record<CsvField, string>> = {
-  id: say.itsOwnId,
+  id: say.id,
   measure: 'Measure',
   side: 'Side',
   value: 'Value',
@@ -74,9 +74,9 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
       const added = await addReadings(id, readings);
       setFailed('');
       setTable(null);
-      setDone(say.readingsCameForWere(added, name, readings.length - added));
+      setDone(say.importedForWereAlready(added, name, readings.length - added));
     } catch (error) {
-      setFailed(say.nothingStored(sayWriteError(error)));
+      setFailed(say.nothingSaved(sayWriteError(error)));
     }
   };
   const handOut = async (): Promise<void> => {
@@ -87,7 +87,7 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
   return (
     <section>
       <h2>{say.readingsAsTable}</h2>
-      <Field label={say.whose}>
+      <Field label={say.readings}>
         <select
           value={personId}
           onChange={(event) => {
@@ -109,7 +109,7 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
             <WordButton onClick={() => void handOut()}>{say.saveTheirReadingsAs}</WordButton>
           </p>
           {isAgreed(person.person) ? (
-            <Field label={say.tableTakeCsv}>
+            <Field label={say.tableImportCsv}>
               <input
                 type="file"
                 accept=".csv,text/csv,text/plain"
@@ -118,15 +118,15 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
             </Field>
           ) : (
             <p>
-              {say.noTableCanCome}
-              <a href={`/measure?id=${encodeURIComponent(person.id)}`}>{say.askThem}</a>.
+              {say.theyHaveAgreeBefore}
+              <a href={`/measure?id=${encodeURIComponent(person.id)}`}>{say.askForConsent}</a>.
             </p>
           )}
         </>
       )}
       {(problems.length > 0 || failed !== '') && (
         <div role="alert">
-          <p>{say.tableCannotComeNothing(failed)}</p>
+          <p>{say.tableCannotImportedNothing(failed)}</p>
           <ProblemList problems={problems.slice(0, MOST_SHOWN)} />
         </div>
       )}
@@ -185,8 +185,8 @@ function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
         {readings.length}
         {say.of}
         {table.rows.length}
-        {say.rowsCanCome}
-        {errors.length > 0 && say.othersStayOut}
+        {say.rowsCanImported}
+        {errors.length > 0 && say.othersLeftOut}
       </p>
       <ProblemList problems={shown.slice(0, MOST_SHOWN)} />
       {shown.length > MOST_SHOWN && <p>{say.more(shown.length - MOST_SHOWN)}</p>}
@@ -196,7 +196,7 @@ function DryRun({ table, mapping, onMapping, onTake }: DryRunProps) {
           onTake(readings);
         }}
       >
-        {say.takeReadings(readings.length)}
+        {say.importWord(readings.length)}
       </Button>
     </div>
   );

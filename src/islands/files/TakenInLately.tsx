@@ -14,13 +14,13 @@ export function TakenInLately() {
   const undo = (id: string, name: string): void => {
     write(async () => {
       await undoImport(id);
-      setDone(say.asBeforeWhatChanged(name));
+      setDone(say.backHowBeforeImport(name));
     });
   };
   if (imports.length === 0 && done === '') return null;
   return (
     <details>
-      <summary>{say.takenDuringLastDays}</summary>
+      <summary>{say.importedLastDays}</summary>
       <ul className="grid gap-[0.35rem]">
         {imports.map(({ id, name, at }) => (
           <li key={id}>
@@ -30,7 +30,7 @@ export function TakenInLately() {
                 undo(id, name);
               }}
             >
-              {say.takeBack}
+              {say.undoImport}
             </WordButton>
           </li>
         ))}

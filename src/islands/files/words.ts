@@ -2,26 +2,26 @@ import { sayCount } from '../../core/units/sayCount.ts';
 
 export const backupPanel = {
   day: 'a day',
-  passphraseHasFewerThan: (FEWEST_LETTERS: number) =>
+  passphraseFewerThanLetters: (FEWEST_LETTERS: number) =>
     `Passphrase: fewer than ${String(FEWEST_LETTERS)} letters. Use four words or more.`,
-  backupMadeButCould: 'The backup could not be read back after it was made. Nothing was saved.',
-  doneReadBackWhole: (words: string, people: number, rest: string, bytes: string) =>
+  backupCouldNotRead: 'The backup could not be read back after it was made. Nothing was saved.',
+  doneReadBackComplete: (words: string, people: number, rest: string, bytes: string) =>
     `Done. ${words} was read back and is complete: ${String(people)} ${rest}, ${bytes}. Keep it somewhere other than on this device.`,
   noBackupMade: (error: string) => `No backup was made: ${error}`,
   encryptWithPassphrase: 'encrypt with a passphrase',
-  whoeverHasFileCan: 'Anyone who has the file can read everything in it.',
+  anyoneWhoHasFile: 'Anyone who has the file can read everything in it.',
   withPictures: 'with pictures ',
   kept: (pictures: number) => `(${String(pictures)} kept)`,
   backUpEverything: 'Back up everything',
-  packingReadingBack: 'Packing and checking…',
-  noBackupMadeHere: 'No backup yet.',
+  packingChecking: 'Packing and checking…',
+  noBackupYet: 'No backup yet.',
   lastBackup: (date: string) => `Last backup: ${date}.`,
   thereNewerData: ' There is newer data.',
-  remindMeWhenNewest: 'Remind me when there has been newer data for',
+  remindMeWhenThere: 'Remind me when there has been newer data for',
   passphrase: 'Passphrase',
-  showWhileIType: 'show what I type',
-  fourWordsMoreKnown: 'Four words or more that nobody else knows.',
-  lostLostWithoutNobody: (rest: string) =>
+  showWhatIType: 'show what I type',
+  fourWordsMoreNobody: 'Four words or more that nobody else knows.',
+  ifLostNobodyCan: (rest: string) =>
     `${rest} If it is lost, nobody can open the backup, and neither can we. Write it down and keep it away from this device.`,
 } as const;
 
@@ -29,12 +29,12 @@ export const filesView = {
   backUpEverything: 'Back up everything',
   oneFileWithEvery:
     'One file with every person, reading, set-up, session and picture. Your data is kept in this browser and nowhere else: ',
-  whereWhoSees: 'where it is and who can see it',
+  whereWhoCanSee: 'where it is and who can see it',
   restoreBackup: 'Restore a backup',
   browser: 'This browser',
   howLongDataKept: 'How long data is kept',
-  takePersonFile: 'Import a person',
-  handPersonFileOut: 'Export a person',
+  importPerson: 'Import a person',
+  exportPerson: 'Export a person',
   oneFileHoldsPerson:
     'One file holds a person with every reading, set-up and session, in an open format. It is not encrypted.',
   formats: 'The formats: ',
@@ -46,15 +46,15 @@ export const filesView = {
 
 export const importPanel = {
   couldNotRead: (chosen: string, error: string) => `${chosen} could not be read: ${error}`,
-  couldNotStored: (writeError: string) => `It could not be saved. ${writeError}`,
+  couldNotSaved: (writeError: string) => `It could not be saved. ${writeError}`,
   personFileJson: 'Person file (JSON)',
-  fileCannotCome: 'This file cannot be imported',
+  fileCannotImported: 'This file cannot be imported',
   nothingChanged: (failed: string) => `Nothing was changed. ${failed}`,
   more: (value: number) => `And ${String(value)} more.`,
-  take: 'Import',
-  takeAllSame: 'Import anyway',
-  leave: 'Cancel',
-  savedHere: (words: string) => `${words} is imported. `,
+  importWord: 'Import',
+  importAnyway: 'Import anyway',
+  cancel: 'Cancel',
+  imported: (words: string) => `${words} is imported. `,
   open: 'Open',
 } as const;
 
@@ -65,17 +65,17 @@ export const planWords = {
   chosenSchools: 'chosen schools',
   entrySessionsHistory: 'entry in sessions or history',
   entriesSessionsHistory: 'entries in sessions or history',
-  nothingNewComes: 'Nothing new to import.',
+  nothingNewImport: 'Nothing new to import.',
   newWord: (value: string) => `New: ${value}.`,
-  removedHereTakingFile: (date: string) =>
+  removedHereImportingFile: (date: string) =>
     `Removed here on ${date}. Importing the file restores them.`,
-  erasedHerePerhapsBecause: (date: string) => `Erased here on ${date}, perhaps at their request.`,
+  erasedHerePerhapsTheir: (date: string) => `Erased here on ${date}, perhaps at their request.`,
   newPersonBrowser: 'A new person in this browser. ',
   alreadyHere: 'Already here. ',
   removedHereRemoved: (staysRemoved: number, rest: string, rest2: string) =>
     ` ${String(staysRemoved)} that ${rest} removed here ${rest2} removed.`,
   whatChanges: 'What changes',
-  whatStaysAsHere: 'What stays the same',
+  whatStaysSame: 'What stays the same',
 } as const;
 
 export const restorePanel = {
@@ -91,33 +91,33 @@ export const restorePanel = {
   passphraseBackup: 'Passphrase of this backup',
   open: 'Open it',
   withoutPictures: ', without pictures',
-  backupPeopleWhoHere: (date: string, rest: string) =>
+  backupFromPeopleWho: (date: string, rest: string) =>
     `A backup from ${date}${rest}. People who are already here are merged: nothing newer is lost.`,
   restoreEverything: 'Restore everything',
   restore: (size: number, count: number) => `Restore ${String(size)} of ${String(count)}`,
   cannotRead: ', cannot be read',
   notHereYet: ', not here yet',
-  hereAlready: ', already here',
+  alreadyHere: ', already here',
   removed: (date: string) => `, removed on ${date}`,
-  whatComes: 'What is restored',
+  whatRestored: 'What is restored',
   picturesBackup: (pictures: number) => `Pictures in the backup: ${String(pictures)}.`,
 } as const;
 
 export const retentionPanel = {
   noPeriodSet: 'no period set',
   year: 'a year',
-  keepPersonsDataAfter: 'After their last entry, keep a person’s data for',
-  nobodyPast: 'Nobody is past this period.',
-  pastNothingErasedBy: 'Past this period (nothing is erased automatically):',
+  afterTheirLastEntry: 'After their last entry, keep a person’s data for',
+  nobodyPastPeriod: 'Nobody is past this period.',
+  pastPeriodNothingErased: 'Past this period (nothing is erased automatically):',
   last: (date: string) => `, last ${date}`,
 } as const;
 
 export const storagePanel = {
-  browserSaysNothingIts: 'This browser does not report its storage.',
+  browserDoesNotReport: 'This browser does not report its storage.',
   browserHasPromisedKeep: 'This browser has promised to keep the data until you delete it.',
   browserHasNotPromised:
     'This browser has not promised to keep the data. It may delete it when storage runs low: back up often.',
-  ask: 'Ask it to keep the data',
+  askKeepData: 'Ask it to keep the data',
   used: ' used',
   about: (bytes: string) => ` of about ${bytes}`,
   nearlyFullBackUp:
@@ -125,35 +125,35 @@ export const storagePanel = {
 } as const;
 
 export const tablePanel = {
-  itsOwnId: 'Id',
+  id: 'Id',
   coldWarm: 'Cold or warm',
   measuredBy: 'Measured by',
   setAsideBecause: 'Set aside because',
   couldNotRead: (chosen: string, error: string) => `${chosen} could not be read: ${error}`,
-  readingsCameForWere: (added: number, words: string, value: number) =>
+  importedForWereAlready: (added: number, words: string, value: number) =>
     `${sayCount(added, 'reading')} imported for ${words}; ${String(value)} were already here.`,
-  nothingStored: (writeError: string) => `Nothing was saved. ${writeError}`,
+  nothingSaved: (writeError: string) => `Nothing was saved. ${writeError}`,
   readingsCsv: (words: string) => `${words} readings.csv`,
   readingsAsTable: 'Readings as a table',
-  whose: 'Readings of',
+  readings: 'Readings of',
   choosePerson: 'choose a person',
   saveTheirReadingsAs: 'Save their readings as CSV',
-  tableTakeCsv: 'Table to import (CSV)',
-  noTableCanCome: 'They have to agree before readings can be imported: ',
-  askThem: 'ask for consent',
-  tableCannotComeNothing: (failed: string) =>
+  tableImportCsv: 'Table to import (CSV)',
+  theyHaveAgreeBefore: 'They have to agree before readings can be imported: ',
+  askForConsent: 'ask for consent',
+  tableCannotImportedNothing: (failed: string) =>
     `This table cannot be imported. Nothing was changed. ${failed}`,
   noColumn: 'no column',
   of: ' of ',
-  rowsCanCome: ' rows can be imported.',
-  othersStayOut: ' The others are left out:',
+  rowsCanImported: ' rows can be imported.',
+  othersLeftOut: ' The others are left out:',
   more: (value: number) => `And ${String(value)} more.`,
-  takeReadings: (count: number) => `Import ${sayCount(count, 'reading')}`,
+  importWord: (count: number) => `Import ${sayCount(count, 'reading')}`,
 } as const;
 
 export const takenInLately = {
-  asBeforeWhatChanged: (words: string) =>
+  backHowBeforeImport: (words: string) =>
     `${words} is back to how it was before the import. Later changes are kept.`,
-  takenDuringLastDays: 'Imported in the last 30 days',
-  takeBack: 'undo import',
+  importedLastDays: 'Imported in the last 30 days',
+  undoImport: 'undo import',
 } as const;

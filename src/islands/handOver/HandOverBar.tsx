@@ -108,7 +108,7 @@ function TakeBack({ isCovered }: { isCovered: boolean }) {
       <Button type="submit" isPlain disabled={isPaused || pin === ''}>
         {say.takeBack}
       </Button>
-      <span role="alert">{isPaused ? say.notPinWaitHalf : tries > 0 ? say.notPin : ''}</span>
+      <span role="alert">{isPaused ? say.wrongPinWaitHalf : tries > 0 ? say.wrongPin : ''}</span>
     </form>
   );
 }

@@ -13,9 +13,9 @@ const Popover = lazy(async () => ({
 
 const AUTO: readonly (readonly [string, string])[] = [
   ['', 'never'],
-  ['2', say.minutesWithoutTouch],
-  ['5', say.minutesWithoutATouch],
-  ['15', say.minutesWithoutTouchWord],
+  ['2', say.minutesWithoutUse],
+  ['5', say.minutesWithoutUseWord],
+  ['15', say.minutesWithoutUse2],
 ];
 
 /** Hands the view that is open over to the person on the mat. */
@@ -49,7 +49,7 @@ export function HandOverButton() {
             }}
           >
             {state === null ? <ChoosePin /> : <Ready autoMinutes={state.autoMinutes} />}
-            <p className="mt-3 text-faint">{say.appThenStaysView}</p>
+            <p className="mt-3 text-faint">{say.appThenShowsOnly}</p>
           </Popover>
         </Suspense>
       )}

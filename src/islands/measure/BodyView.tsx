@@ -23,7 +23,7 @@ export function BodyView({ record }: { record: PersonRecord }) {
   ];
   return (
     <section data-testid="body-view">
-      <h2>{say.bodyGlance}</h2>
+      <h2>{say.bodyOverview}</h2>
       <p className="text-faint">{say.filledLeftSideAbove}</p>
       <BodyTable name="Ranges" rows={ranges} />
       <BodyTable name="Lengths" rows={lengths} />
@@ -44,7 +44,7 @@ function BodyTable({ name, rows }: { name: string; rows: readonly MeasureOvervie
             </th>
             <th scope="col">{say.left}</th>
             <th scope="col">{say.right}</th>
-            <th scope="col">{say.whatSays}</th>
+            <th scope="col">{say.whatShows}</th>
           </tr>
         </thead>
         <tbody>
@@ -69,7 +69,7 @@ function BodyRow({ row }: { row: MeasureOverview }) {
     ) : (
       <>
         {write(toTenths(now.value))} ± {write(toTenths(now.error))}
-        {isStale && <span className="text-faint">{say.dueAgain}</span>}
+        {isStale && <span className="text-faint">{say.reMeasure}</span>}
       </>
     );
   const [only, other] = row.sides;
@@ -99,9 +99,9 @@ function BodyRow({ row }: { row: MeasureOverview }) {
 /** What a difference of the legs calls for. */
 const LEG_LENGTH_WORDS: Readonly<Record<LegLengthAdvice, string>> = {
   unclear: '',
-  ordinary: say.ordinary,
+  ordinary: say.common,
   'to-note': say.eachSideSetUp,
-  'to-be-seen': say.moreThanCmDoctor,
+  'to-be-seen': say.moreThanCmSee,
 };
 
 /** In words: the sides against each other, what has changed, and what waits. */
@@ -128,7 +128,7 @@ function sayRow(
   const [pose, ...more] = blocks;
   if (pose !== undefined) {
     const others = more.length === 1 ? 'another' : say.morePoses(more.length);
-    said.push(more.length === 0 ? say.waitsFor(pose) : say.waitFor(pose, others));
+    said.push(more.length === 0 ? say.neededFor(pose) : say.neededForAnd(pose, others));
   }
   return said.filter((each) => each !== '').join(' ');
 }

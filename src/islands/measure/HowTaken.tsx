@@ -86,11 +86,11 @@ export function RoundWords() {
 
 const WAY_WORDS: Readonly<Record<MeasuringMethod, string>> = {
   typed: say.typed,
-  tape: say.byTapeWithIts,
-  inclinometer: say.fromInclinometer,
-  phone: say.fromPhone,
+  tape: say.byTapeMeasure,
+  inclinometer: say.byInclinometer,
+  phone: say.byPhone,
   stopwatch: say.byStopwatch,
-  photo: say.offPicture,
+  photo: say.fromPhoto,
 };
 
 /** How the numbers of this measure come in, as part of a sentence. */
@@ -103,7 +103,7 @@ export function WayChoice({ protocol }: { protocol: Protocol }) {
     <label>
       , {protocol.unit === 's' ? 'timed' : 'read'}{' '}
       <WordSelect
-        aria-label={say.howReadingComes}
+        aria-label={say.howReadingTaken}
         value={way}
         onChange={(event) => {
           setQuery({ by: event.target.value });

@@ -54,7 +54,7 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
             <li key={each}>{each}</li>
           ))}
         </ol>
-        <p className="text-faint">{say.spoiledBy(protocol.spoils.toLowerCase())}</p>
+        <p className="text-faint">{say.watchFor(protocol.spoils.toLowerCase())}</p>
         {protocol.caution !== 'None.' && <p className="font-semibold">{protocol.caution}</p>}
         <DemonstrationDrawing record={record} protocol={protocol} />
       </div>
@@ -182,7 +182,7 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
           <NotTaken key={String(side)} record={record} measure={measure} side={side} />
         ))}
       </div>
-      {way === 'typed' && <p className="text-faint">{say.enterSavesLeadsEmpty}</p>}
+      {way === 'typed' && <p className="text-faint">{say.enterSavesMovesEnter}</p>}
     </div>
   );
 }

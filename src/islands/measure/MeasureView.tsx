@@ -73,7 +73,7 @@ function AskFirst({ person }: { person: Person }) {
           <ProblemList problems={stops} />
         </StopPanel>
       ) : (
-        <Button onClick={noneOfThese}>{say.noneTheseGo}</Button>
+        <Button onClick={noneOfThese}>{say.noneTheseContinue}</Button>
       )}
       {told}
       <StopSigns person={person} />

@@ -97,7 +97,7 @@ export function ReadingField(props: ReadingFieldProps) {
   const makeReading = (value: number, text: string): Reading => {
     const at = new Date().toISOString();
     if (reading !== null) {
-      return { ...correctReading(reading, value, say.typedOver, at), raw: { typed: text } };
+      return { ...correctReading(reading, value, say.replaced, at), raw: { typed: text } };
     }
     return {
       id: newId,

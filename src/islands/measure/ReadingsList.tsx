@@ -56,7 +56,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
         {told.join(', ')}
         {corrected != null && say.first(write(corrected.from), corrected.reason)}
         {setAside != null && say.setAside(setAside.reason)}
-        {reading.isSimulated === true && say.simulatedCountsForNothing}
+        {reading.isSimulated === true && say.simulatedNotCounted}
         {reading.note !== '' && `; ${reading.note}`}
       </span>{' '}
       {open === null && (
@@ -82,7 +82,7 @@ function ReadingLine({ personId, reading }: { personId: string; reading: Reading
                 save(() => saveReading(personId, { ...reading, setAside: null }));
               }}
             >
-              {say.countAgain}
+              {say.includeAgain}
             </WordButton>
           )}
         </>
@@ -146,7 +146,7 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
     >
       {told}
       {asksValue && (
-        <Field label={say.rightValue}>
+        <Field label={say.correctValue}>
           <input
             autoFocus
             value={text}
@@ -167,9 +167,9 @@ function ChangeForm({ personId, reading, asksValue, onDone }: ChangeFormProps) {
         />
       </Field>
       <div className="my-4 flex flex-wrap gap-3">
-        <Button type="submit">{asksValue ? say.correctIt : say.setItAside}</Button>
+        <Button type="submit">{asksValue ? say.saveCorrection : say.setAside2}</Button>
         <Button isPlain onClick={onDone}>
-          {say.leave}
+          {say.cancel}
         </Button>
       </div>
       <ProblemList problems={problems} />

@@ -44,13 +44,13 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
       </p>
     );
   }
-  if (asked === 'working') return <p role="status">{say.solvingEveryPoseWith}</p>;
+  if (asked === 'working') return <p role="status">{say.workingOutEveryPose}</p>;
   if (!asked.ok) return <ProblemList problems={asked.problems} />;
   const { value } = asked;
   if (value.length === 0)
     return (
       <p role="status">
-        {record.readings.length === 0 ? say.noSetUpYet : say.nothingWorthRepeatingOne}
+        {record.readings.length === 0 ? say.thereNoSetUp : say.nothingWorthRepeatingOne}
       </p>
     );
   const only = sortByPosture(value.map((each) => each.measure));
@@ -71,7 +71,7 @@ export function RecheckView({ record, poseIds }: RecheckViewProps) {
               {most !== null && `; ${sayMost(most, unit)}`}
               {depthGain >= 0.1 && (
                 <span className="text-faint">
-                  {say.depthsSetUpsTogether(setUps, depthGain.toFixed(1))}
+                  {say.setUpsTogetherGain(setUps, depthGain.toFixed(1))}
                 </span>
               )}
             </li>

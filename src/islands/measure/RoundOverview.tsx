@@ -43,7 +43,7 @@ function countReadings(record: PersonRecord, measure: MeasureId): string {
 const TITLES: Readonly<Record<RoundKind, string>> = {
   short: say.shortRound,
   full: say.fullRound,
-  recheck: say.reCheck,
+  recheck: say.reMeasure,
 };
 
 interface OverviewProps {
@@ -72,7 +72,7 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
       </p>
       <GuardianLine person={record.person} />
       <p>
-        {say.oneReadingSideEnough(
+        {say.oneReadingPerSide(
           left.length === 0
             ? kind === 'short'
               ? say.everythingPosesNeedMeasured
@@ -86,7 +86,11 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
             onGo(next);
           }}
         >
-          {left.length === round.length ? 'Begin' : left.length === 0 ? say.measureAgain : say.go}
+          {left.length === round.length
+            ? 'Begin'
+            : left.length === 0
+              ? say.measureAgain
+              : say.continue}
           {': '}
           {getProtocol(next).name.toLowerCase()}
         </Button>
@@ -122,7 +126,7 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
             setWantsAll(!wantsAll);
           }}
         >
-          {wantsAll ? say.showOnlyWhatLeft : say.showWhatDoneToo}
+          {wantsAll ? say.showWhatLeft : say.showAll}
         </WordButton>
       )}
       {record.readings.length > 0 && <BodyView record={record} />}
@@ -136,7 +140,7 @@ function GuardianLine({ person }: { person: Person }) {
   const { guardian } = person.intake;
   return (
     <p className="font-semibold">
-      {say.underNoEndRange(guardian === '' ? say.nobodyNamedYet : `: ${guardian}.`)}
+      {say.underNoEndRange(guardian === '' ? say.noGuardianNamedYet : `: ${guardian}.`)}
     </p>
   );
 }
@@ -155,7 +159,7 @@ function PoseChoice({ chosen }: { chosen: readonly string[] }) {
   return (
     <details className="*:[div]:max-w-248 *:[div]:columns-[14rem]">
       <summary>
-        {say.forMeasures(
+        {say.forWord(
           isAll ? say.everyPose : chosen.length === 1 ? say.onePose : say.poses(chosen.length),
           findShortRound(chosen).length,
         )}

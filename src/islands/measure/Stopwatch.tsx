@@ -92,7 +92,7 @@ export function Stopwatch({ record, protocol, slots, how, onNext }: StopwatchPro
     >
       <div className={clsx(LIVE_ROW, next?.side === 'right' && ON_THE_RIGHT)}>
         <p className="m-0 font-serif text-[3.5rem] leading-none font-semibold max-phone:text-[2.6rem]">
-          {next?.side ?? say.allTaken}
+          {next?.side ?? say.allSaved}
         </p>
         <p className="m-0 min-w-[5.2ch] text-right text-[7rem] leading-none whitespace-nowrap max-phone:min-w-[4.4ch] max-phone:text-[4.2rem] [&_span]:text-[3rem]">
           {seconds.toFixed(1)}

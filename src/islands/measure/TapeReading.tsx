@@ -46,7 +46,7 @@ export function TapeReading(props: TapeReadingProps) {
   const known = lengthsOf(reading);
 
   if (body === null) {
-    return row === 0 ? <p className="font-semibold">{say.tapeNeedsLegsHeights}</p> : null;
+    return row === 0 ? <p className="font-semibold">{say.tapeMeasureNeedsLegs}</p> : null;
   }
   const take = (): boolean => {
     const given: Record<string, number> = {};

@@ -20,13 +20,13 @@ function sayDifference(
   { difference, smallestReal, verdict }: Comparison,
   write: (value: number) => string,
 ): string {
-  if (verdict === 'other-state') return text.notComparedColdWarm;
+  if (verdict === 'other-state') return text.notComparedOneCold;
   if (verdict === 'other-posture') return text.notComparedTakenAnother;
-  if (verdict === 'other-measurer') return text.notCalledChangeSomeone;
+  if (verdict === 'other-measurer') return text.notComparedSomeoneElse;
   const signed = `${difference < 0 ? '−' : '+'} ${write(Math.abs(difference))}`;
   return verdict === 'real'
-    ? text.moreThanMeasuringError(signed, write(smallestReal))
-    : text.insideMeasuringError(signed, write(smallestReal));
+    ? text.beyondMeasuringError(signed, write(smallestReal))
+    : text.withinMeasuringError(signed, write(smallestReal));
 }
 
 /** Left against right, against their own error. */
@@ -47,7 +47,7 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
     return (
       <div className="col-span-full font-semibold">
         {swapped.message} {swapped.hint}{' '}
-        <WordButton onClick={changeOver}>{text.changeThemOver}</WordButton>
+        <WordButton onClick={changeOver}>{text.swapLeftRight}</WordButton>
         {told}
       </div>
     );
@@ -61,7 +61,7 @@ export function SidesLine({ record, measure }: { record: PersonRecord; measure: 
     <p className="col-span-full">
       {verdict === 'noise'
         ? text.noClearDifferenceBetween(apart, error)
-        : text.hasLessMoreThan(difference < 0 ? 'left' : 'right', apart, error)}
+        : text.hasLessBeyondMeasuring(difference < 0 ? 'left' : 'right', apart, error)}
     </p>
   );
 }
@@ -101,7 +101,7 @@ export function ValueLine({ record, measure, side, before }: ValueLineProps) {
         {isOld && <span className="text-faint">, {writeDate(value.takenAt)}</span>}
       </p>
       <details>
-        <summary className="text-faint">{text.howSure}</summary>
+        <summary className="text-faint">{text.accuracy}</summary>
         {explainError(value).map((each) => (
           <p key={each}>{each}</p>
         ))}

@@ -1,24 +1,24 @@
 import { sayCount } from '../../core/units/sayCount.ts';
 
 export const bodyView = {
-  bodyGlance: 'Body overview',
+  bodyOverview: 'Body overview',
   filledLeftSideAbove:
     'Filled: left side above the line, right side below it; the whisker is one standard error. The grey band is where most people are: a check, never a target; its source is named where it is published, otherwise it is our own choice. Open: the first value. Only differences beyond measuring error are mentioned.',
   drawing: 'Drawing',
   left: 'left',
   right: 'right',
-  whatSays: 'What it shows',
+  whatShows: 'What it shows',
   aboutEstimated: (words: string) => `about ${words}, estimated`,
-  dueAgain: ', to re-measure',
-  ordinary: 'That is common.',
+  reMeasure: ', to re-measure',
+  common: 'That is common.',
   eachSideSetUp: 'Each side is set up with its own leg. If it is new, see a professional.',
-  moreThanCmDoctor: 'More than 2 cm: see a doctor or physiotherapist.',
+  moreThanCmSee: 'More than 2 cm: see a doctor or physiotherapist.',
   hasLess: (less: string, round: string) => `${less} has ${round} less.`,
   since: (value: string, sign: string, round: string, since: string) =>
     `${value}: ${sign} ${round} since ${since}.`,
   morePoses: (count: number) => `${String(count)} more poses`,
-  waitsFor: (pose: string) => `Needed for ${pose}.`,
-  waitFor: (pose: string, others: string) => `Needed for ${pose} and ${others}.`,
+  neededFor: (pose: string) => `Needed for ${pose}.`,
+  neededForAnd: (pose: string, others: string) => `Needed for ${pose} and ${others}.`,
 } as const;
 
 export const howTaken = {
@@ -29,12 +29,12 @@ export const howTaken = {
   by: 'by ',
   whoMeasuresWord: 'who measures?',
   typed: 'typed in',
-  byTapeWithIts: 'by tape measure',
-  fromInclinometer: 'by inclinometer',
-  fromPhone: 'by this phone',
+  byTapeMeasure: 'by tape measure',
+  byInclinometer: 'by inclinometer',
+  byPhone: 'by this phone',
   byStopwatch: 'by stopwatch',
-  offPicture: 'from a photo',
-  howReadingComes: 'how the reading is taken',
+  fromPhoto: 'from a photo',
+  howReadingTaken: 'how the reading is taken',
 } as const;
 
 export const measureStep = {
@@ -42,10 +42,10 @@ export const measureStep = {
   of: (value: number, count: number, posture: string) =>
     `${String(value)} of ${String(count)}, ${posture}`,
   by: (capitalise: string, listWords: string) => `${capitalise}; by ${listWords}.`,
-  spoiledBy: (value: string) => `Watch for: ${value}`,
+  watchFor: (value: string) => `Watch for: ${value}`,
   next: (value: string) => `Next: ${value}`,
   notTaken: 'not to be taken. ',
-  enterSavesLeadsEmpty:
+  enterSavesMovesEnter:
     'Enter saves and moves on. Enter on an empty field skips it. Lengths may be written as 34 1/2 in, 3\'2" or 86.5 cm.',
 } as const;
 
@@ -55,7 +55,7 @@ export const measureView = {
   askTheseYourOwn:
     'Ask these in your own words. A yes in one of the first three groups means no measuring and no set-up until it is cleared. Ask before you touch.',
   stopHere: 'Stop here',
-  noneTheseGo: 'None of these, continue',
+  noneTheseContinue: 'None of these, continue',
 } as const;
 
 export const notTaken = {
@@ -70,7 +70,7 @@ export const notTaken = {
 } as const;
 
 export const readingField = {
-  typedOver: 'replaced',
+  replaced: 'replaced',
   notSavedYet: 'not saved yet',
   notSavedEnteredElsewhere: (value: string) =>
     `Not saved: ${value} was entered elsewhere in the meantime. `,
@@ -84,25 +84,25 @@ export const readingsList = {
   measure: (rest: string) => `${rest} of this measure`,
   first: (words: string, reason: string) => `; first ${words}, ${reason}`,
   setAside: (reason: string) => `; set aside: ${reason}`,
-  simulatedCountsForNothing: '; simulated, not counted',
+  simulatedNotCounted: '; simulated, not counted',
   correct: 'correct',
   setAsideWord: 'set aside',
-  countAgain: 'include again',
-  rightValue: 'Correct value',
+  includeAgain: 'include again',
+  correctValue: 'Correct value',
   why: 'Why',
-  correctIt: 'Save correction',
-  setItAside: 'Set aside',
-  leave: 'Cancel',
+  saveCorrection: 'Save correction',
+  setAside2: 'Set aside',
+  cancel: 'Cancel',
 } as const;
 
 export const recheckView = {
   whichReadingsWorthRepeating: 'Which readings are worth repeating?',
-  solvingEveryPoseWith: 'Working out every pose with one more reading…',
-  noSetUpYet: 'There is no set-up yet to improve.',
+  workingOutEveryPose: 'Working out every pose with one more reading…',
+  thereNoSetUp: 'There is no set-up yet to improve.',
   nothingWorthRepeatingOne:
     'Nothing is worth repeating: one more reading would hardly change a set-up.',
   worthRepeating: 'Worth repeating',
-  depthsSetUpsTogether: (setUps: number, value: string) =>
+  setUpsTogetherGain: (setUps: number, value: string) =>
     `; ${String(setUps)} set-ups together gain ${value} of depth`,
   measureTheseAgain: 'Measure these again',
 } as const;
@@ -113,25 +113,25 @@ export const roundOverview = {
   notYetOf: (side: string) => `${side} not yet`,
   shortRound: 'A short round',
   fullRound: 'A full round',
-  reCheck: 'Re-measure',
+  reMeasure: 'Re-measure',
   bothKeptWithEach: '. Both are kept with each reading.',
   everythingPosesNeedMeasured: 'Everything that the poses need is measured.',
   everythingHereMeasured: 'Everything here is measured.',
   measuresLeft: (count: number, count2: number) =>
     `${String(count)} of ${String(count2)} measures left.`,
-  oneReadingSideEnough: (rest: string) =>
+  oneReadingPerSide: (rest: string) =>
     `${rest} One reading per side is enough to begin; two are more accurate. Stop at the first firm resistance; never press.`,
   measureAgain: 'Measure again',
-  go: 'Continue',
+  continue: 'Continue',
   seeSetUp: 'See the set-up',
-  showOnlyWhatLeft: 'Show what is left',
-  showWhatDoneToo: 'Show all',
-  nobodyNamedYet: '. No guardian is named yet.',
+  showWhatLeft: 'Show what is left',
+  showAll: 'Show all',
+  noGuardianNamedYet: '. No guardian is named yet.',
   underNoEndRange: (rest: string) => `Under 18: no end of range, with a guardian present${rest}`,
   everyPose: 'every pose',
   onePose: 'one pose',
   poses: (count: number) => sayCount(count, 'pose'),
-  forMeasures: (rest: string, count: number) => `For ${rest}: ${sayCount(count, 'measure')}`,
+  forWord: (rest: string, count: number) => `For ${rest}: ${sayCount(count, 'measure')}`,
   whatPosesNeed: 'what the poses need',
   measure: 'Measure ',
   or: ', or ',
@@ -140,33 +140,33 @@ export const roundOverview = {
 
 export const stopwatch = {
   stopwatch: 'Stopwatch',
-  allTaken: 'all saved',
+  allSaved: 'all saved',
   nextMeasure: 'Next measure',
   space: 'Space',
   undo: 'Undo ',
 } as const;
 
 export const tapeReading = {
-  tapeNeedsLegsHeights: 'The tape measure needs this leg’s heights. Measure them first.',
+  tapeMeasureNeedsLegs: 'The tape measure needs this leg’s heights. Measure them first.',
   reading: (value: string) => `, ${value} reading`,
 } as const;
 
 export const valueLine = {
-  notComparedColdWarm: 'not compared: one was cold, one warm',
+  notComparedOneCold: 'not compared: one was cold, one warm',
   notComparedTakenAnother: 'not compared: taken in another posture',
-  notCalledChangeSomeone: 'not compared: someone else measured',
-  moreThanMeasuringError: (signed: string, words: string) =>
+  notComparedSomeoneElse: 'not compared: someone else measured',
+  beyondMeasuringError: (signed: string, words: string) =>
     `${signed}, beyond the measuring error of ${words}`,
-  insideMeasuringError: (signed: string, words: string) =>
+  withinMeasuringError: (signed: string, words: string) =>
     `${signed}, within the measuring error of ${words}`,
-  changeThemOver: 'Swap left and right',
+  swapLeftRight: 'Swap left and right',
   noClearDifferenceBetween: (apart: string, error: string) =>
     `No clear difference between left and right: ${apart}, within the measuring error of ${error}.`,
-  hasLessMoreThan: (rest: string, apart: string, error: string) =>
+  hasLessBeyondMeasuring: (rest: string, apart: string, error: string) =>
     `The ${rest} has ${apart} less, beyond the measuring error of ${error}.`,
   noReadingYet: 'no reading yet',
   spread: (words: string) => `, spread ${words}`,
-  howSure: 'Accuracy',
+  accuracy: 'Accuracy',
   before: (words: string, date: string, difference: string) =>
     `before: ${words}, ${date}; ${difference}`,
 } as const;
@@ -175,26 +175,26 @@ export const confirmationChoice = {
   tone: 'a tone',
   voice: 'a voice',
   noSound: 'no sound',
-  confirmedBy: 'Each reading is confirmed by ',
+  eachReadingConfirmedBy: 'Each reading is confirmed by ',
 } as const;
 
 export const liveReading = {
   liveReading: 'Live reading',
-  practiceWithSimulation: 'Practising with a simulation.',
-  itsReadingsMarkedCount: 'Its readings are marked and not counted.',
+  practisingWithSimulation: 'Practising with a simulation.',
+  itsReadingsMarkedNot: 'Its readings are marked and not counted.',
   personMadeUpSo: 'This person is made up, so its readings count.',
-  allTaken: 'all saved',
+  allSaved: 'all saved',
   oneSide: 'one side',
-  lastReadingNotStored: 'The last reading is not saved yet.',
+  lastReadingNotSaved: 'The last reading is not saved yet.',
   nextMeasure: 'Next measure',
-  take: 'Save',
+  save: 'Save',
   space: 'Space',
   zero: 'Zero ',
   undo: 'Undo ',
   battery: (batteryPercent: number) => ` Battery ${String(batteryPercent)} %.`,
-  restThreeSecondsTakes: ' Or hold still for 3 seconds to save.',
+  holdStillForSeconds: ' Or hold still for 3 seconds to save.',
   noInclinometerConnected: 'No inclinometer is connected.',
-  numbersCanTypedBelow: 'Type the number below, or use this phone.',
+  typeNumberBelowUse: 'Type the number below, or use this phone.',
   practiseWithSimulation: 'Practise with a simulation',
 } as const;
 
@@ -208,7 +208,7 @@ export const phoneStart = {
 } as const;
 
 export const standInPanel = {
-  leadSimulatedLimbBy: 'Move the simulated limb',
+  moveSimulatedLimb: 'Move the simulated limb',
   limb: (deg: number) => `The limb is at ${String(deg)}°`,
   poorContact: ' poor contact',
   breakConnection: 'Break the connection',
@@ -219,17 +219,17 @@ export const photoReading = {
   knownLength: 'Known length',
   savedMarkAgainFor: (value: string, words: string) =>
     `${value} ${words} is saved. Mark again for another reading.`,
-  readingOffPicture: 'Reading from a photo',
-  notKeptNobodyHas: ' and is not kept, because they have not agreed to pictures.',
+  readingFromPhoto: 'Reading from a photo',
+  notKeptBecauseThey: ' and is not kept, because they have not agreed to pictures.',
   withoutPlaceDateRotation: ', without place, date or rotation in it.',
   standWellBackSquare: (rest: string) =>
     `Stand well back and square to the body, the camera level with its middle, a known length next to the limb. The picture stays in this browser${rest}`,
   straightenedBy: 'Straightened by ',
   somethingUpright: 'something upright',
   floorLine: 'the floor line',
-  everyReadingTaken: 'All readings are saved',
-  take: (value: string, value2: string) => `Save ${value} ${value2}`,
-  suchPicturesLieWithin:
+  allReadingsSaved: 'All readings are saved',
+  save: (value: string, value2: string) => `Save ${value} ${value2}`,
+  suchPhotosLieWithin:
     '95 of 100 such photos lie within the ±: marks placed within 2 of 800 pixels, the camera turned by up to 10°.',
   onePictureKept: 'One picture is kept',
   picturesKept: (count: number) => `${String(count)} pictures are kept`,

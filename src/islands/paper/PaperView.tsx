@@ -57,7 +57,7 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
   const all = [...POSES, ...(kind === 'template' ? [] : LYING_POSES)];
   return (
     <form className="print:hidden">
-      <Field label={say.what}>
+      <Field label={say.template}>
         <select
           value={kind}
           onChange={(event) => {
@@ -71,7 +71,7 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
           ))}
         </select>
       </Field>
-      <Field label={say.on}>
+      <Field label={say.paperSize}>
         <select
           value={paper}
           onChange={(event) => {
@@ -141,7 +141,7 @@ function Pages({ request, record }: PagesProps) {
   const answer = useAnswer(JSON.stringify({ ...request, record: request.record.revision }), () =>
     makePages(request),
   );
-  if (answer === null) return <p className="text-faint">{say.layingOut}</p>;
+  if (answer === null) return <p className="text-faint">{say.preparingPages}</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const { pages, problems } = answer.value;
   const [first] = pages;
@@ -174,7 +174,7 @@ function Pages({ request, record }: PagesProps) {
               {say.saveAsPdf}
             </Button>
           </div>
-          <p className="text-faint print:hidden">{say.printEveryPageHas}</p>
+          <p className="text-faint print:hidden">{say.printEachPageHas}</p>
           <ol>
             {pages.map((page) => (
               <PageItem key={page.name} page={page} />

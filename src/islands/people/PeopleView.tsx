@@ -121,7 +121,7 @@ function NobodyYet() {
           write(loadDemo);
         }}
       >
-        {say.lookAroundWithMade}
+        {say.tryWithMadeUp}
       </Button>
       {told}
     </div>
@@ -133,7 +133,7 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
   const query = `?id=${encodeURIComponent(row.id)}`;
   const stopped = findStopSigns(row.person).length > 0;
   const state = stopped
-    ? say.stopSignSet
+    ? say.stopSign
     : latest === null
       ? say.notMeasuredYet
       : say.measured(latest === undefined ? '…' : writeDate(latest));
@@ -148,10 +148,10 @@ function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void })
       </a>
       <span className={stopped ? 'font-bold text-stop' : 'text-faint'}>{state}</span>
       <span className="flex flex-wrap items-center gap-x-[1.1rem] gap-y-1 *:inline-flex *:min-h-11 *:items-center">
-        <a href={`/person${query}`}>{say.whatMind}</a>
-        <a href={`/measure${query}`}>{say.measure}</a>
-        <a href={`/set-up${query}`}>{say.setUp}</a>
-        <a href={`/session${query}`}>{say.mat}</a>
+        <a href={`/person${query}`}>{say.health}</a>
+        <a href={`/measure${query}`}>{say.measures}</a>
+        <a href={`/set-up${query}`}>{say.setUps}</a>
+        <a href={`/session${query}`}>{say.session}</a>
         <WordButton className="text-faint" onClick={onRemove}>
           {say.remove}
           <span className="sr-only"> {row.person.name}</span>

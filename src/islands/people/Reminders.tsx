@@ -15,9 +15,9 @@ export function Reminders() {
       {backup?.isDue === true &&
         (backup.madeAt === null
           ? say.thereNoBackupYet
-          : say.lastBackupThereNewer(writeDate(backup.madeAt)))}
-      {isFull && say.browsersRoomForData}
-      <a href="/files">{backup?.isDue === true ? say.backUp : say.seeFilesPage}</a>
+          : say.lastBackupFromThere(writeDate(backup.madeAt)))}
+      {isFull && say.browsersStorageNearlyFull}
+      <a href="/files">{backup?.isDue === true ? say.backUp : say.seeFiles}</a>
     </p>
   );
 }

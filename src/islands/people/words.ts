@@ -6,14 +6,14 @@ export const peopleView = {
     `Nobody is called “${search}”. Clear the search, or add them below.`,
   nobodyYetWriteName:
     'Nobody yet. Write a name below: a short round of measures comes next, then the first set-up.',
-  lookAroundWithMade: 'Try it with made-up people',
-  stopSignSet: 'stop sign',
+  tryWithMadeUp: 'Try it with made-up people',
+  stopSign: 'stop sign',
   notMeasuredYet: 'not measured yet',
   measured: (rest: string) => `measured ${rest}`,
-  whatMind: 'Health',
-  measure: 'Measures',
-  setUp: 'Set-ups',
-  mat: 'Session',
+  health: 'Health',
+  measures: 'Measures',
+  setUps: 'Set-ups',
+  session: 'Session',
   remove: 'remove',
   nameEmptyWriteWhat: 'Name is empty. Write what you call this person.',
   someoneNew: 'Someone new',
@@ -25,9 +25,9 @@ export const peopleView = {
 
 export const reminders = {
   thereNoBackupYet: 'There is no backup yet. ',
-  lastBackupThereNewer: (date: string) =>
+  lastBackupFromThere: (date: string) =>
     `The last backup is from ${date}, and there is newer data. `,
-  browsersRoomForData: 'This browser’s storage is nearly full. ',
+  browsersStorageNearlyFull: 'This browser’s storage is nearly full. ',
   backUp: 'Back up',
-  seeFilesPage: 'See Files',
+  seeFiles: 'See Files',
 } as const;

@@ -6,9 +6,9 @@ import { Field } from '../shared/ui/Field.tsx';
 import { aboutForm as say } from './words.ts';
 
 const EXPERIENCE: readonly { readonly value: Experience; readonly words: string }[] = [
-  { value: 'new', words: say.newKeepsTenthEvery },
-  { value: 'steady', words: say.steadyKeepsTwentiethReserve },
-  { value: 'seasoned', words: say.seasonedKeepsNothingReserve },
+  { value: 'new', words: say.newHoldsBackTenth },
+  { value: 'steady', words: say.steadyHoldsBackTwentieth },
+  { value: 'seasoned', words: say.seasonedHoldsNothingBack },
 ];
 
 const NAME: PersonAnswer = {
@@ -33,7 +33,7 @@ const BODY_MASS: PersonAnswer = {
   write: (_, text) => ({ bodyMassKg: toNumber(text) }),
 };
 
-const checkName = (text: string): string | null => (text === '' ? say.nameNeededNotSaved : null);
+const checkName = (text: string): string | null => (text === '' ? say.nameEmptyNotSaved : null);
 
 /** A number that may be left out; one that cannot be right is said and not saved. */
 const checkNumber =
@@ -45,7 +45,7 @@ const checkNumber =
       ? null
       : say.notFromNotSaved(label, text, whole ? say.year : say.number, low, high);
   };
-const checkBirthYear = checkNumber(say.born, [1900, 2100], true);
+const checkBirthYear = checkNumber(say.birthYear, [1900, 2100], true);
 const checkBodyMass = checkNumber(say.bodyMassKgOptional, [10, 400], false);
 
 /** Who someone is, and what the sums need of it. */
@@ -73,7 +73,7 @@ export function AboutForm({ person }: { person: Person }) {
       {experience.told}
       <div className="grid max-w-120 grid-cols-2 gap-4">
         <SavedField
-          label={say.born}
+          label={say.birthYear}
           person={person}
           answer={BIRTH_YEAR}
           check={checkBirthYear}
@@ -87,7 +87,7 @@ export function AboutForm({ person }: { person: Person }) {
           inputMode="decimal"
         />
       </div>
-      <Field label={say.referenceBandsOnlyWhat}>
+      <Field label={say.referenceRangesShownNext}>
         <select
           value={person.sexForReference ?? ''}
           onChange={(event) => {
@@ -97,13 +97,13 @@ export function AboutForm({ person }: { person: Person }) {
           }}
         >
           <option value="">{say.notSaid}</option>
-          <option value="female">{say.women}</option>
-          <option value="male">{say.men}</option>
+          <option value="female">{say.forWomen}</option>
+          <option value="male">{say.forMen}</option>
         </select>
       </Field>
       {reference.told}
       <SavedField label={say.privateNotesNeverPrinted} person={person} answer={NOTES} rows={3} />
-      <p className="text-faint">{say.everythingHereSavedAs}</p>
+      <p className="text-faint">{say.eachFieldSavedWhen}</p>
     </div>
   );
 }

@@ -7,7 +7,7 @@ const quote = (text: string): string => (text === '' ? 'nothing' : `“${text}�
 
 const sayAnswerChange = ({ field, from, to, isEarlier }: AnswerChange): string =>
   isEarlier === true
-    ? say.beforeLaterAnswerCame(nameField(field), quote(to))
+    ? say.beforeFileBroughtLater(nameField(field), quote(to))
     : `${nameField(field)}: ${quote(from)} → ${quote(to)}`;
 
 /** Older files do not say when something was answered. */

@@ -8,8 +8,8 @@ const QUESTIONS: readonly {
   readonly words: string;
 }[] = [
   { field: 'hurts', words: say.whatHurtsWhen },
-  { field: 'operations', words: say.whatOperatedBrokenWhen },
-  { field: 'wishes', words: say.whatDoTheyCome },
+  { field: 'operations', words: say.anyOperationsFracturesWhen },
+  { field: 'wishes', words: say.whatTheyHopingFor },
 ];
 
 const answerOf = (field: 'hurts' | 'operations' | 'wishes' | 'guardian'): PersonAnswer => ({
@@ -44,7 +44,7 @@ export function IntakeForm({ person }: { person: Person }) {
           answer={INTAKE_ANSWERS.guardian}
         />
       )}
-      <p className="text-faint">{say.everyAnswerMayLeft}</p>
+      <p className="text-faint">{say.allAnswersOptionalChanges}</p>
     </div>
   );
 }

@@ -26,7 +26,7 @@ export function PersonView() {
       <PersonHeader person={person} here="person" />
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-16 gap-y-6 pt-2 max-phone:grid-cols-[minmax(0,1fr)]">
         <section>
-          <h1>{say.whatMind}</h1>
+          <h1>{say.health}</h1>
           <p className="text-faint">
             {person.cautionsAskedAt === null
               ? say.notAskedYetNothing
@@ -38,10 +38,10 @@ export function PersonView() {
         <section>
           <h2>{say.who}</h2>
           <AboutForm person={person} key={person.id} />
-          <h2>{say.whatTheyTold}</h2>
+          <h2>{say.theirOwnWords}</h2>
           <IntakeForm person={person} key={`intake ${person.id}`} />
           <HistoryList person={person} />
-          <h2>{say.dueAgain}</h2>
+          <h2>{say.reMeasure}</h2>
           <DueList record={record} />
           <TheirData person={person} key={`data ${person.id}`} />
         </section>
@@ -76,7 +76,7 @@ function DueList({ record }: { record: PersonRecord }) {
   if (values.length === 0) {
     return (
       <p>
-        {say.nothingMeasuredYet}
+        {say.noMeasuresYet}
         <a href={`/measure?id=${encodeURIComponent(record.person.id)}`}>{say.startShortRound}</a>
       </p>
     );
@@ -84,7 +84,7 @@ function DueList({ record }: { record: PersonRecord }) {
   const stale = values.filter((each) =>
     isStale(each.measure, each.takenAt, now, record.person.birthYear),
   );
-  if (stale.length === 0) return <p>{say.everyValueFresh}</p>;
+  if (stale.length === 0) return <p>{say.nothingReMeasure}</p>;
   return (
     <ul className="grid gap-[0.35rem]" data-testid="due">
       {stale.map((each) => (

@@ -34,7 +34,7 @@ export function TheirData({ person }: { person: Person }) {
               write(() => withdrawAll(person.id));
             }}
           >
-            {say.theyWithdraw}
+            {say.theyWithdrawConsent}
           </WordButton>
         </p>
       )}
@@ -91,7 +91,7 @@ function Pictures({ person }: { person: Person }) {
           {since === null
             ? say.theyAgreePictures
             : count === 0
-              ? say.theyWithdraw
+              ? say.theyWithdrawConsent
               : say.theyWithdrawDelete(count === 1 ? say.picture : say.all(count))}
         </WordButton>
       </p>
@@ -129,7 +129,7 @@ function Erasure({ person }: { person: Person }) {
           {say.eraseNow}
         </Button>
       </div>
-      <p className="text-faint">{say.someoneRemovedCanBrought(REMOVED_DAYS)}</p>
+      <p className="text-faint">{say.removedPersonCanRestored(REMOVED_DAYS)}</p>
       {isAsking && (
         <StopPanel role="alert">
           <p>{say.everyReadingSessionSet(person.name)}</p>
@@ -139,7 +139,7 @@ function Erasure({ person }: { person: Person }) {
                 write(() => leave(erasePerson(person.id)));
               }}
             >
-              {say.eraseEverything(person.name)}
+              {say.eraseAllData(person.name)}
             </Button>
             <Button
               isPlain
@@ -147,7 +147,7 @@ function Erasure({ person }: { person: Person }) {
                 setIsAsking(false);
               }}
             >
-              {say.leave}
+              {say.cancel}
             </Button>
           </div>
         </StopPanel>

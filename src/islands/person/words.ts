@@ -1,26 +1,26 @@
 export const aboutForm = {
-  newKeepsTenthEvery: 'New: holds back a tenth of every range',
-  steadyKeepsTwentiethReserve: 'Steady: holds back a twentieth',
-  seasonedKeepsNothingReserve: 'Seasoned: holds nothing back for experience',
-  nameNeededNotSaved: 'Name is empty. It is not saved.',
+  newHoldsBackTenth: 'New: holds back a tenth of every range',
+  steadyHoldsBackTwentieth: 'Steady: holds back a twentieth',
+  seasonedHoldsNothingBack: 'Seasoned: holds nothing back for experience',
+  nameEmptyNotSaved: 'Name is empty. It is not saved.',
   year: 'a year',
   number: 'a number',
   notFromNotSaved: (label: string, text: string, rest: string, low: number, high: number) =>
     `${label}: “${text}” is not ${rest} from ${String(low)} to ${String(high)}. It is not saved.`,
-  born: 'Birth year',
+  birthYear: 'Birth year',
   bodyMassKgOptional: 'Body mass in kg (optional)',
   name: 'Name',
   experience: 'Experience',
-  referenceBandsOnlyWhat: 'Reference ranges shown next to the values',
+  referenceRangesShownNext: 'Reference ranges shown next to the values',
   notSaid: 'not said',
-  women: 'for women',
-  men: 'for men',
+  forWomen: 'for women',
+  forMen: 'for men',
   privateNotesNeverPrinted: 'Private notes (never printed)',
-  everythingHereSavedAs: 'Each field is saved when you leave it.',
+  eachFieldSavedWhen: 'Each field is saved when you leave it.',
 } as const;
 
 export const historyList = {
-  beforeLaterAnswerCame: (field: string, quote: string) =>
+  beforeFileBroughtLater: (field: string, quote: string) =>
     `${field}: ${quote}, before a file brought a later answer`,
   oneChange: 'One change',
   changes: (count: number) => `${String(count)} changes`,
@@ -29,25 +29,25 @@ export const historyList = {
 
 export const intakeForm = {
   whatHurtsWhen: 'What hurts, and when?',
-  whatOperatedBrokenWhen: 'Any operations or fractures, and when?',
-  whatDoTheyCome: 'What are they hoping for?',
+  anyOperationsFracturesWhen: 'Any operations or fractures, and when?',
+  whatTheyHopingFor: 'What are they hoping for?',
   underGuardianWhoPresent: 'Under 18: the guardian who is present',
-  everyAnswerMayLeft: 'All answers are optional. Changes are kept with their date.',
+  allAnswersOptionalChanges: 'All answers are optional. Changes are kept with their date.',
 } as const;
 
 export const personView = {
-  whatMind: 'Health',
+  health: 'Health',
   notAskedYetNothing:
     'Not asked yet. Nothing here is a diagnosis; local rules for teachers come first.',
   lastAskedNothingHere: (date: string) =>
     `Last asked ${date}. Nothing here is a diagnosis; local rules for teachers come first.`,
   who: 'Who',
-  whatTheyTold: 'In their own words',
-  dueAgain: 'To re-measure',
+  theirOwnWords: 'In their own words',
+  reMeasure: 'To re-measure',
   clearedBy: (clearedBy: string) => `, cleared by ${clearedBy}`,
-  nothingMeasuredYet: 'No measures yet. ',
+  noMeasuresYet: 'No measures yet. ',
   startShortRound: 'Start a short round',
-  everyValueFresh: 'Nothing to re-measure.',
+  nothingReMeasure: 'Nothing to re-measure.',
 } as const;
 
 export const theirData = {
@@ -55,7 +55,7 @@ export const theirData = {
   wording: (consentWording: string) => ` (wording of ${consentWording})`,
   withWord: (guardian: string) => `, with ${guardian}`,
   agreed: (date: string, rest: string, rest2: string) => `Agreed on ${date}${rest}${rest2}. `,
-  theyWithdraw: 'They withdraw consent',
+  theyWithdrawConsent: 'They withdraw consent',
   saveTheirOwnCopy: 'Save their own copy',
   pageReadWithCharts:
     'A page to read, with charts, pictures and your notes, and the person file. It is not encrypted.',
@@ -73,10 +73,10 @@ export const theirData = {
   theyWithdrawDelete: (rest: string) => `They withdraw it: delete ${rest}`,
   remove: 'Remove',
   eraseNow: 'Erase now',
-  someoneRemovedCanBrought: (REMOVED_DAYS: number) =>
+  removedPersonCanRestored: (REMOVED_DAYS: number) =>
     `A removed person can be restored for ${String(REMOVED_DAYS)} days. After that, all their data is erased automatically.`,
   everyReadingSessionSet: (person: string) =>
     `Every reading, session, set-up, picture and note of ${person} is deleted from this browser now and cannot be recovered. Backups and files that you saved stay as they are: delete them too.`,
-  eraseEverything: (person: string) => `Erase all data of ${person}`,
-  leave: 'Cancel',
+  eraseAllData: (person: string) => `Erase all data of ${person}`,
+  cancel: 'Cancel',
 } as const;

@@ -9,7 +9,7 @@ import { findings as say } from './words.ts';
 /** What a picture shows beside its plan; what differs by more than the error comes first. */
 export function Findings({ findings }: { findings: readonly PoseFinding[] | null }) {
   const unit = useUnit();
-  if (findings === null) return <p>{say.comparisonStandsHereOnce}</p>;
+  if (findings === null) return <p>{say.comparisonAppearsHereOnce}</p>;
   const sorted = findings.toSorted((a, b) => Number(a.isAsPlanned) - Number(b.isAsPlanned));
   const different = findings.filter((each) => !each.isAsPlanned).length;
   return (
@@ -22,7 +22,7 @@ export function Findings({ findings }: { findings: readonly PoseFinding[] | null
             : say.thingsDiffer(different)}
       </h2>
       <Table look="list" data-testid="holds">
-        <caption className="sr-only">{say.photoBesidePlan}</caption>
+        <caption className="sr-only">{say.photoComparedWithPlan}</caption>
         <TableHead columns={['What', 'Planned', 'Seen', 'Error', 'So it']} />
         <tbody>
           {sorted.map(({ id, name, unit: own, planned, seen, error, isAsPlanned, words }) => (
@@ -36,7 +36,7 @@ export function Findings({ findings }: { findings: readonly PoseFinding[] | null
           ))}
         </tbody>
       </Table>
-      <p className="text-faint">{say.differenceInsideErrorNo}</p>
+      <p className="text-faint">{say.differenceSmallerThanError}</p>
     </div>
   );
 }

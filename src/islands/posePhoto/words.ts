@@ -1,10 +1,10 @@
 export const findings = {
-  comparisonStandsHereOnce: 'The comparison appears here once all marks are placed.',
+  comparisonAppearsHereOnce: 'The comparison appears here once all marks are placed.',
   asPlanned: 'As planned',
   oneThingDiffers: 'One thing differs',
   thingsDiffer: (different: number) => `${String(different)} things differ`,
-  photoBesidePlan: 'Photo compared with plan',
-  differenceInsideErrorNo:
+  photoComparedWithPlan: 'Photo compared with plan',
+  differenceSmallerThanError:
     'A difference smaller than the error does not count. The error covers placing the marks, a camera turned by up to 10°, and 5° or 3 cm for what skin and clothing hide.',
 } as const;
 

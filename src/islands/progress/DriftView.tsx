@@ -34,7 +34,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
     ];
   }, [drift]);
   if (drift === null) return null;
-  const label = say.setUpsOverSessions(
+  const label = say.setUpsOver(
     namePose(drift.pose),
     nameSide(drift.pose, drift.side),
     drift.points.length,
@@ -43,7 +43,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
     value === null ? '' : writeValue(value, own, unit);
   return (
     <section>
-      <h2>{say.setUpsOverTheSessions}</h2>
+      <h2>{say.setUpsOverSessions}</h2>
       <SelectField
         label={say.poseSide}
         value={keyOf(drift)}
@@ -76,7 +76,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
                 <td>{write(stanceCm, 'cm')}</td>
                 <td>{write(handCm, 'cm')}</td>
                 <td>{write(depth, 'deg')}</td>
-                <td>{level?.replaceAll('-', ' ') ?? say.asUsual}</td>
+                <td>{level?.replaceAll('-', ' ') ?? say.standardVersion}</td>
               </tr>
             ))}
           </tbody>

@@ -58,7 +58,7 @@ export function OverTimeView() {
       <PersonHeader person={record.person} here="over-time" />
       {series.length === 0 ? (
         <p className="max-w-160 py-4">
-          {say.nothingMeasuredYet}
+          {say.noMeasuresYet}
           <a href={`/measure?id=${encodeURIComponent(record.person.id)}`}>{say.startShortRound}</a>
         </p>
       ) : (
@@ -66,7 +66,7 @@ export function OverTimeView() {
           <section>
             <h1>{say.whatHasChanged}</h1>
             {real.length === 0 ? (
-              <p>{told.length === 0 ? say.everyMeasureHasOne : say.nothingByMoreThan}</p>
+              <p>{told.length === 0 ? say.eachMeasureHasOne : say.nothingHasChangedBy}</p>
             ) : (
               <ul className="*:border-b *:border-hair *:py-[0.2rem]">{real.map(line)}</ul>
             )}
@@ -82,7 +82,7 @@ export function OverTimeView() {
             )}
             {noise.length > 0 && (
               <details>
-                <summary>{say.measuresWithNoChange(noise.length)}</summary>
+                <summary>{say.withoutClearChange(noise.length)}</summary>
                 <ul className="*:border-b *:border-hair *:py-[0.2rem]">{noise.map(line)}</ul>
               </details>
             )}

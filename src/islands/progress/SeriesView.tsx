@@ -99,7 +99,7 @@ export function SeriesView({ series, other, all, sessions, onChoose }: SeriesVie
           other === null
             ? 'Circles'
             : say.circlesSquaresDashed(series.side ?? '', other.side ?? ''),
-          hasTrend ? say.waterLineThroughAll : say.lineThroughDatesNeeds(LEAST_POINTS),
+          hasTrend ? say.blueTrendLineWith : say.trendLineNeedsDates(LEAST_POINTS),
         )}
       </p>
       <details>

@@ -3,25 +3,25 @@ import { sayCount } from '../../core/units/sayCount.ts';
 export const driftView = {
   stanceLength: 'stance length',
   handHeight: 'hand height',
-  setUpsOverSessions: (pose: string, side: string, count: number) =>
+  setUpsOver: (pose: string, side: string, count: number) =>
     `Set-ups of ${pose}, ${side}, over ${sayCount(count, 'session')}`,
-  setUpsOverTheSessions: 'Set-ups over the sessions',
+  setUpsOverSessions: 'Set-ups over the sessions',
   poseSide: 'Pose and side',
   circlesStanceLengthSquares: 'Circles: stance length; squares, dashed: height of the hand.',
   rulesChanged: ' (rules changed)',
-  asUsual: 'standard version',
+  standardVersion: 'standard version',
 } as const;
 
 export const overTimeView = {
-  nothingMeasuredYet: 'No measures yet. ',
+  noMeasuresYet: 'No measures yet. ',
   startShortRound: 'Start a short round',
   whatHasChanged: 'What has changed',
-  everyMeasureHasOne:
+  eachMeasureHasOne:
     'Each measure has one date so far. A second one, weeks later, can show a change.',
-  nothingByMoreThan: 'Nothing has changed by more than its measuring error.',
+  nothingHasChangedBy: 'Nothing has changed by more than its measuring error.',
   leftRight: 'Left and right',
   noClearDifferenceAny: 'No clear difference in any measure.',
-  measuresWithNoChange: (count: number) => `${sayCount(count, 'measure')} without a clear change`,
+  withoutClearChange: (count: number) => `${sayCount(count, 'measure')} without a clear change`,
 } as const;
 
 export const seriesView = {
@@ -29,8 +29,8 @@ export const seriesView = {
   measure: 'Measure',
   circlesSquaresDashed: (value: string, value2: string) =>
     `Circles: ${value}; squares, dashed: ${value2}`,
-  waterLineThroughAll: ' Blue: trend line with its 95 % band.',
-  lineThroughDatesNeeds: (LEAST_POINTS: number) =>
+  blueTrendLineWith: ' Blue: trend line with its 95 % band.',
+  trendLineNeedsDates: (LEAST_POINTS: number) =>
     ` A trend line needs ${String(LEAST_POINTS)} dates.`,
   eachWithOneStandard: (rest: string, rest2: string) =>
     `${rest}, each with one standard error. Sand: what measuring error alone could show.${rest2} Ticks below: sessions.`,

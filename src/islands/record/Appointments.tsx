@@ -46,14 +46,14 @@ export function Appointments({ person }: { person: Person }) {
   return (
     <>
       <h2>{say.nextAppointments}</h2>
-      {appointments.length === 0 && <p>{say.noneWrittenDown}</p>}
+      {appointments.length === 0 && <p>{say.nonePlanned}</p>}
       <ul className="grid gap-[0.35rem]">
         {appointments.map((each) => (
           <li key={each.id}>
             {say.min(
               startFormat.format(new Date(each.start)),
               each.minutes,
-              each.weeks > 1 ? say.weeksRow(each.weeks) : '',
+              each.weeks > 1 ? say.weeklyForWeeks(each.weeks) : '',
               each.note === '' ? '' : `: ${each.note}`,
             )}
             <WordButton
@@ -98,7 +98,7 @@ export function Appointments({ person }: { person: Person }) {
             }}
           />
         </Field>
-        <Field className="[&_input]:w-38!" label={say.weeksInARow}>
+        <Field className="[&_input]:w-38!" label={say.repeatWeeklyTimes}>
           <input
             type="number"
             min={1}
@@ -113,7 +113,7 @@ export function Appointments({ person }: { person: Person }) {
         <TextField label={say.note} value={note} onChange={setNote} />
         <div className="my-4 flex flex-wrap gap-3">
           <Button type="submit" isPlain>
-            {say.writeDown}
+            {say.addAppointment}
           </Button>
           <Button isPlain disabled={appointments.length === 0} onClick={() => void save()}>
             {say.calendarFile}

@@ -45,7 +45,7 @@ export function RecordView() {
           <h1>{say.record(person.name)}</h1>
           {cautions.length > 0 && (
             <p>
-              {say.mind}
+              {say.health}
               {cautions.map(({ entry, kind, stops }, i) => (
                 <span key={entry.id} className={stops ? 'font-bold text-stop' : ''}>
                   {i > 0 ? ', ' : ''}
@@ -76,7 +76,7 @@ export function RecordView() {
             </Button>
           </div>
           {timeline.length === 0 ? (
-            <p>{say.nothingHasHappenedYet}</p>
+            <p>{say.noEntriesYet}</p>
           ) : (
             <ol>
               {timeline.map((each, i) => (
@@ -146,7 +146,7 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
               });
             }}
           >
-            {say.putBack}
+            {say.undo}
           </WordButton>
         </p>
       )}

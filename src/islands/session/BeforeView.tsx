@@ -82,7 +82,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
     <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-14 gap-y-6 pt-2 max-tablet:grid-cols-[minmax(0,1fr)]">
       <section>
         <OpenSessions personId={record.person.id} sessions={sessions} onOpen={onOpen} />
-        <h1>{say.whatAboutToday}</h1>
+        <h1>{say.beforeYouStart}</h1>
         <TodayForm
           today={today}
           hadPain={hadPain(past[0])}
@@ -107,7 +107,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
             disabled={plan === null || plan.holds.length === 0 || isBeginning}
             onClick={begin}
           >
-            {heldAt === null ? 'Begin' : say.writeDown}
+            {heldAt === null ? 'Begin' : say.log}
           </Button>
         </div>
         {refusal}

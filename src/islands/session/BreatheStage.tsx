@@ -86,20 +86,20 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
           <span className="mr-2 font-serif text-[9rem] leading-none font-medium tabular-nums lining-nums">
             {breath}
           </span>
-          {say.breaths(planned)}
+          {say.of(planned)}
         </p>
         <p className="mb-2 max-w-[44ch] text-[1.5rem]">
-          {breath >= planned ? say.allPlanned : pose?.guidance.gaze}
+          {breath >= planned ? say.plannedNumber : pose?.guidance.gaze}
         </p>
         <div className="flex flex-wrap items-center gap-2">
-          <Toggle onClick={tap}>{say.tapAlong}</Toggle>
+          <Toggle onClick={tap}>{say.tapEachBreath}</Toggle>
           <Toggle
             aria-pressed={!isCounting}
             onClick={() => {
               setIsCounting(!isCounting);
             }}
           >
-            {isCounting ? 'pause' : say.count}
+            {isCounting ? 'pause' : say.countForMe}
           </Toggle>
           <Toggle
             aria-label={say.shorterBreaths}
@@ -132,7 +132,8 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
       <ol className="pl-[1.8rem] text-[1.5rem] leading-[1.2] *:mb-2">
         {looks.map(({ at, look, change }) => (
           <li key={at}>
-            <strong>{at}.</strong> {look} <span className="text-faint">{say.elseWord(change)}</span>
+            <strong>{at}.</strong> {look}{' '}
+            <span className="text-faint">{say.otherwise(change)}</span>
           </li>
         ))}
       </ol>

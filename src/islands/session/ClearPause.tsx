@@ -25,7 +25,7 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
   };
   return (
     <details>
-      <summary>{say.cleared}</summary>
+      <summary>{say.hasBeenCleared}</summary>
       <form
         className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
         onSubmit={(event) => {
@@ -33,10 +33,15 @@ export function ClearPause({ personId, sessions, pose }: ClearPauseProps) {
           if (by.trim() !== '') write(clear);
         }}
       >
-        <TextField label={say.byWhomDoctorPhysiotherapist} value={by} required onChange={setBy} />
+        <TextField
+          label={say.clearedByDoctorPhysiotherapist}
+          value={by}
+          required
+          onChange={setBy}
+        />
         <TextField label={say.note} value={note} onChange={setNote} />
         <Button type="submit" isPlain>
-          {say.clearedWord}
+          {say.cleared}
         </Button>
         {told}
       </form>

@@ -49,24 +49,24 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
   const open = judged.filter((each) => !isDecided(each));
   return (
     <section>
-      <h1>{say.whatComes}</h1>
+      <h1>{say.nextTime}</h1>
       {told}
       <p>
-        {say.holdsNoted(
+        {say.holdsLogged(
           state.ended === null ? '' : say.ended(writeDate(state.ended.at)),
           state.ended?.why === 'ended-early' ? say.beforeEverythingHeld : '',
-          state.ended?.why === 'emergency' ? say.sessionStoppedBySign : '',
+          state.ended?.why === 'emergency' ? say.stopSignEndedSession : '',
           state.holds.filter(({ at }) => at !== null).length,
           state.holds.length,
         )}
       </p>
       {result === null && (
         <p role="status" className="text-faint">
-          {say.weighingWhatNoted}
+          {say.workingOutNextStep}
         </p>
       )}
       {result?.ok === false && <ProblemList problems={result.problems} />}
-      {result?.ok === true && judged.length === 0 && <p>{say.nothingNotedSoThere}</p>}
+      {result?.ok === true && judged.length === 0 && <p>{say.nothingLoggedSoNothing}</p>}
       {open.length > 0 && (
         <div className="my-4 flex flex-wrap gap-3">
           <Button
@@ -103,7 +103,7 @@ export function JudgeView({ record, sessions, session, state }: JudgeViewProps) 
           {say.nextSession}
         </ButtonLink>
         <ButtonLink isPlain href={`/over-time?id=${encodeURIComponent(personId)}`}>
-          {say.overTime}
+          {say.progress}
         </ButtonLink>
       </div>
     </section>
@@ -151,11 +151,11 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
           ? ''
           : decision.choice === 'accepted'
             ? say.accepted
-            : say.overruled(decision.reason)}
+            : say.changed(decision.reason)}
       </p>
       <p className="text-faint">
         {say.because(
-          decision?.choice === 'overruled' ? say.offered(sayVerdict(verdict.kind)) : '',
+          decision?.choice === 'overruled' ? say.suggested(sayVerdict(verdict.kind)) : '',
           verdict.facts.join('; '),
           verdict.remeasure.length > 0 ? say.measureAgain(verdict.remeasure.join('; ')) : '',
         )}
@@ -173,7 +173,7 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
         </p>
       )}
       <details>
-        <summary>{decision === null ? say.changeOverrule : say.decideAnew}</summary>
+        <summary>{decision === null ? say.change : say.decideAgain}</summary>
         <form
           className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
           onSubmit={(event) => {
@@ -194,7 +194,12 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
             }}
           />
           {instead !== '' && (
-            <TextField label={say.whySoColleagueCan} value={reason} required onChange={setReason} />
+            <TextField
+              label={say.reasonForColleagueFollow}
+              value={reason}
+              required
+              onChange={setReason}
+            />
           )}
           <Button type="submit" isPlain>
             {say.decide}

@@ -57,7 +57,7 @@ export function LogStage(props: LogStageProps) {
         <section aria-label={say.whatSeen}>
           <ErrorTiles hold={hold} onNote={onNote} />
         </section>
-        <section aria-label={say.how} className="flex flex-col gap-[0.6rem] text-[1.2rem]">
+        <section aria-label={say.howWent} className="flex flex-col gap-[0.6rem] text-[1.2rem]">
           <HoldOutcome notes={notes} onChange={change} />
           <PainNote notes={notes} onChange={change} />
           <SignNote notes={notes} cleared={hold.cleared} onChange={change} />
@@ -81,7 +81,7 @@ export function LogStage(props: LogStageProps) {
             </p>
           )}
           <p className="text-faint" role="status">
-            {hold.at === null ? say.nothingNotedYet : say.saved}
+            {hold.at === null ? say.nothingLoggedYet : say.saved}
           </p>
         </section>
       </div>

@@ -27,24 +27,24 @@ export function OpenSessions({ personId, sessions, onOpen }: OpenSessionsProps) 
         const noted = holds.filter((each) => each.at !== null).length;
         return (
           <p key={session.id}>
-            {say.sessionNotEndedHolds(writeDate(findSessionTime(session)), noted, holds.length)}
+            {say.sessionStillOpenLogged(writeDate(findSessionTime(session)), noted, holds.length)}
             <WordButton
               onClick={() => {
                 onOpen(session.id);
               }}
             >
-              {say.goWith}
+              {say.continue}
             </WordButton>{' '}
             <WordButton
               onClick={() => {
                 write(() =>
                   addEntries(personId, session.id, [
-                    { kind: 'end', why: 'ended-early', note: say.endedAfterwards },
+                    { kind: 'end', why: 'ended-early', note: say.endedLater },
                   ]),
                 );
               }}
             >
-              {say.endWhereStands}
+              {say.endNow}
             </WordButton>
           </p>
         );

@@ -18,8 +18,8 @@ interface PlanFormProps {
 
 const ORDERS: readonly (readonly [HouseRules['sides'], string])[] = [
   ['harder-easier-harder', say.harderEasierHarder],
-  ['equal', say.bothSidesAlike],
-  ['alternate', say.sidesTurnRoundBy],
+  ['equal', say.bothSidesEqually],
+  ['alternate', say.alternateSidesRoundBy],
   ['one-side-first', say.everyPoseOneSide],
 ];
 
@@ -69,7 +69,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                     put(poses.map((each, j) => (j === i ? { pose, level: value } : each)));
                   }}
                 >
-                  <option value={FITTING_LEVEL}>{say.whatFits}</option>
+                  <option value={FITTING_LEVEL}>{say.levelFits}</option>
                   {levels.map((each) => (
                     <option key={each.id} value={each.id}>
                       {each.name}
@@ -151,7 +151,7 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
             }}
           />
         </Field>
-        <Field label={say.heldAnotherDay}>
+        <Field label={say.heldEarlier}>
           <input
             type="datetime-local"
             max={toLocal(new Date().toISOString())}

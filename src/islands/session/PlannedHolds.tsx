@@ -58,7 +58,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
       )}
       {plan.holds.length > 0 && (
         <>
-          <p role="status">{say.holdsAboutMinutesWith(plan.holds.length, minutes)}</p>
+          <p role="status">{say.aboutIncludingSetUp(plan.holds.length, minutes)}</p>
           <Table look="list" data-testid="holds">
             <caption className="sr-only">{say.holdsTheirOrder}</caption>
             <TableHead columns={['Pose', 'Side', 'Breaths', 'Set']} />

@@ -181,8 +181,8 @@ function RunHead({ running, hold, canUndo, onUndo, onLeave, onEnd }: RunHeadProp
       <WordButton onClick={onUndo} disabled={!canUndo}>
         {say.undo}
       </WordButton>
-      <WordButton onClick={onLeave}>{say.leaveGoLater}</WordButton>
-      <WordButton onClick={onEnd}>{say.endHere}</WordButton>
+      <WordButton onClick={onLeave}>{say.pauseContinueLater}</WordButton>
+      <WordButton onClick={onEnd}>{say.endSession}</WordButton>
     </header>
   );
 }
@@ -195,11 +195,11 @@ function sayNext(
 ): string {
   if (position.stage === 'set') {
     const rounds = plan.rounds > 1 ? ` × ${String(plan.rounds)}` : '';
-    return say.holdBreaths(plan.breaths, rounds);
+    return say.hold(plan.breaths, rounds);
   }
-  if (position.stage === 'breathe') return say.outSafely;
+  if (position.stage === 'breathe') return say.comeOutSafely;
   if (at === null) return say.asPlannedBreathEasy;
-  return response !== null && response.kind !== 'ease' ? say.leavePose : say.noted;
+  return response !== null && response.kind !== 'ease' ? say.leavePose : say.saveNext;
 }
 
 /** Takes the focus whenever the step changes, so that Space and Enter lead on. */

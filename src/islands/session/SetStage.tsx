@@ -43,7 +43,7 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
       <div>
         {props.length > 0 && (
           <p className="mb-2 max-w-[44ch] text-[1.5rem]">
-            <strong>{say.fetchFirst}</strong> {props.join(', ')}
+            <strong>{say.props}</strong> {props.join(', ')}
           </p>
         )}
         <dl className="mb-3 grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-5 gap-y-2 *:flex *:flex-col [&_dd]:m-0 [&_dd]:font-serif [&_dd]:text-[3.5rem] [&_dd]:leading-[1.05] [&_dd]:font-medium [&_dd]:tabular-nums [&_dd]:lining-nums [&_dt]:text-[1.5rem] [&_dt]:leading-[1.15] [&_small]:text-[1.6rem]">

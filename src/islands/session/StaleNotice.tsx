@@ -53,7 +53,7 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
         return [{ ...found, plan: { ...found.plan, id, breaths, rounds } }];
       });
       await replaceHolds(record.person.id, session.id, fresh);
-      setTold(fresh.length === stale.length ? say.setUpsStillCome : say.somePosesCannotSet);
+      setTold(fresh.length === stale.length ? say.remainingSetUpsUpdated : say.somePosesCanNo);
     } else {
       setTold(result.problems.map((each) => each.message).join(' '));
     }
@@ -72,7 +72,7 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
           write(renew);
         }}
       >
-        {isWorking ? say.makingThemAnew : say.makeThemAnew}
+        {isWorking ? say.updating : say.updateThem}
       </WordButton>
     </Notice>
   );

@@ -35,7 +35,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
         }}
       />
       <Choice
-        legend={say.rightNow}
+        legend={say.warmCold}
         name="state"
         value={today.state}
         options={[
@@ -48,7 +48,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
       />
       {hadPain && (
         <Choice
-          legend={say.lastTimesPainNext}
+          legend={say.morningAfterLastTime}
           name="morning"
           value={today.painNextMorning === null ? null : today.painNextMorning ? 'there' : 'gone'}
           options={[
@@ -72,7 +72,7 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
             onChange({ isInjured: event.target.checked });
           }}
         />
-        <span>{say.hurtOperatedSinceLast}</span>
+        <span>{say.injuryOperationSinceLast}</span>
       </label>
       <TextField
         label={say.anythingNew}

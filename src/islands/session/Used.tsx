@@ -16,7 +16,7 @@ export function Used({ plan, notes, onChange: change }: UsedProps) {
   const levels = findPose(plan.pose)?.levels ?? [];
   return (
     <details>
-      <summary>{say.whatReallyUsed}</summary>
+      <summary>{say.whatActuallyUsed}</summary>
       {levels.length > 0 && (
         <SelectField
           label={say.levelReached}

@@ -56,7 +56,7 @@ export function UsedNumbers({ plan, notes, onChange }: UsedNumbersProps) {
   const rounds = notes.rounds ?? plan.rounds;
   return (
     <table className="[&_td]:py-[0.15rem] [&_td]:pr-3 [&_td]:text-left [&_th]:py-[0.15rem] [&_th]:pr-3 [&_th]:text-left [&_th]:font-normal">
-      <caption className="sr-only">{say.whatReallyUsed}</caption>
+      <caption className="sr-only">{say.whatActuallyUsed}</caption>
       <tbody>
         {rows.map((row) => (
           <Row key={row.name} row={row} written={writeValue(row.value, row.unit, unit)} />

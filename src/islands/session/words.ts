@@ -1,30 +1,30 @@
 import { sayCount } from '../../core/units/sayCount.ts';
 
 export const beforeView = {
-  whatAboutToday: 'Before you start',
+  beforeYouStart: 'Before you start',
   session: 'The session',
-  writeDown: 'Log it',
+  log: 'Log it',
   painNumbnessCatchingJoint:
     'Pain, numbness or a catching joint ends a pose. Nothing here is a diagnosis; local rules for teachers come first.',
 } as const;
 
 export const breatheStage = {
-  breaths: (planned: number) => ` of ${sayCount(planned, 'breath')}`,
-  allPlanned: 'That was the planned number.',
-  tapAlong: 'tap each breath',
-  count: 'count for me',
+  of: (planned: number) => ` of ${sayCount(planned, 'breath')}`,
+  plannedNumber: 'That was the planned number.',
+  tapEachBreath: 'tap each breath',
+  countForMe: 'count for me',
   shorterBreaths: 'shorter breaths',
   sBreath: (pace: number) => `${String(pace)} s a breath`,
   longerBreaths: 'longer breaths',
   sound: (rest: string) => `sound ${rest}`,
-  elseWord: (change: string) => `Otherwise: ${change}`,
+  otherwise: (change: string) => `Otherwise: ${change}`,
 } as const;
 
 export const clearPause = {
-  cleared: 'it has been cleared',
-  byWhomDoctorPhysiotherapist: 'Cleared by (doctor, physiotherapist)',
+  hasBeenCleared: 'it has been cleared',
+  clearedByDoctorPhysiotherapist: 'Cleared by (doctor, physiotherapist)',
   note: 'Note',
-  clearedWord: 'Cleared',
+  cleared: 'Cleared',
 } as const;
 
 export const holdOutcome = {
@@ -36,46 +36,46 @@ export const holdOutcome = {
 } as const;
 
 export const judgeView = {
-  whatComes: 'Next time',
+  nextTime: 'Next time',
   ended: (date: string) => `Ended ${date}`,
   beforeEverythingHeld: ', before everything was held',
-  sessionStoppedBySign:
+  stopSignEndedSession:
     '. A stop sign ended the session: it has to be cleared before the next set-up',
-  holdsNoted: (rest: string, rest2: string, rest3: string, count: number, count2: number) =>
+  holdsLogged: (rest: string, rest2: string, rest3: string, count: number, count2: number) =>
     `${rest}${rest2}${rest3}. ${String(count)} of ${String(count2)} holds logged.`,
-  weighingWhatNoted: 'Working out the next step…',
-  nothingNotedSoThere: 'Nothing was logged, so nothing changes.',
+  workingOutNextStep: 'Working out the next step…',
+  nothingLoggedSoNothing: 'Nothing was logged, so nothing changes.',
   all: (count: number) => `all ${String(count)}`,
   accept: (rest: string) => `Accept ${rest}`,
   nextSession: 'The next session',
-  overTime: 'Progress',
+  progress: 'Progress',
   accepted: ', accepted',
-  overruled: (reason: string) => `, changed: ${reason}`,
-  offered: (verdict: string) => `Suggested: ${verdict}. `,
+  changed: (reason: string) => `, changed: ${reason}`,
+  suggested: (verdict: string) => `Suggested: ${verdict}. `,
   measureAgain: (value: string) => ` Measure again: ${value}.`,
   because: (rest: string, value: string, rest2: string) => `${rest}Because: ${value}.${rest2}`,
-  changeOverrule: 'change',
-  decideAnew: 'decide again',
+  change: 'change',
+  decideAgain: 'decide again',
   instead: 'Instead',
-  whySoColleagueCan: 'Reason, for a colleague to follow',
+  reasonForColleagueFollow: 'Reason, for a colleague to follow',
   decide: 'Decide',
 } as const;
 
 export const logStage = {
   whatSeen: 'What was seen',
-  how: 'How it went',
+  howWent: 'How it went',
   note: 'Note',
   photoAgainstPlan: 'A photo against this plan',
-  nothingNotedYet: 'Nothing logged yet.',
+  nothingLoggedYet: 'Nothing logged yet.',
   saved: 'Saved.',
 } as const;
 
 export const openSessions = {
-  sessionNotEndedHolds: (date: string, noted: number, count: number) =>
+  sessionStillOpenLogged: (date: string, noted: number, count: number) =>
     `The session of ${date} is still open: ${String(noted)} of ${sayCount(count, 'hold')} logged. `,
-  goWith: 'continue it',
-  endedAfterwards: 'ended later',
-  endWhereStands: 'end it now',
+  continue: 'continue it',
+  endedLater: 'ended later',
+  endNow: 'end it now',
 } as const;
 
 export const painNote = {
@@ -86,11 +86,11 @@ export const painNote = {
 
 export const planForm = {
   harderEasierHarder: 'harder, easier, harder',
-  bothSidesAlike: 'both sides equally',
-  sidesTurnRoundBy: 'alternate sides, round by round',
+  bothSidesEqually: 'both sides equally',
+  alternateSidesRoundBy: 'alternate sides, round by round',
   everyPoseOneSide: 'every pose on one side, then on the other',
   level: (words: string) => `${words}, level`,
-  whatFits: 'level that fits',
+  levelFits: 'level that fits',
   earlier: (words: string) => `${words} earlier`,
   later: (words: string) => `${words} later`,
   leaveOut: (words: string) => `leave out ${words}`,
@@ -99,7 +99,7 @@ export const planForm = {
   breaths: 'Breaths',
   asPoseSays: 'as the pose says',
   roundsSide: 'Rounds a side',
-  heldAnotherDay: 'Held earlier, on',
+  heldEarlier: 'Held earlier, on',
 } as const;
 
 export const plannedHolds = {
@@ -107,7 +107,7 @@ export const plannedHolds = {
   choosePoseBeginWith: 'Choose a pose to begin with.',
   leftOut: (pose: string) => `${pose} is left out.`,
   instead: (instead: string) => ` Instead: ${instead}.`,
-  holdsAboutMinutesWith: (count: number, minutes: number) =>
+  aboutIncludingSetUp: (count: number, minutes: number) =>
     `${sayCount(count, 'hold')}, about ${sayCount(minutes, 'minute')} including set-up.`,
   holdsTheirOrder: 'Holds in their order',
   and: 'and',
@@ -130,17 +130,17 @@ export const runView = {
   sessionHasNoHolds: 'This session has no holds. ',
   of: (value: number, count: number) => `${String(value)} of ${String(count)}`,
   undo: 'undo',
-  leaveGoLater: 'pause, continue later',
-  endHere: 'end session',
-  holdBreaths: (breaths: number, rounds: string) => `Hold: ${sayCount(breaths, 'breath')}${rounds}`,
-  outSafely: 'Come out safely',
+  pauseContinueLater: 'pause, continue later',
+  endSession: 'end session',
+  hold: (breaths: number, rounds: string) => `Hold: ${sayCount(breaths, 'breath')}${rounds}`,
+  comeOutSafely: 'Come out safely',
   asPlannedBreathEasy: 'As planned, breath easy',
   leavePose: 'Leave this pose',
-  noted: 'Save, next',
+  saveNext: 'Save, next',
 } as const;
 
 export const setStage = {
-  fetchFirst: 'Props:',
+  props: 'Props:',
 } as const;
 
 export const signNote = {
@@ -150,15 +150,14 @@ export const signNote = {
 } as const;
 
 export const staleNotice = {
-  setUpsStillCome: 'The remaining set-ups are updated.',
-  somePosesCannotSet:
-    'Some poses can no longer be set up: their old numbers stay, with their date.',
+  remainingSetUpsUpdated: 'The remaining set-ups are updated.',
+  somePosesCanNo: 'Some poses can no longer be set up: their old numbers stay, with their date.',
   rulesChangedTheseSet: (date: string) =>
     `Rules changed: these set-ups were made on ${date}, by older rules.`,
   theseSetUpsWere: (date: string) =>
     `These set-ups were made on ${date}; measures have changed or days have passed since.`,
-  makingThemAnew: 'updating…',
-  makeThemAnew: 'update them',
+  updating: 'updating…',
+  updateThem: 'update them',
 } as const;
 
 export const swappedFor = {
@@ -167,10 +166,10 @@ export const swappedFor = {
 
 export const todayForm = {
   rested: 'Rested',
-  rightNow: 'Warm or cold',
-  lastTimesPainNext: 'The morning after last time, the pain was',
+  warmCold: 'Warm or cold',
+  morningAfterLastTime: 'The morning after last time, the pain was',
   soreToday: 'Sore today',
-  hurtOperatedSinceLast: 'injury or operation since last time',
+  injuryOperationSinceLast: 'injury or operation since last time',
   anythingNew: 'Anything new',
   stopSignToday: 'A stop sign today',
   side: (words: string) => `${words}, side`,
@@ -180,12 +179,12 @@ export const todayForm = {
 } as const;
 
 export const used = {
-  whatReallyUsed: 'What was actually used',
+  whatActuallyUsed: 'What was actually used',
   levelReached: 'Level reached',
 } as const;
 
 export const usedNumbers = {
-  whatReallyUsed: 'What was actually used',
+  whatActuallyUsed: 'What was actually used',
   less: (words: string) => `${words}, less`,
   more: (words: string) => `${words}, more`,
 } as const;

@@ -73,7 +73,7 @@ export function AsFoundView({ pose, recommended, onFound }: AsFoundViewProps) {
         take(new FormData(event.currentTarget));
       }}
     >
-      <p>{say.noteWhatYouSee}</p>
+      <p>{say.enterWhatYouSee}</p>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] items-end gap-x-6">
         {fields.map(({ key, name, unit: own }) => (
           <Field

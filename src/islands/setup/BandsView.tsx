@@ -40,11 +40,12 @@ export function BandsView({ request, unit }: BandsViewProps) {
           setAsked(key);
         }}
       >
-        {say.measureTimesOverMade(DRAWS.toLocaleString('en'))}
+        {say.simulateMeasuringTimes(DRAWS.toLocaleString('en'))}
       </WordButton>
     );
   }
-  if (result === null) return <p role="status">{say.solvingTimes(DRAWS.toLocaleString('en'))}</p>;
+  if (result === null)
+    return <p role="status">{say.workingOutTimes(DRAWS.toLocaleString('en'))}</p>;
   if (!result.ok) return <ProblemList problems={result.problems} />;
   return result.value === null ? null : <Drawn bands={result.value} unit={unit} />;
 }
@@ -60,8 +61,8 @@ function Drawn({ bands, unit }: Omit<BandsViewProps, 'request'> & { bands: Bands
     <div role="status">
       <p>
         {oneJointShare >= ONE_JOINT_SHARE
-          ? say.sameJointStopsRepeats(share)
-          : say.jointStopsMostOften(share)}
+          ? say.sameJointLimitsRepeats(share)
+          : say.mostFrequentLimitingJoint(share)}
         {held < draws &&
           say.poseCouldNotHeld((draws - held).toLocaleString('en'), draws.toLocaleString('en'))}
       </p>

@@ -37,20 +37,20 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
     <aside className="max-desk:col-span-full *:[h2]:first:mt-0">
       {solved && pose !== null && (
         <>
-          <h2>{say.whatAsksWhatLeft}</h2>
+          <h2>{say.limitingJointMargins}</h2>
           <MovedSentence moved={moved} />
           <Vessels setUp={setUp} />
         </>
       )}
       {solved && (
         <>
-          <h2>{say.setOrder}</h2>
+          <h2>{say.orderWork}</h2>
           <SettingsList setUp={setUp} unit={unit} />
-          {isOwnSchool && <p className="text-faint">{say.bySchoolChosenFor(person.name)}</p>}
+          {isOwnSchool && <p className="text-faint">{say.usesSchoolChosenFor(person.name)}</p>}
           <MatFit setUp={setUp} unit={unit} />
           {setUp.problems.length > 0 && (
             <>
-              <h2>{say.know}</h2>
+              <h2>{say.goodKnow}</h2>
               <ProblemList problems={setUp.problems} />
             </>
           )}
@@ -130,7 +130,7 @@ function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
         <p>{pose.wayOut.join(' ')}</p>
       </details>
       <details className="border-t border-hair print:in-[aside]:hidden">
-        <summary>{say.whichMeasuresRests}</summary>
+        <summary>{say.measuresUsed}</summary>
         <ul className="grid gap-[0.35rem]">
           {setUp.provenance.measures.map((each) => (
             <li key={`${each.measure} ${each.side ?? ''}`}>

@@ -38,7 +38,7 @@ export function ChosenSchools({ person, poseId }: { person: Person; poseId: stri
               drop(rule);
             }}
           >
-            {say.leave}
+            {say.remove}
           </WordButton>
         </li>
       ))}

@@ -26,7 +26,9 @@ interface FurtherViewProps {
  */
 export function FurtherView(props: FurtherViewProps) {
   return (
-    <LazyDetails summary={props.isStanding ? say.howSureHowFar : say.fromCupboard}>
+    <LazyDetails
+      summary={props.isStanding ? say.accuracyLimitsCompensations : say.propsFromCupboard}
+    >
       {() => <FurtherAnswer {...props} />}
     </LazyDetails>
   );
@@ -100,7 +102,7 @@ function Further({
       )}
       {ifPushed !== null && (
         <>
-          <dt>{say.ifPushed(ifPushed.to)}</dt>
+          <dt>{say.ifForced(ifPushed.to)}</dt>
           <dd>
             {ifPushed.sentence} <WordButton onClick={onPush}>{say.show}</WordButton>
           </dd>
@@ -114,7 +116,7 @@ function Further({
       )}
       {supportProps.length > 0 && (
         <>
-          {request !== null && <dt>{say.fromCupboard}</dt>}
+          {request !== null && <dt>{say.propsFromCupboard}</dt>}
           <dd>
             <ul className="grid gap-[0.35rem]">
               {supportProps.map((each) => (
@@ -130,7 +132,7 @@ function Further({
         <>
           <dt>{say.balance}</dt>
           <dd>
-            {say.weightPointLiesInside(
+            {say.centreMassLiesInside(
               write(balance.nearestEdgeCm, unit),
               write(balance.aheadCm, unit),
               write(balance.behindCm, unit),
@@ -170,8 +172,8 @@ function saySupport(
   { name, neededCm, beyondCm }: SetUp['supportProps'][number],
   unit: LengthUnit,
 ): string {
-  if (name === null) return say.nothingCupboardComes(write(neededCm, unit));
-  return beyondCm >= 0.5 ? say.spare(name, write(beyondCm, unit)) : name;
+  if (name === null) return say.nothingCupboardMakes(write(neededCm, unit));
+  return beyondCm >= 0.5 ? say.margin(name, write(beyondCm, unit)) : name;
 }
 
 function sayProp(

@@ -38,7 +38,7 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
         <dd>{capital(easier.join('; '))}.</dd>
         <dt>{text.harder}</dt>
         <dd>{capital(harder.join('; '))}.</dd>
-        <dt>{text.leads}</dt>
+        <dt>{text.preparesFor}</dt>
         <dd>{names.join(', ')}.</dd>
       </dl>
     </details>

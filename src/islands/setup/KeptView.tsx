@@ -62,11 +62,11 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
           event.currentTarget.reset();
         }}
       >
-        <Field label={<>{say.keepWhatDrawnNow(isMoved(moved) ? say.withWhatMoved : '')}</>}>
+        <Field label={<>{say.keepSetUpBecause(isMoved(moved) ? say.withWhatMoved : '')}</>}>
           <input name="reason" autoComplete="off" />
         </Field>
         <Button type="submit" isPlain>
-          {say.keepSetUp}
+          {say.keep}
         </Button>
       </form>
       {told}
@@ -81,7 +81,7 @@ export function KeptView({ request, setUp, moved, onShow }: KeptViewProps) {
               });
             }}
           >
-            {say.bringBack}
+            {say.undo}
           </WordButton>
         </p>
       )}
@@ -148,7 +148,7 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
             <p className="font-semibold">{say.outDate(sayWhy(check))}</p>
           )}
           <Table look="values">
-            <caption className="sr-only">{say.whatAnotherToday}</caption>
+            <caption className="sr-only">{say.whatDiffersToday}</caption>
             <TableHead columns={['number', 'kept', 'today']} />
             <tbody>
               {check.changes.map(({ id, unit: own, was, now }) => (
@@ -167,9 +167,9 @@ function KeptItem({ kept, check, unit, onShow, onRemove }: KeptItemProps) {
 }
 
 function sayWhy({ newer, now }: KeptCheck): string {
-  if (now === null) return say.todayThereNoSet;
+  if (now === null) return say.thereNoSetUp;
   const names = [...new Set(newer.map(({ measure }) => getProtocol(measure).name.toLowerCase()))];
   return names.length === 0
-    ? say.cautionsReadingsPutRight
+    ? say.cautionsCorrectedReadingsRules
     : say.measuredAgainSince(names.join(', '));
 }

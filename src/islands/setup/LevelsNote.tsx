@@ -40,7 +40,7 @@ export function LevelsNote({ setUp }: { setUp: SetUp }) {
 
 const STATUS_WORDS: Readonly<Record<LevelReport['status'], string>> = {
   ready: 'ready',
-  nearly: say.nearlySomethingFallsShort,
+  nearly: say.nearlyPartPoseFalls,
   'needs-more': say.notYet,
   'by-choice': say.readyByChoice,
 };

@@ -30,9 +30,9 @@ export function MovedSentence({ moved }: { moved: MovedSetUp }) {
     <p className="font-semibold" data-testid="moved-sentence" role="status">
       {now.widthCm !== null && say.feet(sayHeelLine(now.widthCm, heelLines))}
       {answer === null
-        ? say.solvingThere
+        ? say.workingOut
         : answer.gives === null
-          ? say.movedPoseHoldsThere
+          ? say.movedPoseHoldsHere
           : say.moved(answer.gives.sentence)}
     </p>
   );

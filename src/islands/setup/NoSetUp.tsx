@@ -37,7 +37,7 @@ export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpP
               {say.provisionalSetUp}
             </Button>
           </div>
-          <p className="text-faint">{say.provisionalWhatMissingTaken}</p>
+          <p className="text-faint">{say.provisionalSetUpTakes}</p>
         </>
       ) : (
         <ProblemList problems={problems} />

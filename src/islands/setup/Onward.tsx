@@ -46,7 +46,7 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
   return (
     <div className="mt-[0.4rem] print:hidden" data-testid="onward">
       {pose !== null && (
-        <LazyDetails summary={say.fromFrontEdgeMat}>
+        <LazyDetails summary={say.frontView}>
           {() => <FrontView pose={pose} setUp={setUp} unit={unit} labelMm={LABEL} />}
         </LazyDetails>
       )}
@@ -57,10 +57,10 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
       )}
       {pose !== null && (
         <>
-          <LazyDetails summary={say.schoolsSideBySide}>
+          <LazyDetails summary={say.compareSchools}>
             {() => <SchoolsView request={request} pose={pose} />}
           </LazyDetails>
-          <LazyDetails summary={say.whatDoneNow}>
+          <LazyDetails summary={say.checkTodaysStance}>
             {() => (
               <AsFoundView
                 pose={pose}

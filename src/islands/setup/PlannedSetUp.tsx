@@ -65,7 +65,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
                 onAsk({ studio: 0 });
               }}
             >
-              {say.fromAcrossRoom}
+              {say.largeStepView}
             </WordButton>
           )}
         </div>

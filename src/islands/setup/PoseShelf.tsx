@@ -28,10 +28,10 @@ const plain = (text: string): string =>
     .toLowerCase();
 
 const SHOWN = {
-  all: say.everyPose,
-  ready: say.canSetUp,
-  missing: say.lacksMeasures,
-  minded: say.hasCaution,
+  all: say.allPoses,
+  ready: say.ready,
+  missing: say.needsMeasures,
+  minded: say.withCaution,
 } as const;
 type ShelfFilter = keyof typeof SHOWN;
 
@@ -80,7 +80,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
             setIsOpen(!isOpen);
           }}
         >
-          {isOpen ? say.stayWithPose : say.anotherPose}
+          {isOpen ? say.keepPose : say.anotherPose}
         </WordButton>
       )}
       {(isOpen || !isNarrow) && (
@@ -107,7 +107,7 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
               </option>
             ))}
           </WordSelect>
-          {shelves.every(({ found }) => found.length === 0) && <p>{say.noSuchPoseHere}</p>}
+          {shelves.every(({ found }) => found.length === 0) && <p>{say.noPoseMatches}</p>}
           {shelves.map(({ words, poses, found }) => (
             <div key={words} hidden={found.length === 0}>
               <p className="mt-3 mb-0 font-serif text-base leading-[normal] text-faint italic">
@@ -152,7 +152,7 @@ function sayState(result: Result<SetUp> | null): string {
   if (result === null) return '';
   if (!result.ok) {
     const missing = result.problems.filter((each) => each.code === 'missing-measure').length;
-    return missing === 0 ? say.noSetUp : say.lacksReadings(missing);
+    return missing === 0 ? say.noSetUp : say.needs(missing);
   }
   const { status, limiting, problems, provenance } = result.value;
   if (status === 'failed') {

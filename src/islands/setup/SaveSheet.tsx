@@ -37,7 +37,7 @@ export function SaveSheet({ personId, name, pose, setUp }: SaveSheetProps) {
       data-testid="save-sheet"
     >
       <a href={`/paper?${query.toString()}`}>
-        {pose === null ? say.cardPaper : say.cardTrueSizeFeet}
+        {pose === null ? say.cardPaper : say.cardFullSizeTemplates}
       </a>
       {pose !== null && (
         <>

@@ -59,7 +59,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
   const answer = useAnswer(`schools ${findRequestKey(request)}`, () =>
     compareSchoolsInWorker(record, poseId, side, rules, level),
   );
-  if (answer === null) return <p className="text-faint">{say.solvingEachSchoolsWay}</p>;
+  if (answer === null) return <p className="text-faint">{say.workingOutEachSchool}</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const schools = inOrder(answer.value);
   if (schools.length === 0) return <p>{say.schoolsAgreePose}</p>;
@@ -83,7 +83,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
           look="values"
           className="[&_td]:align-top [&_td]:text-[0.9rem] [&_td]:whitespace-normal! [&_td:last-child]:min-w-40! [&_th]:align-top [&_th]:text-[0.9rem] [&_th]:whitespace-normal!"
         >
-          <caption className="sr-only">{say.schoolsSideBySide}</caption>
+          <caption className="sr-only">{say.compareSchoolsUpFour}</caption>
           <TableHead columns={['drawn', 'school', 'stance', 'pelvis', 'limiting joint']} />
           <tbody>
             {schools.map((each) => (
@@ -122,7 +122,7 @@ interface SchoolRowProps {
 function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: SchoolRowProps) {
   const { rule, option, setUp, atPlannedDepth } = school;
   const isHeld = setUp.status !== 'failed';
-  const words = isOwn ? say.asYouHave : `${sayRule(rule, option)} ${sayOption(rule, option)}`;
+  const words = isOwn ? say.asChosen : `${sayRule(rule, option)} ${sayOption(rule, option)}`;
   const { limiting } = setUp;
   return (
     <>

@@ -51,7 +51,7 @@ export function SetUpSentence(props: SetUpSentenceProps) {
       {isProvisional && (
         <>
           {' '}
-          <strong>{say.provisionalWhatNotMeasured}</strong>{' '}
+          <strong>{say.provisionalMissingMeasuresTaken}</strong>{' '}
           <WordButton onClick={props.onUsual}>{say.leave}</WordButton>
         </>
       )}
@@ -102,9 +102,9 @@ function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
   return (
     <>
       : {pose.depth?.words} {write(value)}
-      {say.safe}
+      {say.most}
       {write(deepest ?? 0)}
-      <span className="sr-only">{say.books(write(textbook))}</span>.
+      <span className="sr-only">{say.textbook(write(textbook))}</span>.
     </>
   );
 }

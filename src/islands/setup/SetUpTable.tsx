@@ -37,9 +37,9 @@ export function SetUpTable({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) 
           ))}
           {margins.map(([words, cm]) => (
             <tr key={words}>
-              <th scope="row">{say.weightInsideBase}</th>
+              <th scope="row">{say.centreMassInsideBase}</th>
               <td>{writeNumber(cm, 'cm', unit)}</td>
-              <td>{say.weightPoint}</td>
+              <td>{say.centreMass}</td>
               <td>{words}</td>
             </tr>
           ))}

@@ -48,7 +48,7 @@ export function SheetView({
         <ProblemList problems={setUp.problems} />
         <div className="my-4 flex flex-wrap gap-3">
           <ButtonLink isPlain href={`/person?id=${encodeURIComponent(record.person.id)}`}>
-            {say.whatMind}
+            {say.health}
           </ButtonLink>
           <ButtonLink isPlain href={`/measure?id=${encodeURIComponent(record.person.id)}`}>
             {say.measures}

@@ -37,7 +37,7 @@ export function SidesView({ request, pose }: SidesViewProps) {
   const left = useSide(request, 'left');
   const right = useSide(request, 'right');
   if (left === null || right === null)
-    return <p className="text-faint">{say.workingBothSidesOut}</p>;
+    return <p className="text-faint">{say.workingOutBothSides}</p>;
   if (!left.ok || !right.ok) {
     return (
       <ProblemList problems={[left, right].flatMap((each) => (each.ok ? [] : each.problems))} />
@@ -119,7 +119,7 @@ function Glance({ pose, setUp, unit }: GlanceProps) {
     <figure>
       <figcaption>
         <strong>{side}</strong>{' '}
-        {limiting === null ? say.noSetUp : say.stoppedBy(nameJoint(limiting, setUp))}
+        {limiting === null ? say.noSetUp : say.limitedBy(nameJoint(limiting, setUp))}
       </figcaption>
       {drawing !== null && <SheetDrawing drawing={drawing} size="small" />}
     </figure>

@@ -20,7 +20,7 @@ const isOver = ({ askedDeg, measuredDeg }: JointReport): boolean =>
 const usesHeldBack = ({ toSpareDeg }: JointReport): boolean => (toSpareDeg ?? 0) < -0.5;
 
 const HELD_BACK_WORDS: Readonly<Record<NonNullable<JointReport['heldBackFor']>, string>> = {
-  measuring: say.becauseMeasureOnlySo,
+  measuring: say.becauseMeasuringError,
   experience: say.byExperience,
   'least-margin': say.asLeastMargin,
   caution: say.becauseCaution,
@@ -88,11 +88,11 @@ interface ToldProps {
 function Told({ joint, isFirst, setUp }: ToldProps) {
   const behind = findUsesBehind(joint, setUp.provenance.measures);
   const end = isOver(joint)
-    ? say.askedMoreThanHas
+    ? say.askedForMoreThan
     : usesHeldBack(joint)
       ? say.usesSomeWhatHeld
       : isFirst
-        ? say.runsOutFirst
+        ? say.limitingJoint
         : '';
   return (
     <>
@@ -102,7 +102,7 @@ function Told({ joint, isFirst, setUp }: ToldProps) {
         end,
         (joint.askedDeg ?? 0).toFixed(0),
         sayUsable(joint),
-        behind.length === 0 ? say.statedForEveryone : say.from,
+        behind.length === 0 ? say.sameForEveryone : say.from,
         behind.map(sayUse).join('; '),
         behind.length === 0 ? '' : '.',
       )}
@@ -113,8 +113,8 @@ function Told({ joint, isFirst, setUp }: ToldProps) {
 const SOURCE_WORDS: Readonly<Record<Exclude<MeasureUse['source'], 'measured'>, string>> = {
   'other-side': say.measuredOtherSide,
   estimated: say.estimatedFromOtherLengths,
-  default: say.notMeasuredTakenFor,
-  provisional: say.notMeasuredTakenAs,
+  default: say.notMeasuredSameValue,
+  provisional: say.notMeasuredTakenFrom,
 };
 
 function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): string {
@@ -133,8 +133,8 @@ function sayUse({ measure, side, value, error, source, takenAt }: MeasureUse): s
 const wholeDegrees = (spareDeg: number): number => Math.floor(toTenths(Math.abs(spareDeg)));
 
 function sayMargin(joint: JointReport): string {
-  if (isOver(joint)) return say.overBrim;
-  return usesHeldBack(joint) ? say.whatHeldBack : 'margin';
+  if (isOver(joint)) return say.beyondItsRange;
+  return usesHeldBack(joint) ? say.usesWhatHeldBack : 'margin';
 }
 
 /** Hatches what is held back, so that it does not depend on colour alone. */

@@ -1,17 +1,17 @@
 import { sayCount } from '../../core/units/sayCount.ts';
 
 export const asFoundView = {
-  noteWhatYouSee:
+  enterWhatYouSee:
     'Enter what you see, as much as you like. It is drawn as it is, with what it asks of each joint. Then change one thing at a time.',
   show: 'Show it',
 } as const;
 
 export const bandsView = {
-  measureTimesOverMade: (value: string) => `Simulate measuring ${value} times`,
-  solvingTimes: (value: string) => `Working it out ${value} times…`,
-  sameJointStopsRepeats: (share: number) =>
+  simulateMeasuringTimes: (value: string) => `Simulate measuring ${value} times`,
+  workingOutTimes: (value: string) => `Working it out ${value} times…`,
+  sameJointLimitsRepeats: (share: number) =>
     `The same joint limits it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`,
-  jointStopsMostOften: (share: number) =>
+  mostFrequentLimitingJoint: (share: number) =>
     `The most frequent limiting joint limits it in only ${String(share)} of 100 repeats, so ± alone says too little.`,
   poseCouldNotHeld: (value: string, value2: string) =>
     ` In ${value} of ${value2} the pose could not be held.`,
@@ -20,17 +20,17 @@ export const bandsView = {
 } as const;
 
 export const beside = {
-  whatAsksWhatLeft: 'Limiting joint and margins',
-  setOrder: 'Order of work',
-  bySchoolChosenFor: (person: string) => `Uses the school chosen for ${person}.`,
-  know: 'Good to know',
+  limitingJointMargins: 'Limiting joint and margins',
+  orderWork: 'Order of work',
+  usesSchoolChosenFor: (person: string) => `Uses the school chosen for ${person}.`,
+  goodKnow: 'Good to know',
   changedForPerson: 'Changed for this person',
   withPerson: 'With this person',
   fitsMat: (size: string) => `It fits a mat of ${size}.`,
   howDepthFound: 'How the depth was found',
   whatLookOrder: 'What to look at, in order',
   out: 'In and out',
-  whichMeasuresRests: 'Measures used',
+  measuresUsed: 'Measures used',
   keysSOtherSide:
     'Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a diagnosis: pain, numbness or a catching joint ends the pose.',
 } as const;
@@ -39,23 +39,23 @@ export const chosenSchools = {
   because: (reason: string) => `, because ${reason}.`,
   forWord: (person: string, value: string, option: string, rest: string) =>
     `For ${person}: ${value} ${option}${rest} `,
-  leave: 'remove it',
+  remove: 'remove it',
 } as const;
 
 export const furtherView = {
-  howSureHowFar: 'Accuracy, limits, compensations',
-  fromCupboard: 'Props from the cupboard',
+  accuracyLimitsCompensations: 'Accuracy, limits, compensations',
+  propsFromCupboard: 'Props from the cupboard',
   workingOut: 'Working it out…',
   levelsFromEasierHarder: 'Levels, from easier to harder',
   smallestMove: 'Smallest move',
   stance: 'Stance',
   worksFrom: (words: string, reason: string, words2: string, reason2: string) =>
     `Works from ${words} (${reason}) to ${words2} (${reason2}).`,
-  ifPushed: (to: string) => `If forced to ${to}`,
+  ifForced: (to: string) => `If forced to ${to}`,
   show: 'show it',
   underHand: 'Under the hand',
   balance: 'Balance',
-  weightPointLiesInside: (
+  centreMassLiesInside: (
     words: string,
     words2: string,
     words3: string,
@@ -65,8 +65,8 @@ export const furtherView = {
     `The centre of mass lies ${words} inside the base of support: ${words2} to its front, ${words3} to its back, ${words4} to the left, ${words5} to the right.`,
   oneStandardError: 'One standard error',
   nineRepeatsTen: 'Nine repeats in ten',
-  nothingCupboardComes: (words: string) => `nothing in the cupboard makes ${words}`,
-  spare: (words: string, words2: string) => `${words}, margin ${words2}`,
+  nothingCupboardMakes: (words: string) => `nothing in the cupboard makes ${words}`,
+  margin: (words: string, words2: string) => `${words}, margin ${words2}`,
   nothingCupboardHighEnough: (words: string) =>
     `Nothing in the cupboard is high enough: ${words} too low.`,
   floor: 'The floor.',
@@ -88,16 +88,16 @@ export const guidanceView = {
   oftenSeen: 'Often seen',
   easier: 'Easier',
   harder: 'Harder',
-  leads: 'Prepares for',
+  preparesFor: 'Prepares for',
   letWord: (part: string, value: string, direction: string) => `let ${part} ${value} ${direction}`,
 } as const;
 
 export const keptView = {
   withWhatMoved: ', with what was moved',
-  keepWhatDrawnNow: (rest: string) => `Keep this set-up${rest}, because`,
-  keepSetUp: 'Keep it',
+  keepSetUpBecause: (rest: string) => `Keep this set-up${rest}, because`,
+  keep: 'Keep it',
   removed: 'Removed. ',
-  bringBack: 'Undo',
+  undo: 'Undo',
   movedByHand: ', moved by hand',
   because: (reason: string) => `, because ${reason}.`,
   side: (date: string, side: string, rest: string, rest2: string, rest3: string, rest4: string) =>
@@ -107,9 +107,9 @@ export const keptView = {
   rulesChangedTheseNumbers:
     'Rules changed: these numbers follow older rules of Stillwater, which may be the only difference.',
   outDate: (why: string) => `Out of date. ${why}`,
-  whatAnotherToday: 'What differs today',
-  todayThereNoSet: 'There is no set-up for it today.',
-  cautionsReadingsPutRight: 'Cautions, corrected readings or rules have changed since.',
+  whatDiffersToday: 'What differs today',
+  thereNoSetUp: 'There is no set-up for it today.',
+  cautionsCorrectedReadingsRules: 'Cautions, corrected readings or rules have changed since.',
   measuredAgainSince: (value: string) => `Measured again since: ${value}.`,
 } as const;
 
@@ -118,7 +118,7 @@ export const levelsNote = {
     `${words} needs ${String(amount)}${rest} more`,
   feet: 'On the feet of ',
   forWord: (small: string, needs: string) => `For “${small}”, ${needs}.`,
-  nearlySomethingFallsShort: 'nearly: part of the pose falls short',
+  nearlyPartPoseFalls: 'nearly: part of the pose falls short',
   notYet: 'not yet',
   readyByChoice: 'ready, by choice',
 } as const;
@@ -134,8 +134,8 @@ export const movableSheet = {
 export const moving = {
   diagonallyAcrossMat: 'diagonally across the mat',
   feet: (heelLine: string) => `Feet ${heelLine}. `,
-  solvingThere: 'Working it out…',
-  movedPoseHoldsThere: 'Moved. The pose holds here.',
+  workingOut: 'Working it out…',
+  movedPoseHoldsHere: 'Moved. The pose holds here.',
   moved: (sentence: string) => `Moved. ${sentence}`,
   depth: 'depth',
   undo: 'undo',
@@ -151,44 +151,44 @@ export const noSetUp = {
   poseNeedsFewMore: 'This pose needs a few more readings:',
   measureNow: 'Measure now',
   provisionalSetUp: 'Provisional set-up',
-  provisionalWhatMissingTaken:
+  provisionalSetUpTakes:
     'A provisional set-up takes missing measures from a stiff body and marks them. It needs height, hip height, hip opening and straight-leg raise.',
 } as const;
 
 export const onward = {
-  fromFrontEdgeMat: 'Front view',
+  frontView: 'Front view',
   leftRight: 'Left and right',
-  schoolsSideBySide: 'Compare schools',
-  whatDoneNow: 'Check today’s stance',
+  compareSchools: 'Compare schools',
+  checkTodaysStance: 'Check today’s stance',
   keptSetUps: 'Kept set-ups',
   drawingAsTable: 'Drawing as a table',
 } as const;
 
 export const plannedSetUp = {
-  fromAcrossRoom: 'large step view',
+  largeStepView: 'large step view',
 } as const;
 
 export const poseShelf = {
-  everyPose: 'all poses',
-  canSetUp: 'ready',
-  lacksMeasures: 'needs measures',
-  hasCaution: 'with a caution',
+  allPoses: 'all poses',
+  ready: 'ready',
+  needsMeasures: 'needs measures',
+  withCaution: 'with a caution',
   poses: 'Poses',
-  stayWithPose: 'keep this pose',
+  keepPose: 'keep this pose',
   anotherPose: 'another pose',
   findPose: 'Find a pose',
   findAPose: 'find a pose',
   whichPoses: 'Which poses',
-  noSuchPoseHere: 'No pose matches.',
+  noPoseMatches: 'No pose matches.',
   noSetUp: 'no set-up',
-  lacksReadings: (missing: number) => `needs ${sayCount(missing, 'reading')}`,
+  needs: (missing: number) => `needs ${sayCount(missing, 'reading')}`,
   stopSign: 'stop sign',
   of: (value: string, unit: string, value2: string) => `, ${value}${unit} of ${value2}${unit}`,
 } as const;
 
 export const saveSheet = {
   cardPaper: 'Card on paper',
-  cardTrueSizeFeet: 'Card or full-size templates on paper',
+  cardFullSizeTemplates: 'Card or full-size templates on paper',
   photoAgainstPlan: 'A photo against this plan',
   saveSetUpAs: '. Save the set-up as ',
   file: 'a file',
@@ -200,10 +200,10 @@ export const saveSheet = {
 } as const;
 
 export const schoolsView = {
-  solvingEachSchoolsWay: 'Working out each school…',
+  workingOutEachSchool: 'Working out each school…',
   schoolsAgreePose: 'The schools agree on this pose.',
-  schoolsSideBySide: 'Compare schools: up to four are drawn',
-  asYouHave: 'as chosen',
+  compareSchoolsUpFour: 'Compare schools: up to four are drawn',
+  asChosen: 'as chosen',
   draw: (words: string) => `Draw ${words}`,
   cannotHeld: 'cannot be held',
   margin: (joint: string, value: number) => `${joint}, ${String(value)}° margin`,
@@ -219,12 +219,12 @@ export const setUpSentence = {
   deepestSafeSetUp: 'the deepest safe set-up',
   asRecommended: 'as recommended',
   changeTo: (rest: string) => `, change to ${rest}`,
-  provisionalWhatNotMeasured: 'Provisional: missing measures are taken from a stiff body.',
+  provisionalMissingMeasuresTaken: 'Provisional: missing measures are taken from a stiff body.',
   leave: 'leave',
   level: 'Level',
   whatFits: (fitting: string) => `what fits${fitting}`,
-  safe: ' of at most ',
-  books: (words: string) => `; textbook ${words}`,
+  most: ' of at most ',
+  textbook: (words: string) => `; textbook ${words}`,
 } as const;
 
 export const setUpTable = {
@@ -234,8 +234,8 @@ export const setUpTable = {
   itsLeft: 'to its left',
   itsRight: 'to its right',
   numbersSetUp: 'Numbers of the set-up',
-  weightInsideBase: 'centre of mass inside the base',
-  weightPoint: 'centre of mass',
+  centreMassInsideBase: 'centre of mass inside the base',
+  centreMass: 'centre of mass',
   jointsMeasuredHeldBack: 'Joints: measured, held back, asked, margin',
 } as const;
 
@@ -246,12 +246,12 @@ export const settingsList = {
 
 export const sheetView = {
   noSetUp: 'No set-up',
-  whatMind: 'Health',
+  health: 'Health',
   measures: 'Measures',
 } as const;
 
 export const sidesView = {
-  workingBothSidesOut: 'Working out both sides…',
+  workingOutBothSides: 'Working out both sides…',
   noDifferenceBetweenSides: 'No difference between the sides beyond error.',
   beyondItsError: (value: string) => `Beyond its error: ${value}.`,
   leftAgainstRight: 'Left against right',
@@ -260,7 +260,7 @@ export const sidesView = {
   more: (number: string, number2: string, rest: string) =>
     `${number} ${number2} more on the ${rest}`,
   noSetUp: 'no set-up',
-  stoppedBy: (joint: string) => `limited by the ${joint}`,
+  limitedBy: (joint: string) => `limited by the ${joint}`,
 } as const;
 
 export const studioView = {
@@ -277,7 +277,7 @@ export const studioView = {
 } as const;
 
 export const vessels = {
-  becauseMeasureOnlySo: 'because of measuring error',
+  becauseMeasuringError: 'because of measuring error',
   byExperience: 'by experience',
   asLeastMargin: 'as the least margin',
   becauseCaution: 'because of a caution',
@@ -285,11 +285,11 @@ export const vessels = {
   usable: (value: string) => `${value}° usable`,
   measuredHeldBack: (usable: string, value: string, value2: string, why: string) =>
     `${usable} (${value}° measured, ${value2}° held back${why})`,
-  askedMoreThanHas: ' is asked for more than it has',
+  askedForMoreThan: ' is asked for more than it has',
   usesSomeWhatHeld: ' uses some of what is held back',
-  runsOutFirst: ' is the limiting joint',
+  limitingJoint: ' is the limiting joint',
   the: 'The ',
-  statedForEveryone: ', the same for everyone.',
+  sameForEveryone: ', the same for everyone.',
   from: ', from ',
   asked: (
     end: string,
@@ -301,9 +301,9 @@ export const vessels = {
   ) => `${end}: asked ${value}°, ${usable}${rest}${value2}${rest2}`,
   measuredOtherSide: 'measured on the other side',
   estimatedFromOtherLengths: 'estimated from other lengths',
-  notMeasuredTakenFor: 'not measured, same value for everyone',
-  notMeasuredTakenAs: 'not measured, taken from a stiff body',
-  overBrim: 'beyond its range',
-  whatHeldBack: 'uses what is held back',
+  notMeasuredSameValue: 'not measured, same value for everyone',
+  notMeasuredTakenFrom: 'not measured, taken from a stiff body',
+  beyondItsRange: 'beyond its range',
+  usesWhatHeldBack: 'uses what is held back',
   askedOf: (value: string, usable: string) => `asked ${value}°, ${usable}`,
 } as const;

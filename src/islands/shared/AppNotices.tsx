@@ -31,7 +31,7 @@ export function AppNotices() {
 function UpdateNotice({ isReady }: { isReady: boolean }) {
   return (
     <p className="rounded bg-mist px-4 py-[0.3rem]" role="status">
-      {isReady ? say.newVersionReadyPage : say.tabOutDateNewer}
+      {isReady ? say.newVersionReadyPage : say.tabOutDateAnother}
       <WordButton onClick={takeNewVersion}>{say.reload}</WordButton>
     </p>
   );

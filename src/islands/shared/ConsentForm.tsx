@@ -32,7 +32,7 @@ export function ConsentForm({ person }: { person: Person }) {
       </blockquote>
       <CheckField isChecked={withPictures} onChange={setWithPictures}>
         {say.picturesMayKeptToo}
-        <span className="text-faint">{say.nothingDepends}</span>
+        <span className="text-faint">{say.optional}</span>
       </CheckField>
       <Field
         label={isMinor(person, now) ? say.guardianWhoAgreesToo : say.guardianWhoAgreesTooIfTheyAre}
@@ -53,7 +53,7 @@ export function ConsentForm({ person }: { person: Person }) {
       </Button>
       {told}
       <p className="text-faint">
-        {say.untilTheyAgreeNothing}
+        {say.nothingMeasuredUntilThey}
         <a href="/your-data">{say.whatKeptWhere}</a>
       </p>
     </form>

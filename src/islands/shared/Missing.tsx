@@ -7,8 +7,8 @@ export function Missing({ loading }: { loading: boolean }) {
   if (loading) return <Opening />;
   return (
     <div className="max-w-160 py-4">
-      <h1>{say.nobodyHere}</h1>
-      <p>{say.linkLeadsNobodyBrowser}</p>
+      <h1>{say.personNotFound}</h1>
+      <p>{say.nobodyBrowserHasLink}</p>
       <ButtonLink href="/">{say.goPeople}</ButtonLink>
     </div>
   );

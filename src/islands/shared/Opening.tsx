@@ -13,9 +13,9 @@ export function Opening() {
       if (isShown) setProblem(words);
     };
     openDatabase(() => {
-      tell(say.anotherTabHoldsDatabase);
+      tell(say.anotherTabStillUsing);
     }).catch((error: unknown) => {
-      tell(say.browserDoesNotOpen(sayWriteError(error)));
+      tell(say.browserCannotOpenIts(sayWriteError(error)));
     });
     return () => {
       isShown = false;

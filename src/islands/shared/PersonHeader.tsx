@@ -28,7 +28,7 @@ export function PersonHeader({ person, here }: { person: Person; here: ViewName 
       </strong>
       {!isHandedOver && (
         <nav
-          aria-label={say.viewsOf(person.name)}
+          aria-label={say.views(person.name)}
           className="flex flex-wrap gap-x-5 max-phone:order-last max-phone:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.95rem] max-phone:tracking-tight"
         >
           {VIEWS.map(({ view, words }) => (
@@ -64,7 +64,7 @@ function UnitChoice() {
         }}
       >
         {unit}
-        <span className="sr-only">{say.changeUnit(UNIT_WORDS[unit], UNIT_WORDS[other])}</span>
+        <span className="sr-only">{say.change(UNIT_WORDS[unit], UNIT_WORDS[other])}</span>
       </WordButton>
       {told}
     </>

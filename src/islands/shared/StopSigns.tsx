@@ -10,7 +10,7 @@ const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
   { tier: 'emergency', heading: 'Now' },
   { tier: 'same-day', heading: 'Today' },
   { tier: 'send-on', heading: 'Lately' },
-  { tier: 'adapt', heading: say.alsoGoodKnow },
+  { tier: 'adapt', heading: say.goodKnowAsWell },
 ];
 
 const today = (): string => new Date().toISOString().slice(0, 10);

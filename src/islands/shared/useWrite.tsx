@@ -61,7 +61,7 @@ export function useWrite(): {
     write,
     told:
       told === null ? null : told.kind === 'gone' ? (
-        <p role="alert">{say.notSavedNotHere}</p>
+        <p role="alert">{say.notSavedHasBeen}</p>
       ) : (
         <Refusal
           words={told.words}

@@ -1,6 +1,6 @@
 export const appNotices = {
   newVersionReadyPage: 'A new version is ready. This page keeps working until you reload. ',
-  tabOutDateNewer:
+  tabOutDateAnother:
     'This tab is out of date: another tab runs a newer version. Nothing more is saved here. ',
   reload: 'Reload',
 } as const;
@@ -8,24 +8,24 @@ export const appNotices = {
 export const consentForm = {
   sayYourOwnWords: 'Say this in your own words, or let them read it:',
   picturesMayKeptToo: 'pictures may be kept too ',
-  nothingDepends: '(optional)',
+  optional: '(optional)',
   guardianWhoAgreesToo: 'Guardian who agrees too',
   guardianWhoAgreesTooIfTheyAre: 'Guardian who agrees too, if they are under 18',
   theyAgree: 'They agree',
-  untilTheyAgreeNothing: 'Nothing is measured until they agree. ',
+  nothingMeasuredUntilThey: 'Nothing is measured until they agree. ',
   whatKeptWhere: 'What is kept where',
 } as const;
 
 export const missing = {
-  nobodyHere: 'Person not found',
-  linkLeadsNobodyBrowser: 'Nobody in this browser has this link.',
+  personNotFound: 'Person not found',
+  nobodyBrowserHasLink: 'Nobody in this browser has this link.',
   goPeople: 'Go to people',
 } as const;
 
 export const opening = {
-  anotherTabHoldsDatabase:
+  anotherTabStillUsing:
     'Another tab is still using an older version. Close that tab and this page continues.',
-  browserDoesNotOpen: (writeError: string) =>
+  browserCannotOpenIts: (writeError: string) =>
     `This browser cannot open its database. ${writeError} Close the app’s other tabs and reload; a private window may not allow any storage. Nothing that was saved is lost.`,
   opening: 'Opening…',
   reload: 'Reload',
@@ -38,14 +38,14 @@ export const personHeader = {
   session: 'Session',
   progress: 'Progress',
   record: 'Record',
-  viewsOf: (person: string) => `Views of ${person}`,
+  views: (person: string) => `Views of ${person}`,
   centimetres: 'centimetres',
   inches: 'inches',
-  changeUnit: (unit: string, other: string) => `: in ${unit}, change to ${other}`,
+  change: (unit: string, other: string) => `: in ${unit}, change to ${other}`,
 } as const;
 
 export const stopSigns = {
-  alsoGoodKnow: 'Good to know as well',
+  goodKnowAsWell: 'Good to know as well',
   side: 'Side',
   notSaid: 'not said',
   left: 'left',
@@ -62,8 +62,8 @@ export const markedPicture = {
 
 export const pictureMarks = {
   picture: 'Picture ',
-  tryDrawnOne: 'or try it on a drawing',
-  everyMarkPlacedEach: 'All marks are placed. Each can still be moved.',
+  tryDrawing: 'or try it on a drawing',
+  allMarksPlacedEach: 'All marks are placed. Each can still be moved.',
   point: (value: number, words: string) => `${String(value)}. Point at ${words}.`,
 } as const;
 
@@ -72,7 +72,7 @@ export const orderList = {
     'Press Space to pick it up, the arrow keys to move it, Space to drop it, Escape to cancel.',
   place: (value: number, count: number) => `place ${String(value)} of ${String(count)}`,
   pickedUp: (of: string, placeOf: string) => `${of} is picked up, ${placeOf}.`,
-  putDown: (of: string, placeOf: string) => `${of} is dropped, ${placeOf}.`,
+  dropped: (of: string, placeOf: string) => `${of} is dropped, ${placeOf}.`,
   staysWhere: (of: string) => `${of} stays where it was.`,
   move: (item: string) => `move ${item}`,
 } as const;
@@ -92,7 +92,7 @@ export const useStoredText = {
 } as const;
 
 export const useWrite = {
-  notSavedNotHere: 'Not saved: it has been removed.',
+  notSavedHasBeen: 'Not saved: it has been removed.',
   notSavedTryingAgain: (words: string) => `Not saved. ${words} Trying again soon. `,
   tryNow: 'Try now',
   saveAsFile: 'Save it as a file',

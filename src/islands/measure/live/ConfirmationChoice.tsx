@@ -15,7 +15,7 @@ export function ConfirmationChoice({ value }: { value: Confirmation }) {
   return (
     <>
       <label>
-        {say.confirmedBy}
+        {say.eachReadingConfirmedBy}
         <WordSelect
           value={value}
           onChange={(event) => {

@@ -77,13 +77,13 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
     >
       {way === 'inclinometer' && (
         <p className="max-w-none rounded-md bg-mist px-[0.9rem] py-2">
-          <strong>{say.practiceWithSimulation}</strong>{' '}
-          {isSimulated ? say.itsReadingsMarkedCount : say.personMadeUpSo}
+          <strong>{say.practisingWithSimulation}</strong>{' '}
+          {isSimulated ? say.itsReadingsMarkedNot : say.personMadeUpSo}
         </p>
       )}
       <div className={clsx(LIVE_ROW, next?.side === 'right' && ON_THE_RIGHT)}>
         <p className="m-0 font-serif text-[3.5rem] leading-none font-semibold max-phone:text-[2.6rem]">
-          {next === null ? say.allTaken : (next.side ?? say.oneSide)}
+          {next === null ? say.allSaved : (next.side ?? say.oneSide)}
         </p>
         <Rest state={state} />
         <p
@@ -95,7 +95,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
         </p>
       </div>
       <p className="min-h-[2.2em] text-[1.5rem]">
-        {refusal === null ? describeReading(state, capture.isLost, next) : say.lastReadingNotStored}
+        {refusal === null ? describeReading(state, capture.isLost, next) : say.lastReadingNotSaved}
       </p>
       <p role="status" className="text-faint">
         {capture.said}
@@ -104,7 +104,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       {problems.length > 0 && <ProblemList problems={problems} />}
       <div className="my-4 flex flex-wrap gap-3">
         <Button onClick={takeNow}>
-          {next === null ? say.nextMeasure : say.take} <kbd>{say.space}</kbd>
+          {next === null ? say.nextMeasure : say.save} <kbd>{say.space}</kbd>
         </Button>
         <Button isPlain onClick={capture.zero}>
           {say.zero}
@@ -118,7 +118,7 @@ export function LiveReading({ record, protocol, slots, how, way, onNext }: LiveR
       <p className="text-faint">
         <ConfirmationChoice value={confirmation} />
         {state?.batteryPercent != null && say.battery(state.batteryPercent)}
-        {say.restThreeSecondsTakes}
+        {say.holdStillForSeconds}
       </p>
       {way === 'inclinometer' && <StandInPanel />}
     </section>
@@ -133,7 +133,7 @@ function NoInclinometer({ onPractise }: { onPractise: () => void }) {
       aria-label={say.liveReading}
     >
       <p className="min-h-[2.2em] text-[1.5rem]">{say.noInclinometerConnected}</p>
-      <p>{say.numbersCanTypedBelow}</p>
+      <p>{say.typeNumberBelowUse}</p>
       <div className="my-4 flex flex-wrap gap-3">
         <Button isPlain onClick={onPractise}>
           {say.practiseWithSimulation}

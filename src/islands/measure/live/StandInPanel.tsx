@@ -16,7 +16,7 @@ export function StandInPanel() {
   };
   return (
     <details className="border-t border-dashed border-hair pt-[0.3rem] [&_input[type=range]]:accent-water">
-      <summary>{say.leadSimulatedLimbBy}</summary>
+      <summary>{say.moveSimulatedLimb}</summary>
       <Field label={<>{say.limb(deg)}</>}>
         <input
           type="range"

@@ -109,13 +109,15 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
     <section
       className="[&_input[type=file]]:w-auto"
       data-testid="photo"
-      aria-label={text.readingOffPicture}
+      aria-label={text.readingFromPhoto}
     >
       {told}
       <PictureChoice state={state} onDrawn={() => void openDemo()} />
       <p className="text-faint">
         {text.standWellBackSquare(
-          intake.consentToPictures === null ? text.notKeptNobodyHas : text.withoutPlaceDateRotation,
+          intake.consentToPictures === null
+            ? text.notKeptBecauseThey
+            : text.withoutPlaceDateRotation,
         )}
       </p>
       <ProblemList problems={state.problems} />
@@ -164,12 +166,12 @@ export function PhotoReading({ record, protocol, slots, how }: PhotoReadingProps
               }}
             >
               {next === null
-                ? text.everyReadingTaken
-                : text.take(next.side ?? '', ['first', 'second', 'third'][next.row] ?? '')}
+                ? text.allReadingsSaved
+                : text.save(next.side ?? '', ['first', 'second', 'third'][next.row] ?? '')}
             </Button>
             {said}
           </div>
-          {value !== null && <p className="text-faint">{text.suchPicturesLieWithin}</p>}
+          {value !== null && <p className="text-faint">{text.suchPhotosLieWithin}</p>}
         </>
       )}
       <KeptPictures personId={personId} measure={protocol.id} onOpen={state.open} />

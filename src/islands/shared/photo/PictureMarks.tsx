@@ -21,7 +21,7 @@ export function PictureChoice({ state, onDrawn }: PictureChoiceProps) {
           onChange={(event) => void state.openFile(event.target.files?.[0])}
         />
       </label>{' '}
-      <WordButton onClick={onDrawn}>{say.tryDrawnOne}</WordButton>
+      <WordButton onClick={onDrawn}>{say.tryDrawing}</WordButton>
     </p>
   );
 }
@@ -34,7 +34,7 @@ export function PictureMarks({ state, plan }: { state: MarkedState; plan: readon
   return (
     <>
       <p className="min-h-[2.2em] text-[1.5rem]" aria-live="polite">
-        {mark === undefined ? say.everyMarkPlacedEach : say.point(active + 1, mark.words)}
+        {mark === undefined ? say.allMarksPlacedEach : say.point(active + 1, mark.words)}
       </p>
       <MarkedPicture
         picture={opened.picture}

@@ -57,7 +57,7 @@ export function OrderList<Item extends OrderItem>({
     onDragStart: ({ active }) => say.pickedUp(nameOf(active.id), placeOf(active.id)),
     onDragOver: ({ active, over }) =>
       over === null ? undefined : `${nameOf(active.id)}, ${placeOf(over.id)}.`,
-    onDragEnd: ({ active, over }) => say.putDown(nameOf(active.id), placeOf((over ?? active).id)),
+    onDragEnd: ({ active, over }) => say.dropped(nameOf(active.id), placeOf((over ?? active).id)),
     onDragCancel: ({ active }) => say.staysWhere(nameOf(active.id)),
   };
   const end = ({ active, over }: DragEndEvent): void => {
