@@ -5,8 +5,8 @@ export const backupPanel = {
   passphraseFewerThanLetters: (FEWEST_LETTERS: number) =>
     `Passphrase: fewer than ${String(FEWEST_LETTERS)} letters. Use four words or more.`,
   backupCouldNotRead: 'The backup could not be read back after it was made. Nothing was saved.',
-  doneReadBackComplete: (words: string, people: number, rest: string, bytes: string) =>
-    `Done. ${words} was read back and is complete: ${String(people)} ${rest}, ${bytes}. Keep it somewhere other than on this device.`,
+  doneReadBackComplete: (fileName: string, people: number, peopleWord: string, size: string) =>
+    `Done. ${fileName} was read back and is complete: ${String(people)} ${peopleWord}, ${size}. Keep it somewhere other than on this device.`,
   noBackupMade: (error: string) => `No backup was made: ${error}`,
   encryptWithPassphrase: 'encrypt with a passphrase',
   anyoneWhoHasFile: 'Anyone who has the file can read everything in it.',
@@ -21,8 +21,8 @@ export const backupPanel = {
   passphrase: 'Passphrase',
   showWhatIType: 'show what I type',
   fourWordsMoreNobody: 'Four words or more that nobody else knows.',
-  ifLostNobodyCan: (rest: string) =>
-    `${rest} If it is lost, nobody can open the backup, and neither can we. Write it down and keep it away from this device.`,
+  ifLostNobodyCan: (strength: string) =>
+    `${strength} If it is lost, nobody can open the backup, and neither can we. Write it down and keep it away from this device.`,
 } as const;
 
 export const filesView = {
@@ -50,11 +50,11 @@ export const importPanel = {
   personFileJson: 'Person file (JSON)',
   fileCannotImported: 'This file cannot be imported',
   nothingChanged: (failed: string) => `Nothing was changed. ${failed}`,
-  more: (value: number) => `And ${String(value)} more.`,
+  more: (count: number) => `And ${String(count)} more.`,
   importWord: 'Import',
   importAnyway: 'Import anyway',
   cancel: 'Cancel',
-  imported: (words: string) => `${words} is imported. `,
+  imported: (person: string) => `${person} is imported. `,
   open: 'Open',
 } as const;
 
@@ -66,14 +66,14 @@ export const planWords = {
   entrySessionsHistory: 'entry in sessions or history',
   entriesSessionsHistory: 'entries in sessions or history',
   nothingNewImport: 'Nothing new to import.',
-  newWord: (value: string) => `New: ${value}.`,
+  newWord: (counts: string) => `New: ${counts}.`,
   removedHereImportingFile: (date: string) =>
     `Removed here on ${date}. Importing the file restores them.`,
   erasedHerePerhapsTheir: (date: string) => `Erased here on ${date}, perhaps at their request.`,
   newPersonBrowser: 'A new person in this browser. ',
   alreadyHere: 'Already here. ',
-  removedHereRemoved: (staysRemoved: number, rest: string, rest2: string) =>
-    ` ${String(staysRemoved)} that ${rest} removed here ${rest2} removed.`,
+  removedHereRemoved: (count: number, wasOrWere: string, stays: string) =>
+    ` ${String(count)} that ${wasOrWere} removed here ${stays} removed.`,
   whatChanges: 'What changes',
   whatStaysSame: 'What stays the same',
 } as const;
@@ -83,16 +83,16 @@ export const restorePanel = {
   couldNotRead: (file: string, error: string) => `${file} could not be read: ${error}`,
   nothingRestored: (writeError: string) => `Nothing was restored. ${writeError}`,
   backupZipZipAge: 'Backup (.zip or .zip.age)',
-  nothingChanged: (words: string) => `${words} Nothing was changed.`,
+  nothingChanged: (problem: string) => `${problem} Nothing was changed.`,
   openingChecking: 'Opening and checking…',
   restoring: 'Restoring…',
-  restored: (count: number, rest: string) => `Restored: ${String(count)} ${rest}. `,
+  restored: (count: number, peopleWord: string) => `Restored: ${String(count)} ${peopleWord}. `,
   people: 'People',
   passphraseBackup: 'Passphrase of this backup',
   open: 'Open it',
   withoutPictures: ', without pictures',
-  backupFromPeopleWho: (date: string, rest: string) =>
-    `A backup from ${date}${rest}. People who are already here are merged: nothing newer is lost.`,
+  backupFromPeopleWho: (date: string, pictures: string) =>
+    `A backup from ${date}${pictures}. People who are already here are merged: nothing newer is lost.`,
   restoreEverything: 'Restore everything',
   restore: (size: number, count: number) => `Restore ${String(size)} of ${String(count)}`,
   cannotRead: ', cannot be read',
@@ -130,10 +130,10 @@ export const tablePanel = {
   measuredBy: 'Measured by',
   setAsideBecause: 'Set aside because',
   couldNotRead: (chosen: string, error: string) => `${chosen} could not be read: ${error}`,
-  importedForWereAlready: (added: number, words: string, value: number) =>
-    `${sayCount(added, 'reading')} imported for ${words}; ${String(value)} were already here.`,
+  importedForWereAlready: (added: number, person: string, known: number) =>
+    `${sayCount(added, 'reading')} imported for ${person}; ${String(known)} were already here.`,
   nothingSaved: (writeError: string) => `Nothing was saved. ${writeError}`,
-  readingsCsv: (words: string) => `${words} readings.csv`,
+  readingsCsv: (person: string) => `${person} readings.csv`,
   readingsAsTable: 'Readings as a table',
   readings: 'Readings of',
   choosePerson: 'choose a person',
@@ -147,13 +147,13 @@ export const tablePanel = {
   of: ' of ',
   rowsCanImported: ' rows can be imported.',
   othersLeftOut: ' The others are left out:',
-  more: (value: number) => `And ${String(value)} more.`,
+  more: (count: number) => `And ${String(count)} more.`,
   importWord: (count: number) => `Import ${sayCount(count, 'reading')}`,
 } as const;
 
 export const takenInLately = {
-  backHowBeforeImport: (words: string) =>
-    `${words} is back to how it was before the import. Later changes are kept.`,
+  backHowBeforeImport: (person: string) =>
+    `${person} is back to how it was before the import. Later changes are kept.`,
   importedLastDays: 'Imported in the last 30 days',
   undoImport: 'undo import',
 } as const;

@@ -8,14 +8,14 @@ export const bodyView = {
   left: 'left',
   right: 'right',
   whatShows: 'What it shows',
-  aboutEstimated: (words: string) => `about ${words}, estimated`,
+  aboutEstimated: (value: string) => `about ${value}, estimated`,
   reMeasure: ', to re-measure',
   common: 'That is common.',
   eachSideSetUp: 'Each side is set up with its own leg. If it is new, see a professional.',
   moreThanCmSee: 'More than 2 cm: see a doctor or physiotherapist.',
-  hasLess: (less: string, round: string) => `${less} has ${round} less.`,
-  since: (value: string, sign: string, round: string, since: string) =>
-    `${value}: ${sign} ${round} since ${since}.`,
+  hasLess: (less: string, difference: string) => `${less} has ${difference} less.`,
+  since: (measure: string, sign: string, change: string, since: string) =>
+    `${measure}: ${sign} ${change} since ${since}.`,
   morePoses: (count: number) => `${String(count)} more poses`,
   neededFor: (pose: string) => `Needed for ${pose}.`,
   neededForAnd: (pose: string, others: string) => `Needed for ${pose} and ${others}.`,
@@ -25,7 +25,7 @@ export const howTaken = {
   whoMeasures: 'who measures',
   rangesTaken: 'Ranges are taken ',
   warmedUp: 'warmed up',
-  change: (rest: string) => `, change to ${rest}`,
+  change: (other: string) => `, change to ${other}`,
   by: 'by ',
   whoMeasuresWord: 'who measures?',
   typed: 'typed in',
@@ -38,12 +38,12 @@ export const howTaken = {
 } as const;
 
 export const measureStep = {
-  or: (value: string, value2: string) => `${value} or ${value2}`,
-  of: (value: number, count: number, posture: string) =>
-    `${String(value)} of ${String(count)}, ${posture}`,
-  by: (capitalise: string, listWords: string) => `${capitalise}; by ${listWords}.`,
-  watchFor: (value: string) => `Watch for: ${value}`,
-  next: (value: string) => `Next: ${value}`,
+  or: (first: string, last: string) => `${first} or ${last}`,
+  of: (place: number, count: number, posture: string) =>
+    `${String(place)} of ${String(count)}, ${posture}`,
+  by: (position: string, instruments: string) => `${position}; by ${instruments}.`,
+  watchFor: (mistakes: string) => `Watch for: ${mistakes}`,
+  next: (measure: string) => `Next: ${measure}`,
   notTaken: 'not to be taken. ',
   enterSavesMovesEnter:
     'Enter saves and moves on. Enter on an empty field skips it. Lengths may be written as 34 1/2 in, 3\'2" or 86.5 cm.',
@@ -64,7 +64,7 @@ export const notTaken = {
   anotherReason: 'another reason',
   test: (measure: string) => `in a test: ${measure}`,
   not: (side: string) => `${side} not`,
-  taken: (rest: string) => `${rest} taken? `,
+  taken: (which: string) => `${which} taken? `,
   sayWhy: 'say why',
   keepAsStopSign: 'Keep it as a stop sign',
 } as const;
@@ -72,8 +72,8 @@ export const notTaken = {
 export const readingField = {
   replaced: 'replaced',
   notSavedYet: 'not saved yet',
-  notSavedEnteredElsewhere: (value: string) =>
-    `Not saved: ${value} was entered elsewhere in the meantime. `,
+  notSavedEnteredElsewhere: (theirs: string) =>
+    `Not saved: ${theirs} was entered elsewhere in the meantime. `,
   keepMine: 'Keep mine',
   takeOther: 'Take the other',
 } as const;
@@ -81,8 +81,8 @@ export const readingField = {
 export const readingsList = {
   oneReading: 'The one reading',
   allReadings: (count: number) => `All ${String(count)} readings`,
-  measure: (rest: string) => `${rest} of this measure`,
-  first: (words: string, reason: string) => `; first ${words}, ${reason}`,
+  measure: (count: string) => `${count} of this measure`,
+  first: (value: string, reason: string) => `; first ${value}, ${reason}`,
   setAside: (reason: string) => `; set aside: ${reason}`,
   simulatedNotCounted: '; simulated, not counted',
   correct: 'correct',
@@ -102,8 +102,8 @@ export const recheckView = {
   nothingWorthRepeatingOne:
     'Nothing is worth repeating: one more reading would hardly change a set-up.',
   worthRepeating: 'Worth repeating',
-  setUpsTogetherGain: (setUps: number, value: string) =>
-    `; ${String(setUps)} set-ups together gain ${value} of depth`,
+  setUpsTogetherGain: (setUps: number, gain: string) =>
+    `; ${String(setUps)} set-ups together gain ${gain} of depth`,
   measureTheseAgain: 'Measure these again',
 } as const;
 
@@ -119,19 +119,20 @@ export const roundOverview = {
   everythingHereMeasured: 'Everything here is measured.',
   measuresLeft: (count: number, count2: number) =>
     `${String(count)} of ${String(count2)} measures left.`,
-  oneReadingPerSide: (rest: string) =>
-    `${rest} One reading per side is enough to begin; two are more accurate. Stop at the first firm resistance; never press.`,
+  oneReadingPerSide: (lead: string) =>
+    `${lead} One reading per side is enough to begin; two are more accurate. Stop at the first firm resistance; never press.`,
   measureAgain: 'Measure again',
   continue: 'Continue',
   seeSetUp: 'See the set-up',
   showWhatLeft: 'Show what is left',
   showAll: 'Show all',
   noGuardianNamedYet: '. No guardian is named yet.',
-  underNoEndRange: (rest: string) => `Under 18: no end of range, with a guardian present${rest}`,
+  underNoEndRange: (guardian: string) =>
+    `Under 18: no end of range, with a guardian present${guardian}`,
   everyPose: 'every pose',
   onePose: 'one pose',
   poses: (count: number) => sayCount(count, 'pose'),
-  forWord: (rest: string, count: number) => `For ${rest}: ${sayCount(count, 'measure')}`,
+  forWord: (poses: string, count: number) => `For ${poses}: ${sayCount(count, 'measure')}`,
   whatPosesNeed: 'what the poses need',
   measure: 'Measure ',
   or: ', or ',
@@ -148,27 +149,27 @@ export const stopwatch = {
 
 export const tapeReading = {
   tapeMeasureNeedsLegs: 'The tape measure needs this leg’s heights. Measure them first.',
-  reading: (value: string) => `, ${value} reading`,
+  reading: (ordinal: string) => `, ${ordinal} reading`,
 } as const;
 
 export const valueLine = {
   notComparedOneCold: 'not compared: one was cold, one warm',
   notComparedTakenAnother: 'not compared: taken in another posture',
   notComparedSomeoneElse: 'not compared: someone else measured',
-  beyondMeasuringError: (signed: string, words: string) =>
-    `${signed}, beyond the measuring error of ${words}`,
-  withinMeasuringError: (signed: string, words: string) =>
-    `${signed}, within the measuring error of ${words}`,
+  beyondMeasuringError: (signed: string, error: string) =>
+    `${signed}, beyond the measuring error of ${error}`,
+  withinMeasuringError: (signed: string, error: string) =>
+    `${signed}, within the measuring error of ${error}`,
   swapLeftRight: 'Swap left and right',
   noClearDifferenceBetween: (apart: string, error: string) =>
     `No clear difference between left and right: ${apart}, within the measuring error of ${error}.`,
-  hasLessBeyondMeasuring: (rest: string, apart: string, error: string) =>
-    `The ${rest} has ${apart} less, beyond the measuring error of ${error}.`,
+  hasLessBeyondMeasuring: (side: string, apart: string, error: string) =>
+    `The ${side} has ${apart} less, beyond the measuring error of ${error}.`,
   noReadingYet: 'no reading yet',
-  spread: (words: string) => `, spread ${words}`,
+  spread: (spread: string) => `, spread ${spread}`,
   accuracy: 'Accuracy',
-  before: (words: string, date: string, difference: string) =>
-    `before: ${words}, ${date}; ${difference}`,
+  before: (value: string, date: string, difference: string) =>
+    `before: ${value}, ${date}; ${difference}`,
 } as const;
 
 export const confirmationChoice = {
@@ -217,18 +218,18 @@ export const standInPanel = {
 
 export const photoReading = {
   knownLength: 'Known length',
-  savedMarkAgainFor: (value: string, words: string) =>
-    `${value} ${words} is saved. Mark again for another reading.`,
+  savedMarkAgainFor: (value: string, unit: string) =>
+    `${value} ${unit} is saved. Mark again for another reading.`,
   readingFromPhoto: 'Reading from a photo',
   notKeptBecauseThey: ' and is not kept, because they have not agreed to pictures.',
   withoutPlaceDateRotation: ', without place, date or rotation in it.',
-  standWellBackSquare: (rest: string) =>
-    `Stand well back and square to the body, the camera level with its middle, a known length next to the limb. The picture stays in this browser${rest}`,
+  standWellBackSquare: (consent: string) =>
+    `Stand well back and square to the body, the camera level with its middle, a known length next to the limb. The picture stays in this browser${consent}`,
   straightenedBy: 'Straightened by ',
   somethingUpright: 'something upright',
   floorLine: 'the floor line',
   allReadingsSaved: 'All readings are saved',
-  save: (value: string, value2: string) => `Save ${value} ${value2}`,
+  save: (side: string, ordinal: string) => `Save ${side} ${ordinal}`,
   suchPhotosLieWithin:
     '95 of 100 such photos lie within the ±: marks placed within 2 of 800 pixels, the camera turned by up to 10°.',
   onePictureKept: 'One picture is kept',

@@ -1,5 +1,5 @@
 export const peopleView = {
-  removed: (words: string) => `${words} is removed.`,
+  removed: (person: string) => `${person} is removed.`,
   people: 'People',
   findByName: 'Find by name',
   nobodyCalledClearSearch: (search: string) =>
@@ -9,7 +9,7 @@ export const peopleView = {
   tryWithMadeUp: 'Try it with made-up people',
   stopSign: 'stop sign',
   notMeasuredYet: 'not measured yet',
-  measured: (rest: string) => `measured ${rest}`,
+  measured: (date: string) => `measured ${date}`,
   health: 'Health',
   measures: 'Measures',
   setUps: 'Set-ups',

@@ -5,8 +5,8 @@ export const aboutForm = {
   nameEmptyNotSaved: 'Name is empty. It is not saved.',
   year: 'a year',
   number: 'a number',
-  notFromNotSaved: (label: string, text: string, rest: string, low: number, high: number) =>
-    `${label}: “${text}” is not ${rest} from ${String(low)} to ${String(high)}. It is not saved.`,
+  notFromNotSaved: (label: string, text: string, kind: string, low: number, high: number) =>
+    `${label}: “${text}” is not ${kind} from ${String(low)} to ${String(high)}. It is not saved.`,
   birthYear: 'Birth year',
   bodyMassKgOptional: 'Body mass in kg (optional)',
   name: 'Name',
@@ -24,7 +24,7 @@ export const historyList = {
     `${field}: ${quote}, before a file brought a later answer`,
   oneChange: 'One change',
   changes: (count: number) => `${String(count)} changes`,
-  theseAnswers: (rest: string) => `${rest} of these answers`,
+  theseAnswers: (changes: string) => `${changes} of these answers`,
 } as const;
 
 export const intakeForm = {
@@ -54,7 +54,8 @@ export const theirData = {
   theirData: 'Their data',
   wording: (consentWording: string) => ` (wording of ${consentWording})`,
   withWord: (guardian: string) => `, with ${guardian}`,
-  agreed: (date: string, rest: string, rest2: string) => `Agreed on ${date}${rest}${rest2}. `,
+  agreed: (date: string, wording: string, guardian: string) =>
+    `Agreed on ${date}${wording}${guardian}. `,
   theyWithdrawConsent: 'They withdraw consent',
   saveTheirOwnCopy: 'Save their own copy',
   pageReadWithCharts:
@@ -70,7 +71,7 @@ export const theirData = {
   theyAgreePictures: 'They agree to pictures',
   picture: 'the picture',
   all: (count: number) => `all ${String(count)}`,
-  theyWithdrawDelete: (rest: string) => `They withdraw it: delete ${rest}`,
+  theyWithdrawDelete: (pictures: string) => `They withdraw it: delete ${pictures}`,
   remove: 'Remove',
   eraseNow: 'Erase now',
   removedPersonCanRestored: (REMOVED_DAYS: number) =>

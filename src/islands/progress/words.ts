@@ -27,13 +27,13 @@ export const overTimeView = {
 export const seriesView = {
   oneDateSoFar: (series: string) => `${series}: one date so far.`,
   measure: 'Measure',
-  circlesSquaresDashed: (value: string, value2: string) =>
-    `Circles: ${value}; squares, dashed: ${value2}`,
+  circlesSquaresDashed: (first: string, second: string) =>
+    `Circles: ${first}; squares, dashed: ${second}`,
   blueTrendLineWith: ' Blue: trend line with its 95 % band.',
   trendLineNeedsDates: (LEAST_POINTS: number) =>
     ` A trend line needs ${String(LEAST_POINTS)} dates.`,
-  eachWithOneStandard: (rest: string, rest2: string) =>
-    `${rest}, each with one standard error. Sand: what measuring error alone could show.${rest2} Ticks below: sessions.`,
+  eachWithOneStandard: (legend: string, trend: string) =>
+    `${legend}, each with one standard error. Sand: what measuring error alone could show.${trend} Ticks below: sessions.`,
   asTable: 'As a table',
   smallestRealChangeFirst:
     'Smallest real change = 1.96 × √(first error² + later error²). Only the latest date is compared with the first.',

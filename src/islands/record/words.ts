@@ -3,8 +3,8 @@ export const appointments = {
   nextAppointments: 'Next appointments',
   nonePlanned: 'None planned.',
   weeklyForWeeks: (weeks: number) => `, weekly for ${String(weeks)} weeks`,
-  min: (date: string, minutes: number, rest: string, rest2: string) =>
-    `${date}, ${String(minutes)} min${rest}${rest2} `,
+  min: (start: string, minutes: number, weeks: string, note: string) =>
+    `${start}, ${String(minutes)} min${weeks}${note} `,
   remove: (date: string) => `remove ${date}`,
   removeWord: 'remove',
   start: 'Start',

@@ -16,7 +16,7 @@ export const breatheStage = {
   shorterBreaths: 'shorter breaths',
   sBreath: (pace: number) => `${String(pace)} s a breath`,
   longerBreaths: 'longer breaths',
-  sound: (rest: string) => `sound ${rest}`,
+  sound: (state: string) => `sound ${state}`,
   otherwise: (change: string) => `Otherwise: ${change}`,
 } as const;
 
@@ -41,19 +41,20 @@ export const judgeView = {
   beforeEverythingHeld: ', before everything was held',
   stopSignEndedSession:
     '. A stop sign ended the session: it has to be cleared before the next set-up',
-  holdsLogged: (rest: string, rest2: string, rest3: string, count: number, count2: number) =>
-    `${rest}${rest2}${rest3}. ${String(count)} of ${String(count2)} holds logged.`,
+  holdsLogged: (ended: string, early: string, stopped: string, logged: number, count: number) =>
+    `${ended}${early}${stopped}. ${String(logged)} of ${String(count)} holds logged.`,
   workingOutNextStep: 'Working out the next step…',
   nothingLoggedSoNothing: 'Nothing was logged, so nothing changes.',
   all: (count: number) => `all ${String(count)}`,
-  accept: (rest: string) => `Accept ${rest}`,
+  accept: (which: string) => `Accept ${which}`,
   nextSession: 'The next session',
   progress: 'Progress',
   accepted: ', accepted',
   changed: (reason: string) => `, changed: ${reason}`,
   suggested: (verdict: string) => `Suggested: ${verdict}. `,
-  measureAgain: (value: string) => ` Measure again: ${value}.`,
-  because: (rest: string, value: string, rest2: string) => `${rest}Because: ${value}.${rest2}`,
+  measureAgain: (measures: string) => ` Measure again: ${measures}.`,
+  because: (suggestion: string, facts: string, measures: string) =>
+    `${suggestion}Because: ${facts}.${measures}`,
   change: 'change',
   decideAgain: 'decide again',
   instead: 'Instead',
@@ -89,11 +90,11 @@ export const planForm = {
   bothSidesEqually: 'both sides equally',
   alternateSidesRoundBy: 'alternate sides, round by round',
   everyPoseOneSide: 'every pose on one side, then on the other',
-  level: (words: string) => `${words}, level`,
+  level: (pose: string) => `${pose}, level`,
   levelFits: 'level that fits',
-  earlier: (words: string) => `${words} earlier`,
-  later: (words: string) => `${words} later`,
-  leaveOut: (words: string) => `leave out ${words}`,
+  earlier: (pose: string) => `${pose} earlier`,
+  later: (pose: string) => `${pose} later`,
+  leaveOut: (pose: string) => `leave out ${pose}`,
   addPose: 'Add a pose',
   orderSides: 'Order of sides',
   breaths: 'Breaths',
@@ -120,7 +121,7 @@ export const responsePanel = {
   instead: (instead: string) => ` Instead: ${instead}.`,
   endSession: 'End the session',
   leavePose: 'Leave this pose',
-  insteadOf: (words: string) => `${words} instead`,
+  insteadOf: (pose: string) => `${pose} instead`,
   session: 'in a session',
 } as const;
 
@@ -128,7 +129,7 @@ export const runView = {
   whatSeen: 'What was seen',
   back: 'back',
   sessionHasNoHolds: 'This session has no holds. ',
-  of: (value: number, count: number) => `${String(value)} of ${String(count)}`,
+  of: (place: number, count: number) => `${String(place)} of ${String(count)}`,
   undo: 'undo',
   pauseContinueLater: 'pause, continue later',
   endSession: 'end session',
@@ -145,7 +146,7 @@ export const setStage = {
 
 export const signNote = {
   stopSign: 'A stop sign',
-  stopSignOf: (words: string) => `Stop sign: ${words}`,
+  stopSignOf: (sign: string) => `Stop sign: ${sign}`,
   clearedBy: (by: string) => `, cleared by ${by}`,
 } as const;
 
@@ -172,7 +173,7 @@ export const todayForm = {
   injuryOperationSinceLast: 'injury or operation since last time',
   anythingNew: 'Anything new',
   stopSignToday: 'A stop sign today',
-  side: (words: string) => `${words}, side`,
+  side: (what: string) => `${what}, side`,
   bothSides: 'both sides',
   left: 'left',
   right: 'right',
@@ -185,6 +186,6 @@ export const used = {
 
 export const usedNumbers = {
   whatActuallyUsed: 'What was actually used',
-  less: (words: string) => `${words}, less`,
-  more: (words: string) => `${words}, more`,
+  less: (what: string) => `${what}, less`,
+  more: (what: string) => `${what}, more`,
 } as const;

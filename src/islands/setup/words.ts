@@ -7,16 +7,16 @@ export const asFoundView = {
 } as const;
 
 export const bandsView = {
-  simulateMeasuringTimes: (value: string) => `Simulate measuring ${value} times`,
-  workingOutTimes: (value: string) => `Working it out ${value} times…`,
+  simulateMeasuringTimes: (times: string) => `Simulate measuring ${times} times`,
+  workingOutTimes: (times: string) => `Working it out ${times} times…`,
   sameJointLimitsRepeats: (share: number) =>
     `The same joint limits it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`,
   mostFrequentLimitingJoint: (share: number) =>
     `The most frequent limiting joint limits it in only ${String(share)} of 100 repeats, so ± alone says too little.`,
-  poseCouldNotHeld: (value: string, value2: string) =>
-    ` In ${value} of ${value2} the pose could not be held.`,
-  to: (value: string, value2: string) => `${value}° to ${value2}°`,
-  toOf: (words: string, words2: string) => `${words} to ${words2}`,
+  poseCouldNotHeld: (failed: string, draws: string) =>
+    ` In ${failed} of ${draws} the pose could not be held.`,
+  to: (low: string, high: string) => `${low}° to ${high}°`,
+  toOf: (low: string, high: string) => `${low} to ${high}`,
 } as const;
 
 export const beside = {
@@ -37,8 +37,8 @@ export const beside = {
 
 export const chosenSchools = {
   because: (reason: string) => `, because ${reason}.`,
-  forWord: (person: string, value: string, option: string, rest: string) =>
-    `For ${person}: ${value} ${option}${rest} `,
+  forWord: (person: string, rule: string, option: string, reason: string) =>
+    `For ${person}: ${rule} ${option}${reason} `,
   remove: 'remove it',
 } as const;
 
@@ -49,31 +49,31 @@ export const furtherView = {
   levelsFromEasierHarder: 'Levels, from easier to harder',
   smallestMove: 'Smallest move',
   stance: 'Stance',
-  worksFrom: (words: string, reason: string, words2: string, reason2: string) =>
-    `Works from ${words} (${reason}) to ${words2} (${reason2}).`,
+  worksFrom: (shortest: string, shortReason: string, longest: string, longReason: string) =>
+    `Works from ${shortest} (${shortReason}) to ${longest} (${longReason}).`,
   ifForced: (to: string) => `If forced to ${to}`,
   show: 'show it',
   underHand: 'Under the hand',
   balance: 'Balance',
   centreMassLiesInside: (
-    words: string,
-    words2: string,
-    words3: string,
-    words4: string,
-    words5: string,
+    inside: string,
+    toFront: string,
+    toBack: string,
+    toLeft: string,
+    toRight: string,
   ) =>
-    `The centre of mass lies ${words} inside the base of support: ${words2} to its front, ${words3} to its back, ${words4} to the left, ${words5} to the right.`,
+    `The centre of mass lies ${inside} inside the base of support: ${toFront} to its front, ${toBack} to its back, ${toLeft} to the left, ${toRight} to the right.`,
   oneStandardError: 'One standard error',
   nineRepeatsTen: 'Nine repeats in ten',
-  nothingCupboardMakes: (words: string) => `nothing in the cupboard makes ${words}`,
-  margin: (words: string, words2: string) => `${words}, margin ${words2}`,
-  nothingCupboardHighEnough: (words: string) =>
-    `Nothing in the cupboard is high enough: ${words} too low.`,
+  nothingCupboardMakes: (height: string) => `nothing in the cupboard makes ${height}`,
+  margin: (props: string, margin: string) => `${props}, margin ${margin}`,
+  nothingCupboardHighEnough: (height: string) =>
+    `Nothing in the cupboard is high enough: ${height} too low.`,
   floor: 'The floor.',
-  at: (each: string, words: string) => `${each} at ${words}`,
-  elbowBends: (value: string) => ` The elbow bends ${value}°.`,
-  trunkLifts: (value: string) => ` The trunk lifts ${value}°.`,
-  aboveHandsOwnHeight: (words: string) => `, ${words} above the hand’s own height`,
+  at: (stack: string, height: string) => `${stack} at ${height}`,
+  elbowBends: (deg: string) => ` The elbow bends ${deg}°.`,
+  trunkLifts: (deg: string) => ` The trunk lifts ${deg}°.`,
+  aboveHandsOwnHeight: (height: string) => `, ${height} above the hand’s own height`,
 } as const;
 
 export const guidanceView = {
@@ -81,27 +81,34 @@ export const guidanceView = {
   breaths: (breaths: number) => sayCount(breaths, 'breath'),
   active: 'Active. ',
   resting: 'Resting. ',
-  gazeReachAwayFrom: (rest: string, value: string, capital: string, value2: string) =>
-    `${rest}Gaze: ${value} ${capital} and ${value2} reach away from each other.`,
+  gazeReachAwayFrom: (kind: string, gaze: string, first: string, second: string) =>
+    `${kind}Gaze: ${gaze} ${first} and ${second} reach away from each other.`,
   inWord: 'In',
   out: 'Out',
   oftenSeen: 'Often seen',
   easier: 'Easier',
   harder: 'Harder',
   preparesFor: 'Prepares for',
-  letWord: (part: string, value: string, direction: string) => `let ${part} ${value} ${direction}`,
+  letWord: (part: string, amount: string, direction: string) =>
+    `let ${part} ${amount} ${direction}`,
 } as const;
 
 export const keptView = {
   withWhatMoved: ', with what was moved',
-  keepSetUpBecause: (rest: string) => `Keep this set-up${rest}, because`,
+  keepSetUpBecause: (moved: string) => `Keep this set-up${moved}, because`,
   keep: 'Keep it',
   removed: 'Removed. ',
   undo: 'Undo',
   movedByHand: ', moved by hand',
   because: (reason: string) => `, because ${reason}.`,
-  side: (date: string, side: string, rest: string, rest2: string, rest3: string, rest4: string) =>
-    `${date}, ${side} side${rest}${rest2}${rest3}${rest4} `,
+  side: (
+    date: string,
+    side: string,
+    moved: string,
+    values: string,
+    reason: string,
+    state: string,
+  ) => `${date}, ${side} side${moved}${values}${reason}${state} `,
   show: 'show it',
   remove: 'remove it',
   rulesChangedTheseNumbers:
@@ -110,12 +117,12 @@ export const keptView = {
   whatDiffersToday: 'What differs today',
   thereNoSetUp: 'There is no set-up for it today.',
   cautionsCorrectedReadingsRules: 'Cautions, corrected readings or rules have changed since.',
-  measuredAgainSince: (value: string) => `Measured again since: ${value}.`,
+  measuredAgainSince: (measures: string) => `Measured again since: ${measures}.`,
 } as const;
 
 export const levelsNote = {
-  needsMore: (words: string, amount: number, rest: string) =>
-    `${words} needs ${String(amount)}${rest} more`,
+  needsMore: (joint: string, amount: number, unit: string) =>
+    `${joint} needs ${String(amount)}${unit} more`,
   feet: 'On the feet of ',
   forWord: (small: string, needs: string) => `For “${small}”, ${needs}.`,
   nearlyPartPoseFalls: 'nearly: part of the pose falls short',
@@ -128,7 +135,7 @@ export const movableSheet = {
   backFoot: 'back foot',
   turnBackFoot: 'turn of the back foot',
   heightHand: 'height of the hand',
-  move: (value: string) => `Move the ${value}`,
+  move: (handle: string) => `Move the ${handle}`,
 } as const;
 
 export const moving = {
@@ -183,7 +190,7 @@ export const poseShelf = {
   noSetUp: 'no set-up',
   needs: (missing: number) => `needs ${sayCount(missing, 'reading')}`,
   stopSign: 'stop sign',
-  of: (value: string, unit: string, value2: string) => `, ${value}${unit} of ${value2}${unit}`,
+  of: (value: string, unit: string, deepest: string) => `, ${value}${unit} of ${deepest}${unit}`,
 } as const;
 
 export const saveSheet = {
@@ -204,9 +211,9 @@ export const schoolsView = {
   schoolsAgreePose: 'The schools agree on this pose.',
   compareSchoolsUpFour: 'Compare schools: up to four are drawn',
   asChosen: 'as chosen',
-  draw: (words: string) => `Draw ${words}`,
+  draw: (school: string) => `Draw ${school}`,
   cannotHeld: 'cannot be held',
-  margin: (joint: string, value: number) => `${joint}, ${String(value)}° margin`,
+  margin: (joint: string, deg: number) => `${joint}, ${String(deg)}° margin`,
   yourDepth: (sentence: string) => `At your depth: ${sentence}`,
   forPersonPose: 'For this person in this pose',
   cannotBeHeld: ' (cannot be held)',
@@ -218,13 +225,13 @@ export const setUpSentence = {
   change: (otherSide: string) => `, change to ${otherSide}`,
   deepestSafeSetUp: 'the deepest safe set-up',
   asRecommended: 'as recommended',
-  changeTo: (rest: string) => `, change to ${rest}`,
+  changeTo: (other: string) => `, change to ${other}`,
   provisionalMissingMeasuresTaken: 'Provisional: missing measures are taken from a stiff body.',
   leave: 'leave',
   level: 'Level',
   whatFits: (fitting: string) => `what fits${fitting}`,
   most: ' of at most ',
-  textbook: (words: string) => `; textbook ${words}`,
+  textbook: (depth: string) => `; textbook ${depth}`,
 } as const;
 
 export const setUpTable = {
@@ -253,12 +260,12 @@ export const sheetView = {
 export const sidesView = {
   workingOutBothSides: 'Working out both sides…',
   noDifferenceBetweenSides: 'No difference between the sides beyond error.',
-  beyondItsError: (value: string) => `Beyond its error: ${value}.`,
+  beyondItsError: (measures: string) => `Beyond its error: ${measures}.`,
   leftAgainstRight: 'Left against right',
-  real: (number: string) => `${number}, real`,
+  real: (difference: string) => `${difference}, real`,
   withinItsError: 'within its error',
-  more: (number: string, number2: string, rest: string) =>
-    `${number} ${number2} more on the ${rest}`,
+  more: (joint: string, difference: string, side: string) =>
+    `${joint} ${difference} more on the ${side}`,
   noSetUp: 'no set-up',
   limitedBy: (joint: string) => `limited by the ${joint}`,
 } as const;
@@ -266,7 +273,7 @@ export const sidesView = {
 export const studioView = {
   oneThingTime: (pose: string) => `${pose}, one thing at a time`,
   leg: (side: string) => `${side} leg`,
-  of: (value: number, count: number) => `${String(value)} of ${String(count)}`,
+  of: (place: number, count: number) => `${String(place)} of ${String(count)}`,
   close: 'close',
   less: 'less',
   more: 'more',
@@ -282,9 +289,9 @@ export const vessels = {
   asLeastMargin: 'as the least margin',
   becauseCaution: 'because of a caution',
   becausePoseUsesOnly: 'because this pose uses only part of it',
-  usable: (value: string) => `${value}° usable`,
-  measuredHeldBack: (usable: string, value: string, value2: string, why: string) =>
-    `${usable} (${value}° measured, ${value2}° held back${why})`,
+  usable: (deg: string) => `${deg}° usable`,
+  measuredHeldBack: (usable: string, measured: string, heldBack: string, why: string) =>
+    `${usable} (${measured}° measured, ${heldBack}° held back${why})`,
   askedForMoreThan: ' is asked for more than it has',
   usesSomeWhatHeld: ' uses some of what is held back',
   limitingJoint: ' is the limiting joint',
@@ -305,5 +312,5 @@ export const vessels = {
   notMeasuredTakenFrom: 'not measured, taken from a stiff body',
   beyondItsRange: 'beyond its range',
   usesWhatHeldBack: 'uses what is held back',
-  askedOf: (value: string, usable: string) => `asked ${value}°, ${usable}`,
+  askedOf: (asked: string, usable: string) => `asked ${asked}°, ${usable}`,
 } as const;

@@ -56,24 +56,24 @@ export const stopSigns = {
 } as const;
 
 export const markedPicture = {
-  pictureActiveMarkArrows: (value: string) =>
-    `Picture. Active mark: ${value}. Arrows move it, Shift moves it faster, Enter goes on, a digit chooses a mark.`,
+  pictureActiveMarkArrows: (mark: string) =>
+    `Picture. Active mark: ${mark}. Arrows move it, Shift moves it faster, Enter goes on, a digit chooses a mark.`,
 } as const;
 
 export const pictureMarks = {
   picture: 'Picture ',
   tryDrawing: 'or try it on a drawing',
   allMarksPlacedEach: 'All marks are placed. Each can still be moved.',
-  point: (value: number, words: string) => `${String(value)}. Point at ${words}.`,
+  point: (place: number, mark: string) => `${String(place)}. Point at ${mark}.`,
 } as const;
 
 export const orderList = {
   pressSpacePickUp:
     'Press Space to pick it up, the arrow keys to move it, Space to drop it, Escape to cancel.',
-  place: (value: number, count: number) => `place ${String(value)} of ${String(count)}`,
-  pickedUp: (of: string, placeOf: string) => `${of} is picked up, ${placeOf}.`,
-  dropped: (of: string, placeOf: string) => `${of} is dropped, ${placeOf}.`,
-  staysWhere: (of: string) => `${of} stays where it was.`,
+  place: (place: number, count: number) => `place ${String(place)} of ${String(count)}`,
+  pickedUp: (name: string, place: string) => `${name} is picked up, ${place}.`,
+  dropped: (name: string, place: string) => `${name} is dropped, ${place}.`,
+  staysWhere: (name: string) => `${name} stays where it was.`,
   move: (item: string) => `move ${item}`,
 } as const;
 
@@ -82,7 +82,7 @@ export const toastRegion = {
 } as const;
 
 export const useStoredText = {
-  notSavedTryingAgain: (words: string) => `Not saved. ${words} Trying again soon. `,
+  notSavedTryingAgain: (reason: string) => `Not saved. ${reason} Trying again soon. `,
   tryNow: 'Try now',
   saveAsFile: 'Save it as a file',
   notSavedEnteredElsewhere: (theirs: string) =>
@@ -93,7 +93,7 @@ export const useStoredText = {
 
 export const useWrite = {
   notSavedHasBeen: 'Not saved: it has been removed.',
-  notSavedTryingAgain: (words: string) => `Not saved. ${words} Trying again soon. `,
+  notSavedTryingAgain: (reason: string) => `Not saved. ${reason} Trying again soon. `,
   tryNow: 'Try now',
   saveAsFile: 'Save it as a file',
 } as const;
