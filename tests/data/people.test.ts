@@ -112,7 +112,7 @@ describe('people in the browser', () => {
     const plan = await planImport(older);
     expect(plan).toMatchObject({ isNewPerson: false, added: { reading: 1 }, staysRemoved: 1 });
     expect(plan.changes).toEqual([]);
-    expect(plan.stays.map(({ what }) => what)).toEqual(['notes', 'reading: Stature']);
+    expect(plan.stays.map(({ what }) => what)).toEqual(['notes', 'reading: Height']);
     expect(plan.stays[1]).toMatchObject({
       from: `${String(first!.value + 1)} cm`,
       to: `${String(first!.value)} cm`,

@@ -46,7 +46,7 @@ describe('published ranges as reference', () => {
   it('asks about what lies outside, and only that', () => {
     const band = findReferenceBand('hip-flexion', 'female', 30);
     expect(questionAgainstBand(95, 'hip-flexion', band)?.message).toBe(
-      'Hip flexion: 95° lies outside what women of 20 to 44 have, 107 to 161°.',
+      'Hip flexion: 95° is outside the range of women of 20 to 44, 107 to 161°.',
     );
     expect(questionAgainstBand(110, 'hip-flexion', band)).toBeNull();
     expect(questionAgainstBand(10, 'hip-opening', null)).toBeNull();

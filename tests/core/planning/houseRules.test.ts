@@ -76,7 +76,7 @@ describe('stance', () => {
     const setUp = plan('warrior-two', { stance: 'fixed', fixedStanceCm: 175 }, SUPPLE);
     expect(setUp.status).toBe('failed');
     expect(setUp.problems[0]?.code).toBe('cannot-hold');
-    expect(setUp.problems[0]?.message).toMatch(/back hip abduction lacks \d+°/);
+    expect(setUp.problems[0]?.message).toMatch(/back hip abduction is \d+° short/);
   });
 });
 
