@@ -83,7 +83,7 @@ test('three drawn pictures go through the screen as pixels and give their angle'
     await expect(page.getByText('1. Point at the ankle bone')).toBeVisible();
     await page.getByRole('application').scrollIntoViewIfNeeded();
     for (const each of [marks.other, marks.hip, marks.ankle]) await point(page, each);
-    await expect(page.getByText('Every mark is placed')).toBeVisible();
+    await expect(page.getByText('All marks are placed')).toBeVisible();
     const value = page.locator('[data-testid=photo] [data-testid=value]');
     const [, read, error] = /([\d.]+)° ± ([\d.]+)°/.exec((await value.textContent()) ?? '') ?? [];
     // A click lands on whole pixels of the screen; the picture is shown smaller than it is.
@@ -91,7 +91,7 @@ test('three drawn pictures go through the screen as pixels and give their angle'
     expect(Number(error)).toBeLessThan(4);
   }
   await expectAccessible(page);
-  await page.getByRole('button', { name: /^Take it/ }).click();
+  await page.getByRole('button', { name: /^Save (left|right)/ }).click();
   await expect(page.getByLabel('left first')).toHaveValue(/^9[67](\.\d)?°$/);
   // Nobody agreed to pictures being kept.
   await expect(page.getByText(/is kept$/)).toHaveCount(0);
@@ -196,7 +196,7 @@ test('a picture is kept upright and without its tags, and can be deleted apart f
   ] as const) {
     await point(page, each, [300, 400]);
   }
-  await page.getByRole('button', { name: /^Take it/ }).click();
+  await page.getByRole('button', { name: /^Save (left|right)/ }).click();
   await expect(page.getByText('One picture is kept')).toBeVisible();
   const kept = await page.evaluate(async () => {
     const open = indexedDB.open('stillwater');

@@ -302,7 +302,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       name: 'a reading from a photo',
       at: '/measure?id=marit-sollen&step=straight-leg-raise&by=photo',
       open: markDrawnPicture,
-      act: press(/^Take it/),
+      act: press(/^Save (left|right)/),
     },
     {
       name: 'a picture deleted',
@@ -315,7 +315,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         ).toBeVisible();
         await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
         await markDrawnPicture(page);
-        await press(/^Take it/)(page);
+        await press(/^Save (left|right)/)(page);
         await expect(page.getByText('One picture is kept')).toBeVisible();
       },
       act: async (page) => {

@@ -116,7 +116,7 @@ const importing: Scenario = async (page, random, round) => {
     .setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   const isConfirmed = random() < 0.5;
-  if (isConfirmed) await page.getByText('is saved here.').waitFor();
+  if (isConfirmed) await page.getByText('is imported.').waitFor();
   return (rows) => {
     const count = rows.readings.filter((each) => each.personId === id).length;
     const isHere = rows.people.some((each) => each.id === id);
