@@ -91,7 +91,7 @@ test('poses are put into another order by dragging, by keys and by single presse
     await page.waitForTimeout(300);
   }
   await expect.poll(readOrder).toEqual([second, first, third, ...rest]);
-  await expect(page.getByText(`${first!} is put down, place 2 of`)).toBeAttached();
+  await expect(page.getByText(`${first!} is dropped, place 2 of`)).toBeAttached();
   const grip = (await page
     .getByRole('button', { name: `move ${third!}`, exact: true })
     .boundingBox())!;
