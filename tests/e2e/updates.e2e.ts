@@ -32,7 +32,7 @@ const CHANGES: readonly (readonly [path: string, from: string, to: string])[] = 
     'Very hard to guess.',
     'Next to impossible to guess.',
   ],
-  ['src/islands/paper/PaperView.tsx', 'On paper', 'On sheets of paper'],
+  ['src/islands/paper/words.ts', "'On paper'", "'On sheets of paper'"],
   [
     'src/data/database.ts',
     'database.use(stamping);',
