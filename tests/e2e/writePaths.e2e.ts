@@ -176,7 +176,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       name: 'the reference bands',
       at: PERSON,
       act: async (page) => {
-        await page.getByLabel(/^Reference bands/).selectOption({ index: 0 });
+        await page.getByLabel(/^Reference ranges/).selectOption({ index: 0 });
       },
     },
     { name: 'consent to pictures', at: PERSON, act: press('They agree to pictures') },
@@ -311,7 +311,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await page.goto(PERSON);
         await press('They agree to pictures')(page);
         await expect(
-          page.getByRole('button', { name: 'They withdraw consent' }).first(),
+          page.getByRole('button', { name: /^They withdraw it: delete/ }).first(),
         ).toBeVisible();
         await page.goto('/measure?id=marit-sollen&step=straight-leg-raise&by=photo');
         await markDrawnPicture(page);
