@@ -266,7 +266,7 @@ test('a verdict is overruled with a reason, and both stand in the record', async
   await expect(line).toContainText('one step easier, changed: a hard week');
   await expectAccessible(page);
   await page.goto('/record?id=pell-krossing');
-  await expect(page.getByText('overruled “keep it as it is”: a hard week')).toBeVisible();
+  await expect(page.getByText('changed from “keep it as it is”: a hard week')).toBeVisible();
   await expectAccessible(page);
 });
 

@@ -515,7 +515,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       name: 'how long data is kept',
       at: '/files',
       act: async (page) => {
-        await page.getByLabel(/^Keep a person/).selectOption('2 years');
+        await page.getByLabel(/^After their last entry/).selectOption('2 years');
       },
     },
   ],

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 
-/** Our own phrases that a newcomer had to guess; docs/words.md says what stands in their place. */
+/** Phrases that we no longer show; docs/words.md says what to write instead. */
 const RETIRED = [
   /what to mind|\bto mind\b/i,
   /how to set up|what is measured/i,

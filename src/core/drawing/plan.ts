@@ -6,7 +6,7 @@ import { findHandPlaces, footprint } from './prints.ts';
 import { drawRuler } from './ruler.ts';
 import { line, type Point, type Shape } from './shapes.ts';
 import { getValue } from '../setup/setUp.ts';
-import { saySquare } from '../setup/settingKinds.ts';
+import { saySquare } from '../setup/settingWords.ts';
 import {
   cross,
   isKneeling,

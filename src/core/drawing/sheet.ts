@@ -18,7 +18,8 @@ import { laySheet, planTopOf, boxOfElevation, extendBelow } from './laySheet.ts'
 import { drawPlan } from './plan.ts';
 import { drawElevation } from './elevation.ts';
 import { saySide } from '../poses/saySide.ts';
-import { type SettingId, saySquare } from '../setup/settingKinds.ts';
+import type { SettingId } from '../setup/settingKinds.ts';
+import { saySquare } from '../setup/settingWords.ts';
 
 const STANCE_SIZE = 2.5;
 

@@ -8,7 +8,7 @@ import { facesLongEdge } from '../drawing/view.ts';
 import { saySide } from '../poses/saySide.ts';
 import { withLevel } from '../poses/level.ts';
 import { getValue } from '../setup/setUp.ts';
-import { saySquare } from '../setup/settingKinds.ts';
+import { saySquare } from '../setup/settingWords.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { words } from './page.ts';
 

@@ -116,7 +116,7 @@ function listSession(session: Session): Happening[] {
   for (const { at, pose, side, kind, choice, verdict, reason } of decisions) {
     const details = [
       `because: ${verdict.facts.join('; ')}`,
-      ...(choice === 'overruled' ? [`overruled “${sayVerdict(verdict.kind)}”: ${reason}`] : []),
+      ...(choice === 'overruled' ? [`changed from “${sayVerdict(verdict.kind)}”: ${reason}`] : []),
     ];
     const key = [pose, kind, ...details].join('|');
     const where = judged.has(key) ? 'both sides' : side;

@@ -4,11 +4,11 @@ import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import type { Setting } from '../setup/setUp.ts';
 import {
   findSettingKind,
-  sayKnee,
   SETTING_KINDS,
   type SaySetting,
   type SettingId,
 } from '../setup/settingKinds.ts';
+import { sayKnee } from '../setup/settingWords.ts';
 
 /** Lines that replace the usual ones; null = left out, because the drawing or another line says it. */
 type OtherLines = Partial<Record<SettingId, SaySetting | null>>;

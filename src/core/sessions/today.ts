@@ -70,7 +70,10 @@ export function adaptToday(
     .filter(({ id }) => !known.has(id))
     .map(({ id, side }): CautionEntry => {
       const kind = findCautionKind(id);
-      changes.push({ change: kind?.advice ?? 'minded', reason: `${kind?.name ?? id}, today` });
+      changes.push({
+        change: kind?.advice ?? 'taken into account',
+        reason: `${kind?.name ?? id}, today`,
+      });
       const severity = kind === null || kind.tier === 'adapt' ? 'mild' : 'stop';
       const note = 'reported before the session';
       const none = { clearedBy: null, clearedAt: null };

@@ -1,6 +1,7 @@
-import type { PropItem } from '../props/propList.ts';
-import { SERVES } from '../props/stacks.ts';
 import type { AsFound } from '../rules/houseRules.ts';
+import type { PropItem } from '../props/propList.ts';
+import { sayKnee, saySquare } from './settingWords.ts';
+import { SERVES } from '../props/stacks.ts';
 
 /** A line of the recipe from the value as it is written, as it is, and from where it is measured. */
 export type SaySetting = (value: string, raw: number, to: string, from: string) => string;
@@ -9,7 +10,7 @@ export type SaySetting = (value: string, raw: number, to: string, from: string) 
 export type HandleId = 'front-foot' | 'back-foot' | 'back-toes' | 'hand';
 
 /** How a setting is corrected by hand. */
-interface ByHand {
+export interface ByHand {
   readonly key: Exclude<keyof AsFound, 'depth'>;
   /** One press of a key, cm or degrees. */
   readonly step: number;
@@ -32,33 +33,6 @@ interface SettingKind {
   readonly servedBy?: readonly PropItem['kind'][] | 'strap';
   readonly needsWall?: true;
 }
-
-/**
- * How a pelvis rests against square: “short of square”, “past square” where it is turned on over
- * the front leg, or “square”. The number beside it is written without its sign.
- *
- * @param shortDeg the setting `pelvis-short-of-square`
- * @returns words for the teacher
- */
-export function saySquare(shortDeg: number): string {
-  if (Math.abs(shortDeg) < 0.5) return 'square';
-  return shortDeg > 0 ? 'short of square' : 'past square';
-}
-
-/**
- * A knee as straight, soft or bent.
- *
- * @param whose knee, as it is said
- * @param value as it is written
- * @param raw degrees
- * @param to what it is measured to
- * @returns words for the teacher
- */
-export const sayKnee = (whose: string, value: string, raw: number, to: string): string => {
-  if (raw < 5) return `${whose} straight`;
-  if (raw < 12) return `${whose} soft, ${value}`;
-  return `${whose} bent ${value}${to.endsWith('ankle') ? ', over its ankle' : ''}`;
-};
 
 const kind = <Id extends string>(
   each: SettingKind & { readonly id: Id },
@@ -306,36 +280,3 @@ export type SettingId = (typeof SETTING_KINDS)[number]['id'];
  */
 export const findSettingKind = (id: string): SettingKind | null =>
   SETTING_KINDS.find((each) => each.id === id) ?? null;
-
-/**
- * The setting that a handle of the drawing moves.
- *
- * @param handle on the drawing
- * @returns its id, and how it is corrected by hand
- */
-export function findHandleKind(handle: HandleId): {
-  readonly id: SettingId;
-  readonly byHand: ByHand;
-} {
-  for (const { id, byHand } of SETTING_KINDS) {
-    if (byHand?.handles.includes(handle) === true) return { id, byHand };
-  }
-  throw new Error(`No setting is moved by ${handle}`);
-}
-
-/**
- * What is held by hand, no further than any body stands.
- *
- * @param held cm and degrees
- * @returns the same fields
- */
-export function clampByHand(held: Partial<AsFound>): Partial<AsFound> {
-  const clamped = { ...held };
-  for (const { byHand } of SETTING_KINDS) {
-    const value = byHand === undefined ? null : held[byHand.key];
-    if (byHand === undefined || value == null) continue;
-    const [least, most] = byHand.range;
-    Object.assign(clamped, { [byHand.key]: Math.min(most, Math.max(least, value)) });
-  }
-  return clamped;
-}

@@ -131,7 +131,7 @@ export const tablePanel = {
   setAsideBecause: 'Set aside because',
   couldNotRead: (chosen: string, error: string) => `${chosen} could not be read: ${error}`,
   importedForWereAlready: (added: number, person: string, known: number) =>
-    `${sayCount(added, 'reading')} imported for ${person}; ${String(known)} were already here.`,
+    `${sayCount(added, 'reading')} imported for ${person}; already here: ${String(known)}.`,
   nothingSaved: (writeError: string) => `Nothing was saved. ${writeError}`,
   readingsCsv: (person: string) => `${person} readings.csv`,
   readingsAsTable: 'Readings as a table',

@@ -31,7 +31,7 @@ const SHOWN = {
   all: say.allPoses,
   ready: say.ready,
   missing: say.needsMeasures,
-  minded: say.withCaution,
+  withCaution: say.withCaution,
 } as const;
 type ShelfFilter = keyof typeof SHOWN;
 
@@ -166,7 +166,7 @@ const findKind = (result: Result<SetUp> | null): ShelfFilter | null => {
   if (result === null) return null;
   if (!result.ok) return 'missing';
   const { status, adaptations } = result.value;
-  return status === 'failed' || adaptations.length > 0 ? 'minded' : 'ready';
+  return status === 'failed' || adaptations.length > 0 ? 'withCaution' : 'ready';
 };
 
 /** Its depth as a small glyph, and what stops it. */

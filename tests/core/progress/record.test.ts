@@ -69,7 +69,7 @@ describe('the record', () => {
   it('names the sign, the note, and an overruling with its reason, both sides on one line', () => {
     const [, judged, session] = lines;
     expect(judged!.words).toBe('Triangle, both sides: one step easier');
-    expect(judged!.details).toContain('overruled “keep it as it is”: a hard week');
+    expect(judged!.details).toContain('changed from “keep it as it is”: a hard week');
     expect(session!.words).toBe('Session, ended early: Triangle');
     expect(session!.details).toEqual(['Triangle, right: Tingling or numbness, told late']);
     expect(session!.stops).toBe(true);

@@ -5,11 +5,8 @@ import type { AsFound } from '../../../src/core/rules/houseRules.ts';
 import { findHeelLines, NOT_MOVED, planMoved } from '../../../src/core/whatIf/planMoved.ts';
 import { planPose } from '../../../src/core/setup/planSetUp.ts';
 import type { SetUp } from '../../../src/core/setup/setUp.ts';
-import {
-  clampByHand,
-  findHandleKind,
-  type SettingId,
-} from '../../../src/core/setup/settingKinds.ts';
+import { clampByHand, findHandleKind } from '../../../src/core/setup/byHand.ts';
+import type { SettingId } from '../../../src/core/setup/settingKinds.ts';
 import { contextOf, REFERENCE } from '../../support/people.ts';
 
 const SIDES = ['left', 'right'] as const;

@@ -42,7 +42,8 @@ export const phoneSource =
   ({ onSample }) => {
     const onTilt = ({ beta, gamma, timeStamp }: DeviceOrientationEvent): void => {
       const deg = axis === 'long' ? beta : gamma;
-      onSample({ at: timeStamp, deg, quality: deg === null ? 0 : 1, batteryPercent: null });
+      // A browser without the sensor sends one event that holds nothing.
+      if (deg !== null) onSample({ at: timeStamp, deg, quality: 1, batteryPercent: null });
     };
     window.addEventListener('deviceorientation', onTilt);
     return () => {
