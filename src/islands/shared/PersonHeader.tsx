@@ -18,7 +18,7 @@ const VIEWS: readonly { readonly view: ViewName; readonly words: string }[] = [
   { view: 'record', words: say.record },
 ];
 
-/** Whose page it is and the way to the others, in one line of type; on a phone in two. */
+/** Whose page it is and the way to the others, in one line of type; on a narrow screen in two. */
 export function PersonHeader({ person, here }: { person: Person; here: ViewName }) {
   const isHandedOver = useHandOver()?.lockedAt != null;
   return (
@@ -29,7 +29,7 @@ export function PersonHeader({ person, here }: { person: Person; here: ViewName 
       {!isHandedOver && (
         <nav
           aria-label={say.views(person.name)}
-          className="flex flex-wrap gap-x-5 max-phone:order-last max-phone:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.95rem] max-phone:tracking-tight"
+          className="flex flex-wrap gap-x-5 max-tablet:order-last max-tablet:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.95rem] max-phone:tracking-tight"
         >
           {VIEWS.map(({ view, words }) => (
             <a
@@ -43,7 +43,7 @@ export function PersonHeader({ person, here }: { person: Person; here: ViewName 
           ))}
         </nav>
       )}
-      <span className="ml-auto flex items-center gap-x-3 font-sans text-base max-phone:mr-auto max-phone:ml-0">
+      <span className="ml-auto flex items-center gap-x-3 font-sans text-base max-tablet:mr-auto max-tablet:ml-0">
         {!isHandedOver && <HandOverButton />}
         <UnitChoice />
       </span>
