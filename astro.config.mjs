@@ -17,5 +17,13 @@ export default defineConfig({
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },
+    build: {
+      rollupOptions: {
+        output: {
+          // The helper of lazy imports stands alone: it would carry the poses to every page.
+          manualChunks: (id) => (id.includes('vite/preload-helper') ? 'preload' : undefined),
+        },
+      },
+    },
   },
 });

@@ -58,6 +58,7 @@ const unit = readReport(UNIT_REPORT);
 addCounts(unitOk, unit && { passed: unit.numPassedTests, failed: unit.numFailedTests });
 
 if (count('npm', ['run', '--silent', 'build'])) {
+  count('npm', ['run', '--silent', 'check:size']);
   const browserOk = step('npx', ['playwright', 'test']);
   const stats = readReport(BROWSER_REPORT)?.stats;
   addCounts(browserOk, stats && { passed: stats.expected, failed: stats.unexpected + stats.flaky });

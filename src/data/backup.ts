@@ -2,14 +2,14 @@ import type { Table } from 'dexie';
 import type { BackupContent, PictureEntry, BackupRow } from '../core/backup/backup.ts';
 import { listRowsOf, readPerson } from '../core/backup/readPerson.ts';
 import type { PersonFile } from '../core/formats/personFile.ts';
-import { dateOf, findLater, UNKNOWN, type Stamp } from '../core/merge/clock.ts';
+import type { Stamp } from '../core/merge/clock.ts';
 import { toPicturePath } from '../core/merge/cellPaths.ts';
 import type { Problem } from '../core/problems/problem.ts';
 import { db } from './database.ts';
 import type { PersonRow, PictureRow, StampRow } from './rows.ts';
-import { addUndoOfNew, importFile, moveClockPast, planImport, type ImportPlan } from './merging.ts';
+import { moveClockPast } from './clock.ts';
+import { addUndoOfNew, importFile, planImport, type ImportPlan } from './merging.ts';
 import { setBackedUpAt, toPaceKey } from './settings.ts';
-import { CLOCK } from './stamping.ts';
 
 /** Everything that is kept in this browser, of every store, as it is at one moment. */
 export async function collectBackup(withPictures: boolean): Promise<BackupContent> {
@@ -157,21 +157,4 @@ async function restoreRest(content: BackupContent, personIds: ReadonlySet<string
   const settings = (content.stores['settings'] ?? []) as unknown as readonly { key: string }[];
   await db.settings.bulkPut(settings.filter(({ key }) => !key.startsWith('pace ')) as never[]);
   await setBackedUpAt(content.madeAt);
-}
-
-/** From the oldest to the newest change of anybody who is not made up; null = there is none. */
-export async function findDataSpan(): Promise<{
-  readonly oldest: string;
-  readonly newest: string;
-} | null> {
-  const people = await db.people.toArray();
-  const own = people.filter(({ person }) => person.isMadeUp !== true);
-  if (own.length === 0) return null;
-  const last = (await db.clock.get(CLOCK))?.last ?? UNKNOWN;
-  let oldest: Stamp = last;
-  for (const { id } of own) {
-    const stamps = await db.stamps.where('personId').equals(id).toArray();
-    for (const { stamp } of stamps) if (stamp !== UNKNOWN && stamp < oldest) oldest = stamp;
-  }
-  return { oldest: dateOf(oldest), newest: dateOf(findLater(last, oldest)) };
 }

@@ -1,9 +1,18 @@
 import { agree, type Agreement } from '../core/person/consent.ts';
+import type { Intake } from '../core/person/person.ts';
 import { db } from './database.ts';
 import { changePerson } from './people.ts';
 
 export const saveAgreement = (id: string, agreement: Agreement): Promise<void> =>
   changePerson(id, (person) => ({ intake: agree(person, agreement) }));
+
+/** Undoes an agreement: what it answered is as it was before, every other answer stays. */
+export const takeBackAgreement = (id: string, before: Intake): Promise<void> => {
+  const { consentToData, consentToPictures, consentWording, guardian } = before;
+  return changePerson(id, ({ intake }) => ({
+    intake: { ...intake, consentToData, consentToPictures, consentWording, guardian },
+  }));
+};
 
 export const agreeToPictures = (id: string, at: string): Promise<void> =>
   changePerson(id, ({ intake }) => ({ intake: { ...intake, consentToPictures: at } }));

@@ -1,10 +1,12 @@
 import { db } from './database.ts';
 import { ERASED } from './erasedMark.ts';
-import { moveClockPast, MS_PER_DAY } from './merging.ts';
+import { moveClockPast } from './clock.ts';
 import { toPaceKey } from './settings.ts';
 
 /** How long a removed person can be brought back. */
 export const REMOVED_DAYS = 30;
+
+const MS_PER_DAY = 86_400_000;
 
 const PERSONAL = [
   db.readings,

@@ -2,7 +2,7 @@ import type { PersonFile } from '../core/formats/personFile.ts';
 import { fromCells } from '../core/merge/fromCells.ts';
 import { isAnswer } from '../core/merge/cellPaths.ts';
 import { toCells, type Changes, type PersonCells } from '../core/merge/cells.ts';
-import { findLater, tick, type Stamp } from '../core/merge/clock.ts';
+import type { Stamp } from '../core/merge/clock.ts';
 import { describeMerge, type MergePlan } from '../core/merge/describeMerge.ts';
 import { mergeCells } from '../core/merge/merge.ts';
 import { listAppointments } from './appointments.ts';
@@ -12,13 +12,13 @@ import { findErasedAt } from './erasedMark.ts';
 import { loadRecord } from './people.ts';
 import { listSessions } from './sessions.ts';
 import { listSetUps } from './setUps.ts';
-import { CLOCK } from './stamping.ts';
+import { moveClockPast } from './clock.ts';
 
 const now = (): string => new Date().toISOString();
 
 /** How long an import can be undone. */
 const UNDO_DAYS = 30;
-export const MS_PER_DAY = 86_400_000;
+const MS_PER_DAY = 86_400_000;
 
 const TABLES = [
   db.people,
@@ -117,20 +117,6 @@ async function replaceCells(
     ...stampRows(changes.removed, true),
   ]);
   await moveClockPast([...Object.values(changes.stamps), ...Object.values(changes.removed)]);
-}
-
-/**
- * What is changed after a merge counts as later than all that came in with it.
- *
- * @returns the stamp of this moment
- */
-export async function moveClockPast(stamps: readonly Stamp[]): Promise<Stamp> {
-  const clock = await db.clock.get(CLOCK);
-  const device = clock?.device ?? crypto.randomUUID().slice(0, 8);
-  const seen = stamps.reduce(findLater, clock?.last ?? '');
-  const last = tick(seen, Date.now(), device);
-  await db.clock.put({ id: CLOCK, device, last });
-  return last;
 }
 
 export interface ImportPlan extends MergePlan {

@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
 import { compareSchools } from '../core/whatIf/compareSchools.ts';
 import { checkKept } from '../core/whatIf/keptSetUp.ts';
-import { planBands } from '../core/whatIf/planBands.ts';
-import { planInFull } from '../core/whatIf/planInFull.ts';
+import { DRAWS, planBands } from '../core/whatIf/planBands.ts';
+import { planInFull, planWithErrorBars } from '../core/whatIf/planInFull.ts';
 import { planRecheck } from '../core/whatIf/planRecheck.ts';
 import {
   findHeelLines,
@@ -15,7 +15,8 @@ import { judgeSession } from '../core/sessions/judgeSession.ts';
 import { planSession } from '../core/sessions/planSession.ts';
 import type { Result } from '../core/problems/problem.ts';
 import type { PlanningContext } from '../core/planning/planningContext.ts';
-import type { AsFound } from '../core/rules/houseRules.ts';
+import type { Side } from '../core/measures/protocol.ts';
+import type { AsFound, HouseRules } from '../core/rules/houseRules.ts';
 import type { RevisedRecord } from '../core/person/person.ts';
 import { LatestContext } from './latestContext.ts';
 
@@ -60,7 +61,15 @@ const withContext =
 const api = {
   planSetUp: withContext(planSetUp),
   planInFull: withContext(planInFull),
-  planBands: withContext(planBands),
+  planWithErrorBars: withContext(planWithErrorBars),
+  planBands: (
+    record: RevisedRecord,
+    poseId: string,
+    side: Side,
+    rules: Partial<HouseRules>,
+    level: string | null,
+    onProgress: (done: number) => void,
+  ) => planBands(latest.of(record), poseId, side, rules, level, DRAWS, onProgress),
   planRecheck: withContext(planRecheck),
   compareSchools: withContext(compareSchools),
   checkKept: withContext(checkKept),

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { problem, type Result } from '../core/problems/problem.ts';
 import type { AsFound, HouseRules } from '../core/rules/houseRules.ts';
 import type { Side } from '../core/measures/protocol.ts';
@@ -25,6 +25,14 @@ interface Running {
   readonly stop: () => void;
 }
 
+/** Resolves when a question is not wanted any more. */
+const untilAborted = (signal: AbortSignal | null): Promise<void> =>
+  new Promise((resolve) => {
+    signal?.addEventListener('abort', () => {
+      resolve();
+    });
+  });
+
 type Call<Answer> = (remote: Remote<SetUpWorker>) => Promise<Result<Answer>>;
 
 /** Why a question has no answer. */
@@ -40,9 +48,12 @@ class Lane {
 
   constructor(private readonly patienceSeconds: number) {}
 
-  async ask<Answer>(call: Call<Answer>): Promise<Result<Answer>> {
-    let outcome = await this.askOnce(call);
-    if (outcome === 'stopped-for-another') outcome = await this.askOnce(call);
+  async ask<Answer>(
+    call: Call<Answer>,
+    signal: AbortSignal | null = null,
+  ): Promise<Result<Answer>> {
+    let outcome = await this.askOnce(call, signal);
+    if (outcome === 'stopped-for-another') outcome = await this.askOnce(call, signal);
     if (outcome === 'stopped-for-another') outcome = 'worker-stopped';
     if (typeof outcome !== 'string') return outcome;
     return { ok: false, problems: [problem(outcome, '', { seconds: this.patienceSeconds })] };
@@ -50,6 +61,7 @@ class Lane {
 
   private async askOnce<Answer>(
     call: Call<Answer>,
+    signal: AbortSignal | null,
   ): Promise<Result<Answer> | Unanswered | 'stopped-for-another'> {
     const asked = (this.running ??= Lane.start());
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -62,6 +74,7 @@ class Lane {
       const outcome = await Promise.race([
         call(asked.remote),
         asked.died.then(() => 'worker-stopped' as const),
+        untilAborted(signal).then(() => 'worker-stopped' as const),
         asked.stopped.then(() => 'stopped-for-another' as const),
         tooLong,
       ]);
@@ -97,6 +110,13 @@ class Lane {
   }
 }
 
+/** How much of a set-up is asked for, and what answers it. */
+const PLANS = {
+  quick: 'planSetUp',
+  'error-bars': 'planWithErrorBars',
+  full: 'planInFull',
+} as const;
+
 /** Answers lately given, so that the shelf and the sheet share one solve. */
 const MOST_KEPT = 80;
 const kept = new Map<string, Promise<Result<SetUp>>>();
@@ -109,7 +129,7 @@ const drawing = new Lane(180);
  * Plans a set-up in the worker, or hands out the answer it gave to the same question.
  *
  * @param key what the answer depends on, as one text
- * @param detail `full` takes longer: ± on every number, bounds, what gives if pushed
+ * @param detail `error-bars` takes longer: ± on every number; `full` longest: bounds, what gives if pushed
  */
 export function planInWorker(
   key: string,
@@ -118,18 +138,14 @@ export function planInWorker(
   side: Side,
   rules: Partial<HouseRules>,
   level: string | null = null,
-  detail: 'quick' | 'full' = 'quick',
+  detail: keyof typeof PLANS = 'quick',
 ): Promise<Result<SetUp>> {
   const ownKey = `${detail} ${key}`;
   const known = kept.get(ownKey);
   if (known !== undefined) return known;
   // What takes long waits in the worker that is patient, and keeps nothing else waiting.
-  const lane = detail === 'full' ? drawing : planning;
-  const answer = lane.ask((remote) =>
-    detail === 'full'
-      ? remote.planInFull(record, poseId, side, rules, level)
-      : remote.planSetUp(record, poseId, side, rules, level),
-  );
+  const lane = detail === 'quick' ? planning : drawing;
+  const answer = lane.ask((remote) => remote[PLANS[detail]](record, poseId, side, rules, level));
   kept.set(ownKey, answer);
   void answer.then(({ ok }) => {
     // A question that was not answered may be asked again.
@@ -139,15 +155,25 @@ export function planInWorker(
   return answer;
 }
 
-/** Between which values each number would fall if the measuring were repeated; takes seconds. */
+/**
+ * Between which values each number would fall if the measuring were repeated; takes seconds.
+ *
+ * @param signal stops it
+ * @param onProgress called now and then with the number of repeats done so far
+ */
 export const planBandsInWorker = (
   record: RevisedRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
   level: string | null,
+  signal: AbortSignal,
+  onProgress: (done: number) => void,
 ): Promise<Result<Bands | null>> =>
-  drawing.ask((remote) => remote.planBands(record, poseId, side, rules, level));
+  drawing.ask(
+    (remote) => remote.planBands(record, poseId, side, rules, level, proxy(onProgress)),
+    signal,
+  );
 
 /** What each school would set, side by side; takes seconds. */
 export const compareSchoolsInWorker = (

@@ -60,8 +60,8 @@ test('experience changes how far inside the limits a set-up stays', async ({ pag
   const readDepth = async (): Promise<number> => {
     await page.goto('/set-up?id=marit-sollen&pose=triangle');
     await expect(page.locator('[data-testid=sheet][data-faded=false]')).toBeVisible();
-    const words = await page.locator('[data-testid=sheet-sentence]').textContent();
-    return Number(/upright (\d+)°/.exec(words ?? '')?.[1]);
+    const words = await page.getByText(/^\d+° of at most/).textContent();
+    return Number(/^(\d+)°/.exec(words ?? '')?.[1]);
   };
   const steady = await readDepth();
   await page.goto('/person?id=marit-sollen');

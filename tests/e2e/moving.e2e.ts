@@ -31,7 +31,7 @@ test('a foot is led by the pointer; the rest answers, and it can be undone', asy
   await expect.poll(() => stanceOf(page)).toBe(before);
   await page.getByRole('button', { name: 'redo' }).click();
   await expect.poll(() => stanceOf(page)).toBeLessThan(before - 8);
-  await page.getByRole('button', { name: 'back to recommended' }).click();
+  await page.getByRole('button', { name: 'reset to the recommended set-up' }).click();
   await expect.poll(() => stanceOf(page)).toBe(before);
 });
 

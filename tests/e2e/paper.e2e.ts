@@ -30,9 +30,15 @@ test('cards and true-size feet are laid out, saved and printed alone', async ({ 
   // The printed pages are the pages, each on a paper of its own size.
   const printed = await page.pdf({ preferCSSPageSize: true });
   const text = printed.toString('latin1');
-  expect(text.match(/\/Type\s*\/Page\b/g)).toHaveLength(2);
+  const sheets = await page.getByRole('img', { name: /^Cards on A4, sheet/ }).count();
+  expect(text.match(/\/Type\s*\/Page\b/g)).toHaveLength(sheets);
   expect(text).toMatch(/\/MediaBox\s*\[\s*0 0 59[45](\.\d+)? 84[12](\.\d+)?\s*\]/);
-  await page.getByLabel('Template').selectOption('feet in true size');
+  await page
+    .getByLabel('What is printed')
+    .selectOption('foot outlines and strips for the mat’s edge');
+  await expect(page.getByRole('img', { name: 'left foot, outline in true size' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /strip for the mat’s edge$/ }).first()).toBeVisible();
+  await page.getByLabel('What is printed').selectOption('whole stance in true size, many pages');
   await expect(
     page.getByRole('img', { name: /true size, page A1|true size, page B1/ }).first(),
   ).toBeVisible();

@@ -280,6 +280,7 @@ test('a pose on a picture is compared with its plan, and what differs is named',
   await expect(
     page.getByText('The comparison appears here once all marks are placed.'),
   ).toBeVisible();
+  await picture.scrollIntoViewIfNeeded();
   const box = (await picture.boundingBox())!;
   for (const [x, y] of WARRIOR_TWO_PLACES) {
     await page.mouse.click(box.x + x * box.width, box.y + y * box.height);

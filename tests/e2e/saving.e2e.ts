@@ -61,7 +61,7 @@ test('a tab that was only visited overwrites nothing, and two edits of one field
   for (const [label, text] of [
     ['Private notes (never printed)', 'Sleeps badly this week.'],
     ['Name', 'Marit S.'],
-    ['Body mass in kg (optional)', '66'],
+    ['Body mass (optional)', '66'],
   ] as const) {
     const [here, there] = [page.getByLabel(label), other.getByLabel(label)];
     await here.focus();

@@ -5,6 +5,7 @@ import { expect, test, type Locator, type Page } from '@playwright/test';
 import {
   beginSession,
   expectAccessible,
+  fillDateTime,
   nextButton,
   openDemo,
   openPlan,
@@ -286,7 +287,7 @@ test('sessions and appointments leave as files that other programs read', async 
   expect(new Set(rows.map((row) => row.session))).toEqual(
     new Set(file.sessions.map((each) => each.id)),
   );
-  await page.getByLabel('Start').fill('2026-12-03T18:30');
+  await fillDateTime(page, 'Start', '2026-12-03T18:30');
   await page.getByLabel('Repeat weekly, times').fill('4');
   await page.getByRole('button', { name: 'Add appointment' }).click();
   await expect(page.getByText(/weekly for 4 weeks/)).toBeVisible();
@@ -347,7 +348,7 @@ test('a session that was left is gone on with a week later, its set-ups made ane
 test('a session is written down afterwards, with the date it was held', async ({ page }) => {
   await openDemo(page);
   await openPlan(page, 'marit-sollen');
-  await page.getByLabel('Held earlier, on').fill('2026-11-03T18:00');
+  await fillDateTime(page, 'Held earlier, on', '2026-11-03T18:00');
   await page.getByRole('button', { name: 'Log it' }).click();
   // No breath is counted: every hold begins with what was seen.
   await expect(page.locator('[data-testid=run-log]')).toBeVisible();

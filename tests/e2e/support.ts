@@ -14,10 +14,38 @@ export async function openDemo(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
 }
 
+/** The health questions before the first measure, three groups of them. */
+export async function answerNone(page: Page): Promise<void> {
+  for (const group of ['Now or today', 'Lately', 'Good to know as well']) {
+    const asked = page.getByRole('group', { name: group });
+    await expect(asked).toBeVisible();
+    await page.getByRole('button', { name: 'None of these' }).press('Enter');
+    await expect(asked).toBeHidden();
+  }
+}
+
 /** What is asked before the first measure: consent, then stop signs. */
 export async function answerFirst(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'They agree' }).click();
-  await page.getByRole('button', { name: 'None of these, continue' }).click();
+  await answerNone(page);
+}
+
+/** Removes someone from the list of people. */
+export async function removePerson(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: `More about ${name}` }).click();
+  await page.getByRole('button', { name: `remove ${name}` }).click();
+}
+
+/** Types a day and a time, written as `2026-12-03T18:30`, into the parts of their field. */
+export async function fillDateTime(page: Page, label: string, at: string): Promise<void> {
+  const [date = '', time = ''] = at.split('T');
+  const [year = '', month = '', day = ''] = date.split('-');
+  const [hour = '', minute = ''] = time.split(':');
+  const field = page.getByRole('group', { name: label });
+  for (const [part, digits] of Object.entries({ day, month, year, hour, minute })) {
+    await field.locator(`[data-type=${part}]`).focus();
+    await page.keyboard.type(digits);
+  }
 }
 
 export const nextButton = (page: Page): Locator => page.locator('[data-testid=run-next]');

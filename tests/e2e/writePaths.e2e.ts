@@ -3,8 +3,10 @@ import { expect, test, type Page } from '@playwright/test';
 import { expectRefusal, letAgain, refuse } from './refusing.ts';
 import {
   beginSession,
+  fillDateTime,
   markDrawnPicture,
   openDemo,
+  removePerson,
   startPhone,
   tiltPhone,
   toLog,
@@ -100,13 +102,13 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
         await page.keyboard.press('Enter');
       },
     },
-    { name: 'someone removed', at: '/', act: press('remove Sanna Tveit') },
+    { name: 'someone removed', at: '/', act: (page) => removePerson(page, 'Sanna Tveit') },
     {
       name: 'someone brought back',
       at: '/',
       prepare: async (page) => {
         await page.goto('/');
-        await press('remove Oda Brask')(page);
+        await removePerson(page, 'Oda Brask');
         await expect(page.getByText('Oda Brask is removed.')).toBeVisible();
       },
       act: async (page) => {
@@ -118,6 +120,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       name: 'a removal undone',
       at: '/',
       open: async (page) => {
+        await press(/^More about (Juno|Dov)/)(page);
         await press(/^remove (Juno|Dov)/)(page);
         await expect(page.getByText(/ is removed\.$|is removed\. Undo$/)).toBeVisible();
       },
@@ -204,9 +207,14 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       prepare: async (page) => {
         await page.goto('/measure?id=bram-okelo&step=stature');
         await press('They agree')(page);
-        await expect(page.getByRole('button', { name: 'None of these, continue' })).toBeVisible();
+        await press('None of these')(page);
+        await press('None of these')(page);
       },
-      act: press('None of these, continue'),
+      open: async (page) => {
+        await press('None of these')(page);
+        await press('None of these')(page);
+      },
+      act: press('None of these'),
     },
     {
       name: 'a typed reading',
@@ -409,9 +417,9 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       name: 'an appointment',
       at: '/record?id=marit-sollen',
       act: async (page) => {
-        await page.getByLabel('Start').fill('2026-12-03T18:00');
+        await fillDateTime(page, 'Start', '2026-12-03T18:00');
         await page.getByRole('button', { name: 'Add appointment' }).click();
-        await expect(page.getByLabel('Start')).toHaveValue('2026-12-03T18:00');
+        await expect(page.getByRole('group', { name: 'Start' })).toContainText('03/12/2026');
       },
     },
     {
@@ -419,7 +427,7 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       at: '/record?id=marit-sollen',
       prepare: async (page) => {
         await page.goto('/record?id=marit-sollen');
-        await page.getByLabel('Start').fill('2026-12-03T18:00');
+        await fillDateTime(page, 'Start', '2026-12-03T18:00');
         await press('Add appointment')(page);
         await expect(page.getByRole('button', { name: /^remove .*December/ })).toBeVisible();
       },

@@ -3,7 +3,7 @@ import { expect, test, type Download, type Page } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
 import { decrypt } from '../../src/core/backup/encryption.ts';
 import { readBackup } from '../../src/core/backup/readBackup.ts';
-import { expectAccessible, openDemo } from './support.ts';
+import { answerNone, expectAccessible, openDemo } from './support.ts';
 
 const PASSPHRASE = 'seven quiet herons wade';
 
@@ -109,7 +109,7 @@ test.describe('by touch, on a phone', () => {
     await expect(page.getByRole('heading', { name: 'Does Rea Loman agree?' })).toBeVisible();
     await page.getByLabel(/pictures may be kept too/).tap();
     await page.getByRole('button', { name: 'They agree' }).tap();
-    await page.getByRole('button', { name: 'None of these, continue' }).tap();
+    await answerNone(page);
     await page.getByRole('link', { name: 'Health' }).tap();
     await page.getByLabel('What hurts, and when?').fill('<b>the left knee</b>');
     await page.getByLabel('What hurts, and when?').blur();

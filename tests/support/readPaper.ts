@@ -8,7 +8,7 @@ export interface ReadPage {
   readonly width: number;
   readonly height: number;
   readonly lines: readonly (readonly Point[])[];
-  readonly texts: readonly { readonly text: string; readonly at: Point }[];
+  readonly texts: readonly { readonly text: string; readonly at: Point; readonly sizeMm: number }[];
 }
 
 const MM_PER_POINT = 25.4 / 72;
@@ -65,6 +65,7 @@ export async function readPdf(bytes: Uint8Array): Promise<ReadPage[]> {
             {
               text: each.str,
               at: toPage([each.transform[4] as number, each.transform[5] as number]),
+              sizeMm: Math.abs(each.transform[3] as number) * MM_PER_POINT,
             },
           ]
         : [],
@@ -102,6 +103,7 @@ export function readSvg(text: string): ReadPage {
   const texts = elements('text').map((each) => ({
     text: each.textContent ?? '',
     at: toPage([Number(each.getAttribute('x')), Number(each.getAttribute('y'))]),
+    sizeMm: Number(each.getAttribute('font-size')) * scale,
   }));
   return { width, height: millimetres('height'), lines, texts };
 }

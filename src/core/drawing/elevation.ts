@@ -1,3 +1,5 @@
+import { USUAL_PROPS } from '../props/propList.ts';
+import { findHandProp } from '../setup/handProp.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
@@ -54,6 +56,14 @@ function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
   return [...others, x].map((at) => standing(at, HALF_HAND_PROP, height));
 }
 
+/** “on block”, beneath the height of the hand; where nothing in the cupboard is high enough, “hand up”. */
+function nameHandProp(setUp: SetUp): string {
+  const pieces = findHandProp(setUp, USUAL_PROPS)?.stack?.props;
+  if (pieces === undefined) return 'hand up';
+  const [top] = pieces.slice(-1);
+  return top === undefined ? 'hand' : `on ${top.name.toLowerCase()}`;
+}
+
 /** How high the hand rests, written beside it: in front of the body, so that no leg hides the number. */
 function drawHandHeight(sheet: Sheet): Shape[] {
   const { setUp, view, options } = sheet;
@@ -70,7 +80,7 @@ function drawHandHeight(sheet: Sheet): Shape[] {
       sheet,
       [lineX + away * 3, -Math.max(height / 2, label * 2)],
       writeSettable(height, options.unit),
-      'hand up',
+      nameHandProp(setUp),
       away > 0 ? 'start' : 'end',
       'hand-height',
     ),

@@ -39,18 +39,50 @@ export function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
   const side = sideName(setUp, place);
   const ball = mark(setUp, `ball${side}`);
   const toe = mark(setUp, `toe${side}`);
-  // Ball to toe lies on the floor whatever the heel does: 0.28 of the foot.
-  const length = Math.hypot(toe[0] - ball[0], toe[1] - ball[1]) / 0.28;
-  const ux = (toe[0] - ball[0]) / (length * 0.28);
-  const uy = (toe[1] - ball[1]) / (length * 0.28);
+  const { lengthCm, widthCm } = findFootSize(setUp, place);
+  const ux = (toe[0] - ball[0]) / (lengthCm * BALL_TO_TOE);
+  const uy = (toe[1] - ball[1]) / (lengthCm * BALL_TO_TOE);
+  return outlineFoot(lengthCm, widthCm, side).map(([along, across]) => {
+    const ahead = along - lengthCm;
+    return onPlan(sheet, toe[0] + ux * ahead - uy * across, toe[1] + uy * ahead + ux * across);
+  });
+}
+
+/**
+ * The outline of a bare foot in its own frame.
+ *
+ * @param lengthCm from the back of the heel to the toe tips
+ * @param widthCm at its widest
+ * @param side whose big toe lies toward the midline
+ * @returns x from the back of the heel to the toes, y to its left, cm
+ */
+export function outlineFoot(lengthCm: number, widthCm: number, side: 'Left' | 'Right'): Point[] {
   // Big toe toward the body's midline: to the left of a right foot.
   const inner = side === 'Right' ? 1 : -1;
-  const width = widthOfPrint(setUp, place);
-  return SOLE_OUTLINE.map(([share, across]) => {
-    const ahead = (share - 1) * length;
-    const side2 = across * width * inner;
-    return onPlan(sheet, toe[0] + ux * ahead - uy * side2, toe[1] + uy * ahead + ux * side2);
-  });
+  return SOLE_OUTLINE.map(([share, across]) => [share * lengthCm, across * widthCm * inner]);
+}
+
+/** Ball to toe lies on the floor whatever the heel does: this share of the foot. */
+const BALL_TO_TOE = 0.28;
+
+/**
+ * How long and wide a foot of a set-up is.
+ *
+ * @param setUp the set-up
+ * @param place which foot
+ * @returns cm
+ */
+export function findFootSize(
+  setUp: SetUp,
+  place: 'front' | 'back',
+): { readonly lengthCm: number; readonly widthCm: number } {
+  const side = sideName(setUp, place);
+  const ball = mark(setUp, `ball${side}`);
+  const toe = mark(setUp, `toe${side}`);
+  return {
+    lengthCm: Math.hypot(toe[0] - ball[0], toe[1] - ball[1]) / BALL_TO_TOE,
+    widthCm: widthOfPrint(setUp, place),
+  };
 }
 
 /** The foot's width, read back from its outline in the set-up. */

@@ -1,4 +1,5 @@
 import type { SettingId } from '../setup/settingKinds.ts';
+import { calcGiveOrTake } from '../setup/giveOrTake.ts';
 import { METRES_PER_INCH } from '../units/brands.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
 import { boxOfText } from './placement.ts';
@@ -15,6 +16,8 @@ const toCmStep = (unit: LengthUnit, ticks: number): number =>
 /** Of the numbers at the heels, in labels; and what stays free between two of them, in numbers. */
 const NUMBER_SIZE = 1.4;
 const BETWEEN_NUMBERS = 0.3;
+/** Of the band of what a stance is worth, mm. */
+const BAND_HEIGHT = 4;
 
 /**
  * The ruler a teacher reads along the mat's near edge, from the front edge on.
@@ -47,6 +50,7 @@ export function drawRuler(sheet: Sheet): Shape[] {
   }
   const numbers = marks.map((cm) => writeSettable(cm, options.unit));
   const aside = findAside(marks.map(at), numbers, NUMBER_SIZE * label);
+  shapes.push(...drawGiveOrTake(sheet, at, marks[1] ?? null, edgeY));
   heelMarks.forEach((setting, i) => {
     const x = at(marks[i]!);
     shapes.push(
@@ -71,6 +75,31 @@ export function drawRuler(sheet: Sheet): Shape[] {
     );
   });
   return shapes;
+}
+
+/** A band on the mat's edge round the mark of the back foot: what the stance length is worth. */
+function drawGiveOrTake(
+  { setUp }: Sheet,
+  at: (fromEdge: number) => number,
+  backMark: number | null,
+  edgeY: number,
+): Shape[] {
+  const stance = setUp.settings.find(({ id }) => id === 'stance-length');
+  const within = stance === undefined ? null : calcGiveOrTake(stance);
+  if (within === null || backMark === null) return [];
+  const [near, far] = [at(backMark - within), at(backMark + within)];
+  return [
+    {
+      kind: 'polygon',
+      role: 'give-or-take',
+      points: [
+        [near, edgeY],
+        [near, edgeY - BAND_HEIGHT],
+        [far, edgeY - BAND_HEIGHT],
+        [far, edgeY],
+      ],
+    },
+  ];
 }
 
 /** How far each of two numbers steps aside, mm, so that they do not meet under a short stance. */

@@ -54,3 +54,33 @@ export const line = (role: string, ...points: readonly Point[]): Shape => ({
   role,
   points,
 });
+
+const placed = ([x, y]: Point, scale: number, [dx, dy]: Point): Point => [
+  x * scale + dx,
+  y * scale + dy,
+];
+
+/** A shape made larger or smaller, then moved. */
+function placeShape(shape: Shape, scale: number, by: Point): Shape {
+  switch (shape.kind) {
+    case 'polygon':
+    case 'line':
+      return { ...shape, points: shape.points.map((each) => placed(each, scale, by)) };
+    case 'circle':
+    case 'arc':
+      return { ...shape, centre: placed(shape.centre, scale, by), radius: shape.radius * scale };
+    case 'text':
+      return { ...shape, at: placed(shape.at, scale, by), size: shape.size * scale };
+  }
+}
+
+/**
+ * Shapes made larger or smaller and moved.
+ *
+ * @param shapes mm
+ * @param scale factor about the origin
+ * @param by mm, added after scaling
+ * @returns the same shapes in their new place
+ */
+export const placeShapes = (shapes: readonly Shape[], scale: number, by: Point): Shape[] =>
+  shapes.map((each) => placeShape(each, scale, by));

@@ -19,9 +19,17 @@ import { drawPlan } from './plan.ts';
 import { drawElevation } from './elevation.ts';
 import { saySide } from '../poses/saySide.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
+import { sayWideGiveOrTake } from '../setup/giveOrTake.ts';
 import { saySquare } from '../setup/settingWords.ts';
 
 const STANCE_SIZE = 2.5;
+
+/** What the stance length is worth, where that is more than a tape sees; none while it is not known. */
+function sayWorth({ settings }: SetUp, { unit }: SheetOptions): string[] {
+  const stance = settings.find(({ id }) => id === 'stance-length');
+  const words = stance === undefined ? null : sayWideGiveOrTake(stance, unit);
+  return words === null ? [] : [words];
+}
 
 /** Stance length between the elevation and the mat, from heel to heel. */
 function drawStance(sheet: Sheet, y: number): Shape[] {
@@ -53,7 +61,13 @@ function drawStance(sheet: Sheet, y: number): Shape[] {
       'middle',
       'stance-length',
     ),
-    text(sheet, 'label', [middle, y + label * 2.45], `${options.unit}, heel to ${backPart}`, 1),
+    text(
+      sheet,
+      'label',
+      [middle, y + label * 2.45],
+      [`${options.unit}, heel to ${backPart}`, ...sayWorth(setUp, options)].join(', '),
+      1,
+    ),
   ];
 }
 

@@ -106,6 +106,7 @@ const BY_ROLE: Readonly<Record<string, Partial<ShapeStyle>>> = {
   'pelvis-pointer': { width: 0.6 },
   'pelvis-tip': { fill: 'ink', stroke: null },
   'heel-mark': { fill: 'ink', stroke: null },
+  'give-or-take': { fill: 'shallow', stroke: 'water', width: 0.3 },
   cut: { stroke: 'faint', width: 0.2, dash: [2, 1.5] },
   bar: { width: 0.5 },
   // A line style for each school on one mat, by more than colour.

@@ -1,4 +1,4 @@
-import { findStyle, PAPER, toSvgAttributes } from './styles.ts';
+import { findStyle, PAPER, toSvgAttributes, type Medium } from './styles.ts';
 import type { Drawing, Point, Shape } from './shapes.ts';
 
 /** Drawings hold a centimetre of the body in a millimetre of paper. */
@@ -46,9 +46,9 @@ export function arcPath({
 const toKebab = (name: string): string =>
   name.replace(/[A-Z]/g, (each) => `-${each.toLowerCase()}`);
 
-function writeShape(shape: Shape): string {
+function writeShape(shape: Shape, medium: Medium): string {
   const name = `class="${escapeText(shape.role)}"`;
-  const look = Object.entries(toSvgAttributes(findStyle(shape), PAPER))
+  const look = Object.entries(toSvgAttributes(findStyle(shape), medium))
     .map(([attribute, value]) => ` ${toKebab(attribute)}="${String(value)}"`)
     .join('');
   switch (shape.kind) {
@@ -75,15 +75,20 @@ function writeShape(shape: Shape): string {
  * a ruler laid on the paper reads the mat.
  *
  * @param scale how many times smaller than life, 10 for 1:10
+ * @param medium the colours of what it is looked at on
  * @returns a whole file
  */
-export function writeSvg({ box, shapes, caption }: Drawing, scale = DRAWN_SCALE): string {
+export function writeSvg(
+  { box, shapes, caption }: Drawing,
+  scale = DRAWN_SCALE,
+  medium: Medium = PAPER,
+): string {
   const [left, top, width, height] = box;
   const paper = (mm: number): string => `${write((mm * DRAWN_SCALE) / scale)}mm`;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${paper(width)}" height="${paper(height)}" viewBox="${[left, top, width, height].map(write).join(' ')}" role="img" font-family="sans-serif">`,
     `<title>${escapeText(caption)}</title>`,
-    ...shapes.map(writeShape),
+    ...shapes.map((shape) => writeShape(shape, medium)),
     '</svg>',
     '',
   ].join('\n');

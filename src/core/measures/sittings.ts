@@ -23,6 +23,15 @@ export const findState = ({ state, measure }: Reading): Reading['state'] => {
   return isRange ? (state ?? 'cold') : state;
 };
 
+/**
+ * Whether a person's ranges were taken warm, so that a cold body has less.
+ *
+ * @param readings all of one person
+ * @returns true as soon as one was
+ */
+export const isMeasuredWarm = (readings: readonly Reading[]): boolean =>
+  readings.some(({ state }) => state === 'warm');
+
 /** Whether two readings of one measure are repeats of one another, but for the time. */
 const areRepeats = (a: Reading, b: Reading): boolean =>
   a.side === b.side &&

@@ -1,5 +1,5 @@
-import type { Drawing } from '../drawing/shapes.ts';
-import { drawBar, PAPER_SIZES, placeShapes, words, type Page } from './page.ts';
+import { placeShapes, type Drawing } from '../drawing/shapes.ts';
+import { drawBar, PAPER_SIZES, words, type Page } from './page.ts';
 
 const MARGIN = 10;
 

@@ -11,6 +11,7 @@ import { getValue } from '../setup/setUp.ts';
 import { saySquare } from '../setup/settingWords.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { words } from './page.ts';
+import { roundOff } from './roundOff.ts';
 
 /** A bar as long as this lies across the tiles, so that their assembly can be checked, mm. */
 const LONG_BAR_MM = 500;
@@ -32,34 +33,6 @@ const cross = ([x, y]: Point, role: string): Shape[] => [
   line(role, [x - 6, y], [x + 6, y]),
   line(role, [x, y - 6], [x, y + 6]),
 ];
-
-const STEPS_BETWEEN = 6;
-
-/**
- * Tangents of the curve, as a share of the way between a point's neighbours. Half of what is
- * usual for a curve through points: at true size a rounder one would leave the foot's own
- * length by more than half a millimetre.
- */
-const ROUNDNESS = 0.25;
-
-/** A closed curve through every point of an outline (cubic Hermite), as a line that ends where it began. */
-function roundOff(outline: readonly Point[]): Point[] {
-  const at = (i: number): Point => outline[(i + outline.length) % outline.length]!;
-  const curve = outline.flatMap((from, i) => {
-    const [before, to, after] = [at(i - 1), at(i + 1), at(i + 2)];
-    return Array.from({ length: STEPS_BETWEEN }, (_, step): Point => {
-      const t = step / STEPS_BETWEEN;
-      const ease = t * t * (3 - 2 * t);
-      const blend = (axis: 0 | 1): number =>
-        from[axis] +
-        (to[axis] - from[axis]) * ease +
-        ROUNDNESS * (to[axis] - before[axis]) * t * (1 - t) ** 2 -
-        ROUNDNESS * (after[axis] - from[axis]) * t * t * (1 - t);
-      return [blend(0), blend(1)];
-    });
-  });
-  return [...curve, ...curve.slice(0, 1)];
-}
 
 /** Where the pelvis faces, against square: a gauge to look down on from above. */
 function drawGauge(pose: PoseDefinition, setUp: SetUp, toPaper: ToPaper): Shape[] {

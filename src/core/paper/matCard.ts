@@ -1,269 +1,178 @@
-import type { Drawing, Point, Shape } from '../drawing/shapes.ts';
-import type { LyingPose } from '../poses/lying/lyingPose.ts';
-import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import { listRecipe, type RecipeLine } from '../recipe/recipe.ts';
-import type { SetUp } from '../setup/setUp.ts';
-import { metresFromCm } from '../units/brands.ts';
-import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
-import { drawMatDiagram, type BothSides } from './matDiagram.ts';
-import { drawBar, PAPER_SIZES, placeShapes, words, wrapWords, type Page } from './page.ts';
+import type { Point, Shape } from '../drawing/shapes.ts';
 import { sayCount } from '../units/sayCount.ts';
-
-/**
- * What goes onto a card. Of the person only the name: neither notes nor answers about
- * health are ever printed on what a student takes home.
- */
-export interface CardContent {
-  readonly name: string;
-  readonly pose: PoseDefinition | LyingPose;
-  readonly sides: BothSides;
-  /** A lying or seated form as it is drawn; null = a standing pose, or one without numbers. */
-  readonly lying: Drawing | null;
-  readonly unit: LengthUnit;
-  /** The date in words; the core has no clock. */
-  readonly date: string;
-}
+import { drawPicture } from './cardPicture.ts';
+import {
+  isStanding,
+  listNumbers,
+  listProps,
+  nameLevel,
+  sayMat,
+  type CardContent,
+} from './cardWords.ts';
+import { drawBar, PAPER_SIZES, SMALLEST_TEXT, words, wrapWords, type Page } from './page.ts';
 
 export type CardSize = 'a5' | 'index';
 
 const STOP = 'Pain, numbness or a catching joint: come out as you came in, and say so.';
+
+const TEXT = SMALLEST_TEXT;
+const LINE = 1.3 * TEXT;
+const GAP = 6;
 
 interface TextBlock {
   readonly heading: string;
   readonly paragraphs: readonly string[];
 }
 
-const LARGEST_TEXT = 3.1;
-const LINE = 1.32;
-
-/** A size at which every block fits its height, so that nothing is left out of a card. */
-function findTextSize(blocks: readonly TextBlock[], width: number, height: number): number {
-  const fits = (size: number): boolean =>
-    blocks.every(
-      ({ paragraphs }) =>
-        paragraphs.flatMap((each) => wrapWords(each, size, width)).length * size * LINE <= height,
-    );
-  let size = LARGEST_TEXT;
-  while (size > 1 && !fits(size)) size -= 0.1;
-  return size;
+interface TextLine {
+  readonly text: string;
+  readonly isHeading: boolean;
 }
 
-function drawText(
-  [x, y]: Point,
-  width: number,
-  size: number,
-  paragraphs: readonly string[],
-): Shape[] {
-  return paragraphs
-    .flatMap((each) => wrapWords(each, size, width))
-    .map((text, i) => words('card', [x, y + size * LINE * i], text, size));
-}
+/** Blocks as lines of a width; a heading stands above its block. */
+const toLines = (blocks: readonly TextBlock[], width: number): readonly TextLine[] =>
+  blocks.flatMap(({ heading, paragraphs }): TextLine[] => [
+    ...(heading === '' ? [] : [{ text: heading, isHeading: true }]),
+    ...paragraphs
+      .flatMap((each) => wrapWords(each, TEXT, width))
+      .map((text) => ({ text, isHeading: false })),
+  ]);
 
-/** A long list as two columns under one heading. */
-function inHalves(heading: string, paragraphs: readonly string[]): TextBlock[] {
-  const half = Math.ceil(paragraphs.length / 2);
-  return [
-    { heading, paragraphs: paragraphs.slice(0, half) },
-    { heading: '', paragraphs: paragraphs.slice(half) },
-  ];
-}
-
-/** Text in columns of one size. */
+/** Lines in two columns as high as a room allows; null = they do not fit. */
 function drawColumns(
   blocks: readonly TextBlock[],
   [x, y]: Point,
   width: number,
   height: number,
-): Shape[] {
-  const gap = 6;
-  const column = (width - gap * (blocks.length - 1)) / blocks.length;
-  const size = findTextSize(blocks, column, height - 5);
-  return blocks.flatMap(({ heading, paragraphs }, i): Shape[] => {
-    const left = x + i * (column + gap);
-    return [
-      words('title', [left, y], heading, 3),
-      ...drawText([left, y + 4.4], column, size, paragraphs),
-    ];
+): Shape[] | null {
+  const column = (width - GAP) / 2;
+  const lines = toLines(blocks, column);
+  const most = Math.floor(height / LINE);
+  if (lines.length > 2 * most) return null;
+  // Even columns, but a heading never stands alone at the foot of one.
+  const half = Math.ceil(lines.length / 2);
+  const first = lines[half - 1]?.isHeading === true && half > 1 ? half - 1 : half;
+  if (Math.max(first, lines.length - first) > most) return null;
+  return lines.map(({ text, isHeading }, i) => {
+    const [row, left] = i < first ? [i, x] : [i - first, x + column + GAP];
+    return words(isHeading ? 'title' : 'card', [left, y + row * LINE], text, TEXT);
   });
 }
-
-/** One number of a recipe as both sides say it, once where they say the same. */
-function listNumbers({ sides, unit, pose }: CardContent): string[] {
-  // Where the mat is drawn, its edge has these marks.
-  const isTold = ({ setting: { id } }: RecipeLine): boolean =>
-    !isStanding(pose) || !id.endsWith('-from-mat-edge');
-  const list = (setUp: SetUp | null): readonly RecipeLine[] =>
-    setUp === null ? [] : listRecipe(setUp, unit).filter(isTold);
-  const [right, left] = [list(sides.right), list(sides.left)];
-  const ids = [...new Set([...right, ...left].map((each) => each.setting.id))];
-  return ids.flatMap((id) => {
-    const [a, b] = [right, left].map((list) => list.find((each) => each.setting.id === id)?.words);
-    if (a === b || b === undefined) return a === undefined ? [] : [a];
-    return a === undefined ? [`left: ${b}`] : [`right: ${a}`, `left: ${b}`];
-  });
-}
-
-/** Whether the mat is long enough, in words. */
-function sayMat({ sides, unit }: CardContent): string {
-  const fits = [sides.right, sides.left].flatMap((each) => (each?.mat == null ? [] : [each.mat]));
-  const [mat] = fits;
-  if (mat === undefined) return '';
-  const size = writeLength(metresFromCm(mat.lengthCm), unit, 0);
-  return fits.every((each) => each.fits)
-    ? `A mat of ${size} is long enough.`
-    : `A mat of ${size} is too short: let the back foot stand behind it.`;
-}
-
-const isStanding = (pose: CardContent['pose']): pose is PoseDefinition => 'starts' in pose;
-
-/** The largest whole scale 1:n at which a drawing, in cm of the mat, fits a room of paper. */
-const findScale = (widthCm: number, heightCm: number, room: Room): number =>
-  Math.ceil(Math.max((widthCm * 10) / room.width, (heightCm * 10) / room.height));
 
 function drawHead(content: CardContent, size: number, at: Point, right: number): Shape[] {
   const { pose, name, date } = content;
-  return [
-    words('title', at, pose.name, size),
-    words('label', [at[0] + pose.name.length * size * 0.66 + 3, at[1]], pose.sanskrit, size * 0.6),
-    words('label', [right, at[1]], `${name}, ${date}`, size * 0.6, 'end'),
-  ];
+  const title = words('title', at, pose.name, size);
+  const full = `${name}, ${date}`;
+  const room = right - at[0] - pose.name.length * size * 0.66 - full.length * TEXT * 0.52;
+  const owner = words('label', [right, at[1]], room < 3 ? name : full, TEXT, 'end');
+  const sanskrit = words(
+    'label',
+    [at[0] + pose.name.length * size * 0.66 + 3, at[1]],
+    pose.sanskrit,
+    TEXT,
+  );
+  const hasRoom = room > pose.sanskrit.length * TEXT * 0.52 + 6;
+  return [title, ...(hasRoom ? [sanskrit] : []), owner];
 }
 
-interface Room {
-  readonly width: number;
-  readonly height: number;
-}
-
-/** Above and below a mat there are marks and their numbers, cm of the mat. */
-const MARKS = { above: 10, below: 10 } as const;
-/** Of an A5 card the drawing takes no more than this, mm: the rest is for words, of which a lying form has few. */
-const A5_DRAWING = { standing: 58, lying: 84 } as const;
-
-/** What is drawn on a card: the mat with both sides, or a lying form; and at which scale. */
-function drawPicture(
-  content: CardContent,
-  room: Room,
-  [x, y]: Point,
-): { readonly shapes: Shape[]; readonly scale: number; readonly height: number } | null {
-  const { pose, sides, unit, lying } = content;
-  if (!isStanding(pose)) {
-    if (lying === null) return null;
-    const [left, top, width, height] = lying.box;
-    const scale = findScale(width, height, room);
-    const k = 10 / scale;
-    const at: Point = [x + (room.width - width * k) / 2 - left * k, y - top * k];
-    return { shapes: placeShapes(lying.shapes, k, at), scale, height: height * k };
-  }
-  const diagram = drawMatDiagram(pose, sides, unit);
-  if (diagram === null) return null;
-  const whole = MARKS.above + diagram.widthCm + MARKS.below;
-  const scale = findScale(diagram.lengthCm, whole, room);
-  const k = 10 / scale;
-  const at: Point = [x + (room.width - diagram.lengthCm * k) / 2, y + MARKS.above * k];
-  return { shapes: placeShapes(diagram.shapes, k, at), scale, height: whole * k };
-}
-
-/** Half an A4 sheet: the drawing, the numbers, the safe way in and out. */
-function drawA5(content: CardContent): Page {
+/** Heights that the drawing of an A5 card may have, mm, the largest first: the rest is for words. */
+const A5_DRAWINGS = [76, 70, 64, 58, 50] as const;
+/** Half an A4 sheet: body, mat and numbers, and the safe way in and out, on its back where they do not fit. */
+function drawA5(content: CardContent): Page[] {
   const { width, height } = PAPER_SIZES.a5;
-  const margin = 9;
+  const margin = 8;
   const inner = width - 2 * margin;
   const { pose } = content;
-  const shapes: Shape[] = drawHead(content, 6, [margin, 13], width - margin);
-  const top = 17;
-  const most = isStanding(pose) ? A5_DRAWING.standing : A5_DRAWING.lying;
-  const picture = drawPicture(content, { width: inner, height: most }, [margin, top]);
-  let y = 22;
-  if (picture !== null) {
-    y = top + picture.height + 6;
-    const told = `The drawing is 1:${String(picture.scale)}.`;
-    shapes.push(
-      ...picture.shapes,
-      words('label', [width - margin, height - 4.6], told, 2.4, 'end'),
-    );
-  }
+  const head = drawHead(content, 6, [margin, 11], width - margin);
+  const foot = drawBar([margin, height - 4]);
   const { gaze, breaths } = pose.guidance;
   const held = `${sayCount(breaths, 'breath')}. ${gaze}`;
-  const numbers = [...listNumbers(content), sayMat(content)].filter((each) => each !== '');
-  const blocks: TextBlock[] = isStanding(pose)
+  const numbers = [
+    ...nameLevel(content),
+    ...listProps(content),
+    ...listNumbers(content),
+    sayMat(content),
+  ];
+  const set = { heading: 'Set', paragraphs: numbers.filter((each) => each !== '') };
+  const way: readonly TextBlock[] = isStanding(pose)
     ? [
-        ...inHalves('Set', numbers),
         { heading: 'The way in', paragraphs: [...pose.wayIn, held] },
         { heading: 'The way out', paragraphs: [...pose.wayOut, STOP] },
       ]
-    : [...inHalves('Set', numbers), { heading: 'While it is held', paragraphs: [held, STOP] }];
-  shapes.push(
-    ...drawColumns(blocks, [margin, y], inner, height - 9 - y),
-    ...drawBar([margin, height - 4]),
-  );
-  return { name: `${pose.name}, A5 card`, width, height, shapes };
+    : [{ heading: 'While it is held', paragraphs: [held, STOP] }];
+  const draw = (blocks: readonly TextBlock[], top: number): Shape[] | null =>
+    drawColumns(blocks, [margin, top], inner, height - 8 - top);
+  const page = (name: string, shapes: readonly Shape[]): Page => ({
+    name: `${pose.name}, A5 card${name}`,
+    width,
+    height,
+    shapes: [...head, ...shapes, ...foot],
+  });
+  /** The drawing as high as the words beneath it allow; null = they do not fit beneath the smallest. */
+  const drawWith = (blocks: readonly TextBlock[]): Shape[] | null => {
+    for (const most of A5_DRAWINGS) {
+      const picture = drawPicture(content, { width: inner, height: most }, [margin, 14]);
+      const told = draw(blocks, picture === null ? 20 : 14 + picture.height + 7);
+      if (told === null) continue;
+      if (picture === null) return told;
+      const scale = `1:${String(picture.scale)}`;
+      return [
+        ...picture.shapes,
+        ...told,
+        words('label', [width - margin, height - 4], scale, TEXT, 'end'),
+      ];
+    }
+    return null;
+  };
+  const all = drawWith([set, ...way]);
+  if (all !== null) return [page('', all)];
+  // A long recipe has the way in and out on its back, and a very long one the recipe too.
+  const front = drawWith([set]);
+  const back = draw(way, 20) ?? [];
+  return front === null
+    ? [
+        page('', drawWith([]) ?? []),
+        page(', back', draw([set], 20) ?? []),
+        page(', way in and out', back),
+      ]
+    : [page('', front), page(', back', back)];
 }
 
-/** Five by three inches: the mat with its marks, and what to do when something is not right. */
+/** Five by three inches: body, mat with its marks, props, and what to do when something is not right. */
 function drawIndex(content: CardContent): Page {
   const { width, height } = PAPER_SIZES.index;
   const margin = 6;
   const inner = width - 2 * margin;
   const { pose } = content;
-  const shapes: Shape[] = drawHead(content, 4.2, [margin, 8], width - margin);
-  const picture = drawPicture(content, { width: inner, height: height - 22 }, [margin, 10]);
-  if (picture === null) {
-    const blocks = [{ heading: 'Set', paragraphs: listNumbers(content) }];
-    shapes.push(...drawColumns(blocks, [margin, 15], inner, height - 28));
-  } else shapes.push(...picture.shapes);
-  shapes.push(
-    ...drawText([margin, height - 9], inner, 2.2, [STOP]),
-    ...drawBar([(width - 100) / 2, height - 4]),
-  );
-  return { name: `${pose.name}, index card`, width, height, shapes };
+  const picture = drawPicture(content, { width: inner, height: 36 }, [margin, 9]);
+  const top = picture === null ? 14 : 14 + picture.height;
+  const stop = wrapWords(STOP, TEXT, inner);
+  const most = Math.floor((height - 7 - top) / LINE) + 1 - stop.length;
+  const numbers = [...listProps(content), ...listNumbers(content)]
+    .flatMap((each) => wrapWords(each, TEXT, inner))
+    .slice(0, Math.max(0, most));
+  return {
+    name: `${pose.name}, index card`,
+    width,
+    height,
+    shapes: [
+      ...drawHead(content, 4.6, [margin, 7], width - margin),
+      ...(picture?.shapes ?? []),
+      ...[...numbers, ...stop].map((text, i) =>
+        words('card', [margin, top + i * LINE], text, TEXT),
+      ),
+      ...drawBar([(width - 100) / 2, height - 2.5]),
+    ],
+  };
 }
 
 /**
- * One pose on a card: both sides in one diagram, with the marks to put on the mat's edge.
+ * One pose on a card: the body, both sides in one diagram with the marks to put on the mat's edge, props
+ * and words, none smaller than 11 points.
  *
  * @param content pose, both sides and words
  * @param size half a sheet, or an index card
- * @returns one page
+ * @returns its front, and its back where not everything fits
  */
-export const drawCard = (content: CardContent, size: CardSize): Page =>
-  size === 'a5' ? drawA5(content) : drawIndex(content);
-
-/**
- * Cards on sheets to print and cut: two A5 or three index cards on one A4.
- *
- * @param cards of one size
- * @param sheet they are printed on
- * @returns pages with cutting lines
- */
-export function layCards(cards: readonly Page[], sheet: 'a4' | 'letter'): Page[] {
-  const { width, height, name } = PAPER_SIZES[sheet];
-  const [first] = cards;
-  if (first === undefined) return [];
-  // Letter is shorter than two A5 cards: one a sheet.
-  const perSheet = Math.max(1, Math.floor(height / first.height));
-  const pages: Page[] = [];
-  for (let i = 0; i < cards.length; i += perSheet) {
-    const shapes = cards.slice(i, i + perSheet).flatMap((card, row): Shape[] => {
-      const at: Point = [(width - card.width) / 2, row * card.height];
-      const bottom = at[1] + card.height;
-      return [
-        ...placeShapes(card.shapes, 1, at),
-        {
-          kind: 'line',
-          role: 'cut',
-          points: [
-            [0, bottom],
-            [width, bottom],
-          ],
-        },
-      ];
-    });
-    pages.push({
-      name: `Cards on ${name}, sheet ${String(pages.length + 1)}`,
-      width,
-      height,
-      shapes,
-    });
-  }
-  return pages;
-}
+export const drawCard = (content: CardContent, size: CardSize): readonly Page[] =>
+  size === 'a5' ? drawA5(content) : [drawIndex(content)];

@@ -2,7 +2,7 @@ import { withLevel } from '../poses/level.ts';
 import { saySide } from '../poses/saySide.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { footprint, findHandPlaces } from '../drawing/prints.ts';
-import { line, type Point, type Shape } from '../drawing/shapes.ts';
+import { placeShapes, line, type Point, type Shape } from '../drawing/shapes.ts';
 import { laySheet } from '../drawing/laySheet.ts';
 import { getValue } from '../setup/setUp.ts';
 import { findBackMark, onPlan, planPoint, type Sheet } from '../drawing/sheetFrame.ts';
@@ -10,7 +10,7 @@ import { writeSettable } from '../drawing/units.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import type { LengthUnit } from '../units/readQuantity.ts';
-import { placeShapes, words } from './page.ts';
+import { words } from './page.ts';
 
 /** Both sides of one pose; null = that side has no posture. */
 export type BothSides = Readonly<Record<Side, SetUp | null>>;
@@ -44,7 +44,13 @@ function drawSide(pose: PoseDefinition, sheet: Sheet, isFirst: boolean): Shape[]
 }
 
 /** The marks of one side on its long edge: where the heels go, from the mat's front edge. */
-function drawMarks(setUp: SetUp, edgeY: number, down: 1 | -1, unit: LengthUnit): Shape[] {
+function drawMarks(
+  setUp: SetUp,
+  edgeY: number,
+  down: 1 | -1,
+  unit: LengthUnit,
+  labelCm: number,
+): Shape[] {
   const back = findBackMark(setUp);
   const ids = ['front-heel-from-mat-edge', ...(back === null ? [] : [back])] as const;
   return ids.flatMap((id): Shape[] => {
@@ -63,9 +69,9 @@ function drawMarks(setUp: SetUp, edgeY: number, down: 1 | -1, unit: LengthUnit):
       },
       words(
         'number',
-        [cm, edgeY + down * (down > 0 ? 7.5 : 3.2)],
+        [cm, edgeY + down * (down > 0 ? 2.5 + labelCm : 3.2)],
         writeSettable(cm, unit),
-        5,
+        labelCm,
         'middle',
       ),
     ];
@@ -80,12 +86,14 @@ function drawMarks(setUp: SetUp, edgeY: number, down: 1 | -1, unit: LengthUnit):
  * @param pose the pose's data
  * @param sides null = that side has no set-up
  * @param unit centimetres or inches
+ * @param labelCm how large its words are, in centimetres of the mat
  * @returns null when neither side has a posture
  */
 export function drawMatDiagram(
   pose: PoseDefinition,
   sides: BothSides,
   unit: LengthUnit,
+  labelCm: number,
 ): {
   readonly shapes: readonly Shape[];
   readonly lengthCm: number;
@@ -121,16 +129,16 @@ export function drawMatDiagram(
     const isNear = side === 'right';
     const edge = isNear ? widthCm : 0;
     shapes.push(
-      ...drawMarks(sheet.setUp, edge, isNear ? 1 : -1, unit),
+      ...drawMarks(sheet.setUp, edge, isNear ? 1 : -1, unit, labelCm),
       words(
         'label',
-        [lengthCm - 2.5, isNear ? widthCm - 4 : 7],
+        [lengthCm - 2.5, isNear ? widthCm - 4 : 3 + labelCm],
         `${saySide(pose, side)}, ${side === 'right' ? 'filled' : 'dashed'}`,
-        4,
+        labelCm,
         'end',
       ),
     );
   }
-  shapes.push(words('edge', [2.5, widthCm / 2 + 1.5], 'front', 4.2));
+  shapes.push(words('edge', [2.5, 3 + labelCm], 'front', labelCm));
   return { shapes, lengthCm, widthCm };
 }

@@ -19,36 +19,6 @@ export interface Page {
   readonly shapes: readonly Shape[];
 }
 
-const placed = ([x, y]: Point, scale: number, [dx, dy]: Point): Point => [
-  x * scale + dx,
-  y * scale + dy,
-];
-
-/** A shape made larger or smaller, then moved. */
-function placeShape(shape: Shape, scale: number, by: Point): Shape {
-  switch (shape.kind) {
-    case 'polygon':
-    case 'line':
-      return { ...shape, points: shape.points.map((each) => placed(each, scale, by)) };
-    case 'circle':
-    case 'arc':
-      return { ...shape, centre: placed(shape.centre, scale, by), radius: shape.radius * scale };
-    case 'text':
-      return { ...shape, at: placed(shape.at, scale, by), size: shape.size * scale };
-  }
-}
-
-/**
- * Shapes made larger or smaller and moved.
- *
- * @param shapes mm
- * @param scale factor about the origin
- * @param by mm, added after scaling
- * @returns the same shapes in their new place
- */
-export const placeShapes = (shapes: readonly Shape[], scale: number, by: Point): Shape[] =>
-  shapes.map((each) => placeShape(each, scale, by));
-
 /**
  * A line of words. `size` in mm.
  *
@@ -69,6 +39,8 @@ export const words = (
 
 /** A printer is checked by this, mm. */
 const BAR_MM = 100;
+/** Nothing that is to be read at arm's length is smaller: 11 points, mm. */
+export const SMALLEST_TEXT = 3.9;
 
 /**
  * A bar of 100 mm with what it is for, on every page. `at` is its left end.
@@ -81,12 +53,7 @@ export function drawBar([x, y]: Point): Shape[] {
     line('bar', [x, y], [end, y]),
     line('bar', [x, y - 1.5], [x, y + 1.5]),
     line('bar', [end, y - 1.5], [end, y + 1.5]),
-    words(
-      'label',
-      [x + 1, y - 1],
-      '100 mm: if it is not, print again at 100 %, not “fit to page”.',
-      2.2,
-    ),
+    words('label', [x + 1, y - 1.2], '100 mm: if not, print again at 100 %.', SMALLEST_TEXT),
   ];
 }
 

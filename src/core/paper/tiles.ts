@@ -1,7 +1,7 @@
 import { arcPoints, clipLine } from './clip.ts';
-import { line, type Point, type Shape } from '../drawing/shapes.ts';
+import { placeShapes, line, type Point, type Shape } from '../drawing/shapes.ts';
 import type { Template } from './footTemplate.ts';
-import { drawBar, PAPER_SIZES, placeShapes, words, type Page } from './page.ts';
+import { drawBar, PAPER_SIZES, words, type Page } from './page.ts';
 
 /** No printer reaches the edge of its paper, mm. */
 const EDGE = 12;

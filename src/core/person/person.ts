@@ -63,7 +63,7 @@ export interface NotDone {
 }
 
 /** A school chosen for one pose, with the reason. Ids are those of rules/schools.ts, or kept as they are. */
-interface ChosenSchool {
+export interface ChosenSchool {
   readonly pose: string;
   readonly rule: string;
   readonly option: string;

@@ -48,6 +48,38 @@ export function findStance(
   }
 }
 
+/** A stance by rule, to compare this person's own with. */
+export interface StanceRule {
+  readonly of: 'leg-length' | 'wrist-span';
+  readonly factor: number;
+  readonly metres: number;
+}
+
+/**
+ * The rule that a pose's stance follows or is compared with: where the solver finds the stance and
+ * schools differ about it, one leg length.
+ *
+ * @param pose the pose's data
+ * @param body lengths of the body, metres
+ * @param frontSide the side of the front leg
+ * @param rules house rules, all filled in
+ * @returns null when no rule is known for it, or its length is fixed
+ */
+export function findStanceRule(
+  pose: PoseDefinition,
+  body: Body,
+  frontSide: Side,
+  rules: HouseRules,
+): StanceRule | null {
+  const own = findStance(pose, body, frontSide, rules).definition;
+  const definition =
+    own.kind === 'free' ? resolveRule(pose.stance, { ...rules, stance: 'leg-length' }) : own;
+  if (definition.kind !== 'times' && definition.kind !== 'longest-up-to') return null;
+  const factor = definition.factor * (pose.stanceShare ?? 1);
+  const unit = definition.of === 'leg-length' ? body.legLength[frontSide] : body.wristSpan;
+  return { of: definition.of, factor, metres: unit * factor };
+}
+
 /** A recommended stance on a straight back leg is no shorter, as a share of the leg's length. Our choice. */
 export const LEAST_STANCE_SHARE = 0.75;
 

@@ -24,6 +24,24 @@ export const findLevel = (pose: PoseDefinition, id: string | null): LevelDefinit
   pose.levels.find((each) => each.id === (id ?? USUAL_LEVEL)) ?? null;
 
 /**
+ * The levels that are easier than one, the nearest first; those that no measure decides left out.
+ *
+ * @param pose the pose's data
+ * @param id the level's name; null = the pose as it is usually done
+ * @returns none below the easiest
+ */
+export function findEasierLevels(
+  pose: PoseDefinition,
+  id: string | null,
+): readonly LevelDefinition[] {
+  const at = pose.levels.findIndex((each) => each.id === (id ?? USUAL_LEVEL));
+  return pose.levels
+    .slice(0, Math.max(0, at))
+    .filter(({ byChoice }) => byChoice !== true)
+    .reverse();
+}
+
+/**
  * A pose as one of its levels does it; null is the pose itself.
  *
  * @param pose the pose's data

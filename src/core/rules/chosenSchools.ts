@@ -11,13 +11,25 @@ import { findSchool } from './schools.ts';
  * @returns none when nothing was chosen
  */
 export function findChosenRules(person: Person, poseId: string): Partial<HouseRules> {
-  const rules: Record<string, string | number> = {};
-  for (const { pose, rule, option } of person.schools) {
-    if (pose !== poseId || findSchool(rule, option) === null) continue;
-    rules[rule] = option;
-    if (rule === 'stance' && option === 'fixed') rules.fixedStanceCm = BOOK_STANCE_CM;
-  }
-  return rules;
+  return person.schools
+    .filter(({ pose }) => pose === poseId)
+    .reduce<Partial<HouseRules>>(
+      (rules, { rule, option }) => ({ ...rules, ...findSchoolRules(rule, option) }),
+      {},
+    );
+}
+
+/**
+ * One school as house rules, to look at before it is chosen.
+ *
+ * @param rule id of the rule
+ * @param option of the rule
+ * @returns none when it is not one of ours
+ */
+export function findSchoolRules(rule: string, option: string): Partial<HouseRules> {
+  if (findSchool(rule, option) === null) return {};
+  const isFixed = rule === 'stance' && option === 'fixed';
+  return { [rule]: option, ...(isFixed ? { fixedStanceCm: BOOK_STANCE_CM } : {}) };
 }
 
 /**

@@ -7,6 +7,7 @@ import type { Result } from '../problems/problem.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import { NOT_MOVED } from '../whatIf/planMoved.ts';
 import { PlanningContext } from '../planning/planningContext.ts';
+import type { SetUp } from '../setup/setUp.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import { ENOUGH_TO_SPARE, judge, type Verdict } from './ladder.ts';
 import type { Hold } from './log.ts';
@@ -22,6 +23,9 @@ export interface OfferedStep {
   readonly words: string;
   readonly held: AsFound;
   readonly changes: readonly StepChange[];
+  /** What was held, and what would be: to be drawn. */
+  readonly before: SetUp;
+  readonly after: SetUp;
 }
 
 /** A verdict on one pose and side, with the steps that may be taken from what was held. */
@@ -48,7 +52,15 @@ function restsOnStale(context: PlanningContext, pose: string, side: Side, now: s
 }
 
 const toOffer = (step: Step | null): OfferedStep | null =>
-  step === null ? null : { words: step.words, held: step.held, changes: step.changes };
+  step === null
+    ? null
+    : {
+        words: step.words,
+        held: step.held,
+        changes: step.changes,
+        before: step.before,
+        after: step.setUp,
+      };
 
 /** The log with what the latest holds of a pose and side really had to spare. */
 function withRoom(

@@ -19,6 +19,7 @@ export interface Step {
   readonly words: string;
   /** What is held from now on. */
   readonly held: AsFound;
+  readonly before: SetUp;
   readonly setUp: SetUp;
   readonly changes: readonly StepChange[];
 }
@@ -105,7 +106,13 @@ export function takeStep(plan: Plan, used: AsFound, direction: 'easier' | 'furth
     if (after === null || after.gives !== null) continue;
     const isDeeper = (after.setUp.depth?.value ?? 0) > (before.depth?.value ?? 0) + NO_DEEPER;
     if (direction === 'easier' && isDeeper) continue;
-    return { words, held, setUp: after.setUp, changes: findStepChanges(before, after.setUp) };
+    return {
+      words,
+      held,
+      before,
+      setUp: after.setUp,
+      changes: findStepChanges(before, after.setUp),
+    };
   }
   return null;
 }

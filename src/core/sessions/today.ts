@@ -1,4 +1,5 @@
 import { findCautionKind } from '../cautions/catalogue.ts';
+import { isMeasuredWarm } from '../measures/sittings.ts';
 import { DEFAULT_RULES } from '../rules/houseRules.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { CautionEntry, PersonRecord } from '../person/person.ts';
@@ -87,7 +88,7 @@ export function adaptToday(
         ...none,
       };
     });
-  const wasWarm = record.readings.some(({ state }) => state === 'warm');
+  const wasWarm = isMeasuredWarm(record.readings);
   const isCold = today.state !== 'warm' && wasWarm;
   const isTired = today.rested === 'poorly';
   const more = (isCold ? COLD_MORE : 0) + (isTired ? TIRED_MORE : 0);

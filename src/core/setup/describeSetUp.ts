@@ -25,6 +25,7 @@ import { degreesFromRadians, cmFromMetres } from '../units/brands.ts';
 import { findBase } from '../skeleton/skeleton.ts';
 import { calcMargins } from './balance.ts';
 import { calcLoads } from './loads.ts';
+import { findStanceRule } from '../planning/stance.ts';
 import { soleOutline } from '../skeleton/foot.ts';
 
 /** A joint counts as at its limit when this little is left, degrees. */
@@ -147,6 +148,7 @@ export function describeSolved(
     joints,
     limiting: findLimiting(joints.filter(isCalledOn)) ?? findLimiting(joints),
     balance: { base: flat(findBase(skeleton)), ...calcMargins(skeleton, side) },
+    stanceRule: describeStanceRule(request, solved),
     loads: calcLoads(skeleton, side, request.record.person.bodyMassKg),
     mat: { lengthCm: mat.lengthCm, widthCm: mat.widthCm, fits: mat.fits },
     footprints: {
@@ -155,6 +157,16 @@ export function describeSolved(
     },
     problems: [...wishes.problems, ...findSideNotes(pose, joints, mat, skeleton)],
   };
+}
+
+function describeStanceRule(
+  { pose, side, rules }: Request,
+  { limited, answer }: SolvedRequest,
+): SetUp['stanceRule'] {
+  if (answer.built.stance.definition.kind === 'none') return null;
+  const rule = findStanceRule(pose, limited.body, side, rules);
+  if (rule === null) return null;
+  return { of: rule.of, factor: toHundredths(rule.factor), cm: toHundredthCm(rule.metres) };
 }
 
 const toHundredthCm = (metres: number): number => toHundredths(cmFromMetres(metres));

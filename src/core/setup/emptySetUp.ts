@@ -55,6 +55,7 @@ export const makeEmptySetUp = ({
   })),
   adaptations: [],
   loads: [],
+  stanceRule: null,
   bounds: null,
   ifPushed: null,
   asFound: null,

@@ -91,6 +91,13 @@ export interface JointLoad {
   readonly unit: 'N·m' | 'BW·cm';
 }
 
+/** The rule that a stance follows or is compared with: a factor of a length of this person. */
+export interface StanceByRule {
+  readonly of: 'leg-length' | 'wrist-span';
+  readonly factor: number;
+  readonly cm: number;
+}
+
 /** One end of the stances that work. */
 export interface StanceBound {
   readonly cm: number;
@@ -192,6 +199,8 @@ export interface SetUp {
   readonly balance:
     ({ readonly base: readonly (readonly [number, number])[] } & BalanceMargins) | null;
   readonly loads: readonly JointLoad[];
+  /** What a rule makes the stance; null = no rule is known for this pose, or no stance. */
+  readonly stanceRule: StanceByRule | null;
   /** Shortest and longest stance that work at this depth; null = not looked for, or no stance. */
   readonly bounds: StanceBounds | null;
   /** What gives when the textbook depth is forced; null = not looked for, or it is reached. */

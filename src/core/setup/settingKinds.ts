@@ -106,10 +106,14 @@ export const SETTING_KINDS = [
   kind({ id: 'back-knee-bend', say: (value, raw, to) => sayKnee('back knee', value, raw, to) }),
   kind({
     id: 'pelvis-short-of-square',
-    say: (value, raw) => {
+    // The drawing writes “short of square” beside the number; here it is said in full.
+    say: (value, raw, _to, from) => {
       const words = saySquare(raw);
-      if (words === 'square') return 'pelvis square';
-      return raw > 0 ? `let the pelvis rest ${value} ${words}` : `pelvis turned ${value} ${words}`;
+      const edge = `the ${from === 'front edge' ? 'front' : from}`;
+      if (words === 'square') return `pelvis square to ${edge}`;
+      return raw > 0
+        ? `let the pelvis rest ${value} short of facing ${edge}`
+        : `pelvis turned ${value} past facing ${edge}`;
     },
   }),
   kind({ id: 'hips-off-wall', needsWall: true, say: (value) => `hips ${value} off the wall` }),

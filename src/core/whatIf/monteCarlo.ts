@@ -5,6 +5,9 @@ import type { Plan } from '../setup/planSetUp.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
 import { findUncertain, replaceValue, solveWith, type SolvedNumbers } from './solveAgain.ts';
 
+/** Draws between two calls of `onProgress`. */
+const DRAWS_A_REPORT = 50;
+
 /** One seed for everyone: the same person gives the same bands. */
 const SEED = 1905;
 
@@ -44,6 +47,7 @@ export interface MonteCarlo {
  * @param draws how many
  * @param random uniform in [0, 1)
  * @param isNear whether to start where the plan was solved, which is quicker
+ * @param onProgress called every 50 draws with the number done so far
  * @returns percentiles of every number
  */
 export function calcMonteCarlo(
@@ -51,10 +55,12 @@ export function calcMonteCarlo(
   draws: number,
   random: () => number,
   isNear = true,
+  onProgress: (done: number) => void = () => undefined,
 ): MonteCarlo {
   const uncertain = findUncertain(plan);
   const outcomes: SolvedNumbers[] = [];
   for (let draw = 0; draw < draws; draw += 1) {
+    if (draw % DRAWS_A_REPORT === 0) onProgress(draw);
     let { set } = plan.context;
     for (const use of uncertain) {
       set = replaceValue(set, use, use.value + use.error * drawNormal(random));

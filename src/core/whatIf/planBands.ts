@@ -39,6 +39,7 @@ export interface Bands {
  * @param rules house rules that differ from the defaults
  * @param level one of the pose's levels; null = the pose as it is usually done
  * @param draws how many
+ * @param onProgress called every 50 draws with the number done so far
  * @returns null when nothing was solved, which the set-up itself explains
  */
 export function planBands(
@@ -48,13 +49,20 @@ export function planBands(
   rules: Partial<HouseRules> = {},
   level: string | null = null,
   draws = DRAWS,
+  onProgress: (done: number) => void = () => undefined,
 ): Result<Bands | null> {
   const planned = planPose(context, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
   if (planned.kind === 'stopped' || planned.setUp.status === 'failed') {
     return { ok: true, value: null };
   }
-  const { held, oneJointShare, bands } = calcMonteCarlo(planned, draws, makeSeeded());
+  const { held, oneJointShare, bands } = calcMonteCarlo(
+    planned,
+    draws,
+    makeSeeded(),
+    true,
+    onProgress,
+  );
   const { settings, depth } = planned.setUp;
   const units = new Map<SettingId | 'depth', 'cm' | 'deg'>(
     settings.map(({ id, unit }) => [id, unit]),

@@ -11,7 +11,7 @@ import { findHandProp } from '../setup/handProp.ts';
 import { findSmallestMove } from './smallestMove.ts';
 import { findSupportProps } from '../setup/supportProps.ts';
 import { planLying } from '../setup/planLying.ts';
-import { describeLevels, planPose } from '../setup/planSetUp.ts';
+import { describeLevels, planPose, planSetUp } from '../setup/planSetUp.ts';
 import type { DepthReport, SetUp } from '../setup/setUp.ts';
 
 const toHundredthsOrNull = (value: number | undefined): number | null =>
@@ -35,6 +35,31 @@ const withProps = (setUp: SetUp, props: readonly PropItem[]): SetUp => ({
   handProp: findHandProp(setUp, props),
   supportProps: findSupportProps(setUp, props),
 });
+
+/**
+ * A set-up with ± on every number, and nothing else that takes further solving.
+ *
+ * @param context the person, see {@link PlanningContext}
+ * @param poseId one of the catalogue
+ * @param side left or right
+ * @param rules house rules that differ from the defaults
+ * @param level one of the pose's levels; null = the pose as it is usually done
+ * @returns as {@link planSetUp}
+ */
+export function planWithErrorBars(
+  context: PlanningContext,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules> = {},
+  level: string | null = null,
+): Result<SetUp> {
+  if (findLyingPose(poseId) !== null) return planSetUp(context, poseId, side, rules, level);
+  const planned = planPose(context, poseId, side, rules, level);
+  if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
+  const { setUp } = planned;
+  if (planned.kind === 'stopped' || setUp.status === 'failed') return { ok: true, value: setUp };
+  return { ok: true, value: withErrorBars(setUp, calcSureErrorBars(planned)) };
+}
 
 /**
  * A set-up with all that takes further solving: ± on every number, the bounds of its

@@ -6,7 +6,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { sayWriteError } from '../shared/sayWriteError.ts';
 import { PlanWords } from './PlanWords.tsx';
-import { Field } from '../shared/ui/Field.tsx';
+import { FileField } from '../shared/ui/FileField.tsx';
 import { Button } from '../shared/ui/Button.tsx';
 import { importPanel as say } from './words.ts';
 
@@ -54,13 +54,11 @@ export function ImportPanel() {
 
   return (
     <>
-      <Field label={say.personFileJson}>
-        <input
-          type="file"
-          accept=".json,application/json"
-          onChange={(event) => void choose(event.target.files?.[0])}
-        />
-      </Field>
+      <FileField
+        label={say.personFileJson}
+        accept=".json,application/json"
+        onChoose={(file) => void choose(file)}
+      />
       {(problems.length > 0 || failed !== '') && (
         <div role="alert">
           <h2>{say.fileCannotImported}</h2>

@@ -11,6 +11,7 @@ import { sayWriteError } from '../shared/sayWriteError.ts';
 import { writeDate } from '../shared/writeValue.ts';
 import { PlanWords } from './PlanWords.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { FileField } from '../shared/ui/FileField.tsx';
 import { Button } from '../shared/ui/Button.tsx';
 import { restorePanel as say } from './words.ts';
 
@@ -74,13 +75,11 @@ export function RestorePanel() {
   };
   return (
     <>
-      <Field label={say.backupZipZipAge}>
-        <input
-          type="file"
-          accept=".zip,.age,application/zip"
-          onChange={(event) => void choose(event.target.files?.[0])}
-        />
-      </Field>
+      <FileField
+        label={say.backupZipZipAge}
+        accept=".zip,.age,application/zip"
+        onChoose={(file) => void choose(file)}
+      />
       {trouble !== null && (
         <div role="alert">
           <p>{say.nothingChanged(trouble.words)}</p>

@@ -18,6 +18,7 @@ import { sayError } from '../shared/sayError.ts';
 import { sayWriteError } from '../shared/sayWriteError.ts';
 import { saveFile } from '../shared/saveFile.ts';
 import { Field } from '../shared/ui/Field.tsx';
+import { FileField } from '../shared/ui/FileField.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { tablePanel as say } from './words.ts';
 
@@ -109,13 +110,11 @@ export function TablePanel({ people }: { people: readonly PersonRow[] }) {
             <WordButton onClick={() => void handOut()}>{say.saveTheirReadingsAs}</WordButton>
           </p>
           {isAgreed(person.person) ? (
-            <Field label={say.tableImportCsv}>
-              <input
-                type="file"
-                accept=".csv,text/csv,text/plain"
-                onChange={(event) => void choose(event.target.files?.[0])}
-              />
-            </Field>
+            <FileField
+              label={say.tableImportCsv}
+              accept=".csv,text/csv,text/plain"
+              onChoose={(file) => void choose(file)}
+            />
           ) : (
             <p>
               {say.theyHaveAgreeBefore}

@@ -10,6 +10,7 @@ import type { PersonRecord } from '../../core/person/person.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { Fields } from './Fields.tsx';
 import { RoundWords, useHowTaken, useWay, WayChoice } from './HowTaken.tsx';
+import { LandmarkTerms } from './LandmarkTerms.tsx';
 import { LiveReading } from './live/LiveReading.tsx';
 import { NotTaken } from './NotTaken.tsx';
 import { PhotoReading } from './photo/PhotoReading.tsx';
@@ -49,6 +50,7 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
           {protocol.plainName}
         </p>
         <p>{say.by(capitalise(protocol.landmarks), listWords(protocol.instruments))}</p>
+        <LandmarkTerms text={protocol.landmarks} readings={record.readings} />
         <ol className="my-3 grid list-decimal gap-[0.4rem] pl-[1.8rem] text-[1.15rem]">
           {protocol.steps.map((each) => (
             <li key={each}>{each}</li>
@@ -139,11 +141,16 @@ function Readings({ record, measure, onNext }: ReadingsProps) {
   const sides = slots[0]?.map((each) => each.side) ?? [];
   if (sides.length === 0) return null;
 
-  /** Enter leads from field to field, left before right, and on to the next measure. */
+  /**
+   * Enter leads from field to field, left before right, and on to the next measure; from an empty field
+   * at once when every side has its reading.
+   */
   const focusAfter = (from: HTMLInputElement): void => {
     const fields = [...(form.current?.querySelectorAll('input[data-reading]') ?? [])];
     const following = fields[fields.indexOf(from) + 1];
-    if (following instanceof HTMLInputElement) following.focus();
+    const isDone = slots[0]?.every(({ reading }) => reading !== null) === true;
+    if (from.value === '' && isDone) onNext();
+    else if (following instanceof HTMLInputElement) following.focus();
     else onNext();
   };
   const shared = { record, protocol, slots, how, onNext };

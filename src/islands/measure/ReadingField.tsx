@@ -12,6 +12,7 @@ import { writeValue } from '../shared/writeValue.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
 import { readTyped } from '../shared/readTyped.ts';
+import { UnitInput } from '../shared/ui/UnitInput.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { readingField as say } from './words.ts';
@@ -125,7 +126,8 @@ export function ReadingField(props: ReadingFieldProps) {
       <label htmlFor={id}>
         {side === null ? '' : <strong>{side}</strong>} {ordinal}
       </label>
-      <input
+      <UnitInput
+        unit={protocol.unit === 'deg' ? '°' : protocol.unit === 'cm' ? unit : protocol.unit}
         id={id}
         className={`${READING} text-[2.6rem]`}
         data-reading

@@ -61,6 +61,14 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
   const [wantsAll, setWantsAll] = useState(false);
   const [query] = useQuery();
   const poseIds = findPoses(query);
+  const seeSetUp = (
+    <ButtonLink
+      isPlain={left.length > 0}
+      href={`/set-up?id=${encodeURIComponent(record.person.id)}`}
+    >
+      {say.seeSetUp}
+    </ButtonLink>
+  );
   return (
     <section>
       <h1>{TITLES[kind]}</h1>
@@ -81,7 +89,9 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
         )}
       </p>
       <div className="my-4 flex flex-wrap gap-3">
+        {left.length === 0 && seeSetUp}
         <Button
+          isPlain={left.length === 0}
           onClick={() => {
             onGo(next);
           }}
@@ -94,11 +104,7 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
           {': '}
           {getProtocol(next).name.toLowerCase()}
         </Button>
-        {left.length < round.length && (
-          <ButtonLink isPlain href={`/set-up?id=${encodeURIComponent(record.person.id)}`}>
-            {say.seeSetUp}
-          </ButtonLink>
-        )}
+        {left.length > 0 && left.length < round.length && seeSetUp}
       </div>
       {kind !== 'recheck' && left.length < round.length && (
         <RecheckView key={poseIds.join()} record={record} poseIds={poseIds} />

@@ -14,6 +14,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { writeValue } from '../shared/writeValue.ts';
 import type { HowTaken } from './HowTaken.tsx';
 import { questionTaken } from './questionTaken.ts';
+import { UnitInput } from '../shared/ui/UnitInput.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { tapeReading as say } from './words.ts';
 
@@ -113,7 +114,8 @@ export function TapeReading(props: TapeReadingProps) {
         return (
           <label key={id}>
             {name}
-            <input
+            <UnitInput
+              unit={unit}
               className={usual === null ? `${READING} py-[0.2rem] text-[1.9rem]` : ''}
               data-reading={usual === null ? true : undefined}
               data-testid={usual === null ? 'reading' : 'usual'}

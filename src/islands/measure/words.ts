@@ -16,7 +16,7 @@ export const bodyView = {
   hasLess: (less: string, difference: string) => `${less} has ${difference} less.`,
   since: (measure: string, sign: string, change: string, since: string) =>
     `${measure}: ${sign} ${change} since ${since}.`,
-  morePoses: (count: number) => `${String(count)} more poses`,
+  morePoses: (count: number) => sayCount(count, 'more pose'),
   neededFor: (pose: string) => `Needed for ${pose}.`,
   neededForAnd: (pose: string, others: string) => `Needed for ${pose} and ${others}.`,
 } as const;
@@ -37,6 +37,11 @@ export const howTaken = {
   howReadingTaken: 'how the reading is taken',
 } as const;
 
+export const landmarkTerms = {
+  isThe: (term: string, plain: string) =>
+    `${term.charAt(0).toUpperCase()}${term.slice(1)}: ${plain}`,
+} as const;
+
 export const measureStep = {
   or: (first: string, last: string) => `${first} or ${last}`,
   of: (place: number, count: number, posture: string) =>
@@ -46,16 +51,23 @@ export const measureStep = {
   next: (measure: string) => `Next: ${measure}`,
   notTaken: 'not to be taken. ',
   enterSavesMovesEnter:
-    'Enter saves and moves on. Enter on an empty field skips it. Lengths may be written as 34 1/2 in, 3\'2" or 86.5 cm.',
+    'Enter saves and moves on. One reading a side is enough: then Enter on an empty field goes to the next measure. Lengths may be written as 34 1/2 in, 3\'2" or 86.5 cm.',
 } as const;
 
 export const measureView = {
   doesAgree: (person: string) => `Does ${person} agree?`,
   beforeFirstMeasure: 'Before the first measure',
   askTheseYourOwn:
-    'Ask these in your own words. A yes in one of the first three groups means no measuring and no set-up until it is cleared. Ask before you touch.',
+    'Ask these in your own words. A yes in one of the first two groups means no measuring and no set-up until it is cleared. Ask before you touch.',
   stopHere: 'Stop here',
-  noneTheseContinue: 'None of these, continue',
+  noneOfThese: 'None of these',
+  thatIsAll: 'Nothing else here',
+  askAgain: 'ask again',
+  groups: {
+    now: 'Now or today',
+    lately: 'Lately',
+    adapt: 'Good to know as well',
+  },
 } as const;
 
 export const notTaken = {

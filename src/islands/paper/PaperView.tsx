@@ -14,7 +14,7 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { KINDS, makePages, type Kind, type PaperRequest } from './makePages.ts';
-import { Field } from '../shared/ui/Field.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { paperView as say } from './words.ts';
 
@@ -54,46 +54,41 @@ interface PaperChoiceProps {
 
 function PaperChoice({ request, onChange }: PaperChoiceProps) {
   const { kind, paper, side, poseIds } = request;
-  const all = [...POSES, ...(kind === 'template' ? [] : LYING_POSES)];
+  const isOneSided = kind === 'template' || kind === 'strips';
+  const all = [...POSES, ...(isOneSided ? [] : LYING_POSES)];
   return (
     <form className="print:hidden">
-      <Field label={say.template}>
-        <select
-          value={kind}
-          onChange={(event) => {
-            onChange({ kind: event.target.value });
+      <SelectField
+        label={say.whatPrinted}
+        value={kind}
+        options={Object.entries(KINDS)}
+        onChange={(value) => {
+          onChange({ kind: value });
+        }}
+      />
+      <SelectField
+        label={say.paperSize}
+        value={paper}
+        options={[
+          ['a4', 'A4'],
+          ['letter', say.letter],
+        ]}
+        onChange={(value) => {
+          onChange({ paper: value });
+        }}
+      />
+      {isOneSided && (
+        <SelectField
+          label={say.frontFoot}
+          value={side}
+          options={[
+            ['right', say.right],
+            ['left', say.left],
+          ]}
+          onChange={(value) => {
+            onChange({ side: value });
           }}
-        >
-          {Object.entries(KINDS).map(([id, words]) => (
-            <option key={id} value={id}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </Field>
-      <Field label={say.paperSize}>
-        <select
-          value={paper}
-          onChange={(event) => {
-            onChange({ paper: event.target.value });
-          }}
-        >
-          <option value="a4">A4</option>
-          <option value="letter">{say.letter}</option>
-        </select>
-      </Field>
-      {kind === 'template' && (
-        <Field label={say.frontFoot}>
-          <select
-            value={side}
-            onChange={(event) => {
-              onChange({ side: event.target.value });
-            }}
-          >
-            <option value="right">{say.right}</option>
-            <option value="left">{say.left}</option>
-          </select>
-        </Field>
+        />
       )}
       <fieldset className="*:[div]:max-w-248 *:[div]:columns-[14rem]">
         <legend>{say.poses}</legend>

@@ -2,8 +2,11 @@ import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { SIDES, type Side } from '../../core/measures/protocol.ts';
 import { drawLying } from '../../core/drawing/lying/drawLying.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
+import { drawFootOutline } from '../../core/paper/footOutline.ts';
 import { drawFootTemplate } from '../../core/paper/footTemplate.ts';
-import { drawCard, layCards } from '../../core/paper/matCard.ts';
+import { drawCard } from '../../core/paper/matCard.ts';
+import { layCards } from '../../core/paper/layCards.ts';
+import { drawMatStrip } from '../../core/paper/matStrip.ts';
 import type { Page } from '../../core/paper/page.ts';
 import { tile } from '../../core/paper/tiles.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
@@ -18,7 +21,8 @@ import { writeDate } from '../shared/writeValue.ts';
 export const KINDS = {
   a5: 'cards, half a sheet each',
   index: 'index cards',
-  template: 'feet in true size',
+  strips: 'foot outlines and strips for the mat’s edge',
+  template: 'whole stance in true size, many pages',
 } as const;
 export type Kind = keyof typeof KINDS;
 
@@ -44,7 +48,7 @@ interface Made {
 
 async function plan(record: RevisedRecord, poseId: string, side: Side): Promise<Result<SetUp>> {
   const request = { record, poseId, side, rules: {}, level: FITTING_LEVEL };
-  return planInWorker(findRequestKey(request), record, poseId, side, {});
+  return planInWorker(findRequestKey(request), record, poseId, side, {}, FITTING_LEVEL);
 }
 
 const holds = (result: Result<SetUp>): SetUp | null =>
@@ -69,7 +73,15 @@ export async function makePages(request: PaperRequest): Promise<Result<Made>> {
       problems.push(...problemsOf([left!, right!]));
       continue;
     }
-    if (kind === 'template') {
+    if (kind === 'strips') {
+      const setUp = sides[request.side];
+      if (setUp === null || !('starts' in pose)) continue;
+      // One outline a foot serves all poses.
+      if (pages.length === 0)
+        pages.push(...SIDES.flatMap((side) => drawFootOutline(setUp, side, paper)));
+      const strip = drawMatStrip(pose, setUp, unit, paper);
+      if (strip !== null) pages.push(strip);
+    } else if (kind === 'template') {
       const setUp = sides[request.side];
       const template = setUp === null || !('starts' in pose) ? null : drawFootTemplate(pose, setUp);
       if (template !== null) pages.push(...tile(template, paper));
@@ -80,9 +92,9 @@ export async function makePages(request: PaperRequest): Promise<Result<Made>> {
         shown === null || 'starts' in pose
           ? null
           : drawLying(pose, shown, { unit, labelMm: CARD_LABEL });
-      pages.push(drawCard({ name: record.person.name, pose, sides, lying, unit, date }, kind));
+      pages.push(...drawCard({ name: record.person.name, pose, sides, lying, unit, date }, kind));
     }
   }
-  const laid = kind === 'template' ? pages : layCards(pages, paper);
+  const laid = kind === 'template' || kind === 'strips' ? pages : layCards(pages, paper);
   return { ok: true, value: { pages: laid, problems } };
 }

@@ -1,6 +1,6 @@
 export const paperView = {
   paper: 'On paper',
-  template: 'Template',
+  whatPrinted: 'What is printed',
   paperSize: 'Paper size',
   letter: 'Letter',
   frontFoot: 'Front foot',

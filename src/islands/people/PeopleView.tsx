@@ -1,21 +1,22 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { UserPlus } from 'lucide-react';
-import { useEffect, useState, type SubmitEvent } from 'react';
-import { findStopSigns } from '../../core/cautions/stopSigns.ts';
+import { lazy, Suspense, useEffect, useState, type SubmitEvent } from 'react';
 import type { PersonRow } from '../../data/rows.ts';
 import { addPerson, listPeople, removePerson, restorePerson } from '../../data/people.ts';
-import { findLatestReading } from '../../data/readings.ts';
-import { writeDate } from '../shared/writeValue.ts';
 import { whenOpen } from '../shared/whenOpen.ts';
 import { Opening } from '../shared/Opening.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { askToKeepData } from '../shared/storage.ts';
 import { eraseOverdue } from '../../data/erasing.ts';
+import { FirstPage } from './FirstPage.tsx';
 import { Reminders } from './Reminders.tsx';
 import { Field } from '../shared/ui/Field.tsx';
-import { showToast } from '../shared/ui/toasts.ts';
+import { showToast, showUndone } from '../shared/ui/toasts.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { peopleView as say } from './words.ts';
+
+/** A line draws a figure, for which the poses are needed; the empty first page does without. */
+const PersonLine = lazy(async () => ({ default: (await import('./PersonLine.tsx')).PersonLine }));
 
 /** The demo's reader brings the file validation along, which this page does without otherwise. */
 async function loadDemo(): Promise<void> {
@@ -58,7 +59,10 @@ export function PeopleView() {
         action: {
           words: 'Undo',
           run: () => {
-            restore(row);
+            write(async () => {
+              await restorePerson(row.id);
+              showUndone();
+            });
           },
         },
       });
@@ -66,7 +70,7 @@ export function PeopleView() {
   };
 
   return (
-    <div className="max-w-240 pt-3">
+    <div className="pt-3">
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
         <h1>{say.people}</h1>
         {present.length > 0 && (
@@ -83,20 +87,22 @@ export function PeopleView() {
       </div>
       <Reminders />
       {told}
-      {present.length === 0 ? <NobodyYet /> : null}
+      {present.length === 0 && <FirstPage onTry={loadDemo} />}
       {present.length > 0 && shown.length === 0 && (
         <p className="text-faint">{say.nobodyCalledClearSearch(search)}</p>
       )}
-      <ul className="mt-2 mb-5 *:grid *:min-h-14 *:grid-cols-[minmax(12rem,1.2fr)_minmax(9rem,1fr)_auto] *:items-center *:gap-x-4 *:border-t *:border-hair *:last:border-b max-phone:*:grid-cols-1 max-phone:*:py-[0.4rem]">
-        {shown.map((row) => (
-          <PersonLine
-            key={row.id}
-            row={row}
-            onRemove={() => {
-              remove(row);
-            }}
-          />
-        ))}
+      <ul className="mt-2 mb-5 *:border-t *:border-hair *:last:border-b">
+        <Suspense>
+          {shown.map((row) => (
+            <PersonLine
+              key={row.id}
+              row={row}
+              onRemove={() => {
+                remove(row);
+              }}
+            />
+          ))}
+        </Suspense>
       </ul>
       <AddPerson />
       {gone.length > 0 && (
@@ -108,56 +114,6 @@ export function PeopleView() {
         />
       )}
     </div>
-  );
-}
-
-function NobodyYet() {
-  const { write, told } = useWrite();
-  return (
-    <div className="max-w-160 py-4">
-      <p>{say.nobodyYetWriteName}</p>
-      <Button
-        onClick={() => {
-          write(loadDemo);
-        }}
-      >
-        {say.tryWithMadeUp}
-      </Button>
-      {told}
-    </div>
-  );
-}
-
-function PersonLine({ row, onRemove }: { row: PersonRow; onRemove: () => void }) {
-  const latest = useLiveQuery(() => findLatestReading(row.id), [row.id]);
-  const query = `?id=${encodeURIComponent(row.id)}`;
-  const stopped = findStopSigns(row.person).length > 0;
-  const state = stopped
-    ? say.stopSign
-    : latest === null
-      ? say.notMeasuredYet
-      : say.measured(latest === undefined ? '…' : writeDate(latest));
-  return (
-    <li>
-      <a
-        className="flex min-h-11 items-center font-serif text-[1.3rem] leading-[normal] font-medium no-underline hover:wave"
-        data-testid="person-name"
-        href={latest === null ? `/measure${query}` : `/set-up${query}`}
-      >
-        {row.person.name}
-      </a>
-      <span className={stopped ? 'font-bold text-stop' : 'text-faint'}>{state}</span>
-      <span className="flex flex-wrap items-center gap-x-[1.1rem] gap-y-1 *:inline-flex *:min-h-11 *:items-center">
-        <a href={`/person${query}`}>{say.health}</a>
-        <a href={`/measure${query}`}>{say.measures}</a>
-        <a href={`/set-up${query}`}>{say.setUps}</a>
-        <a href={`/session${query}`}>{say.session}</a>
-        <WordButton className="text-faint" onClick={onRemove}>
-          {say.remove}
-          <span className="sr-only"> {row.person.name}</span>
-        </WordButton>
-      </span>
-    </li>
   );
 }
 

@@ -1,15 +1,10 @@
-import type { Experience, Person } from '../../core/person/person.ts';
+import type { Person } from '../../core/person/person.ts';
 import { changePerson, type PersonAnswer } from '../../data/people.ts';
 import { SavedField } from '../shared/SavedField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
-import { Field } from '../shared/ui/Field.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
+import { ExperienceField } from '../shared/ExperienceField.tsx';
 import { aboutForm as say } from './words.ts';
-
-const EXPERIENCE: readonly { readonly value: Experience; readonly words: string }[] = [
-  { value: 'new', words: say.newHoldsBackTenth },
-  { value: 'steady', words: say.steadyHoldsBackTwentieth },
-  { value: 'seasoned', words: say.seasonedHoldsNothingBack },
-];
 
 const NAME: PersonAnswer = {
   read: ({ name }) => name,
@@ -50,27 +45,11 @@ const checkBodyMass = checkNumber(say.bodyMassKgOptional, [10, 400], false);
 
 /** Who someone is, and what the sums need of it. */
 export function AboutForm({ person }: { person: Person }) {
-  const experience = useWrite();
   const reference = useWrite();
   return (
     <div>
       <SavedField label={say.name} person={person} answer={NAME} check={checkName} />
-      <Field label={say.experience}>
-        <select
-          value={person.experience}
-          onChange={(event) => {
-            const chosen = event.target.value as Experience;
-            experience.write(() => changePerson(person.id, () => ({ experience: chosen })));
-          }}
-        >
-          {EXPERIENCE.map(({ value, words }) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </Field>
-      {experience.told}
+      <ExperienceField person={person} />
       <div className="grid max-w-120 grid-cols-2 gap-4">
         <SavedField
           label={say.birthYear}
@@ -85,22 +64,22 @@ export function AboutForm({ person }: { person: Person }) {
           answer={BODY_MASS}
           check={checkBodyMass}
           inputMode="decimal"
+          unit="kg"
         />
       </div>
-      <Field label={say.referenceRangesShownNext}>
-        <select
-          value={person.sexForReference ?? ''}
-          onChange={(event) => {
-            const { value } = event.target;
-            const chosen = value === 'female' || value === 'male' ? value : null;
-            reference.write(() => changePerson(person.id, () => ({ sexForReference: chosen })));
-          }}
-        >
-          <option value="">{say.notSaid}</option>
-          <option value="female">{say.forWomen}</option>
-          <option value="male">{say.forMen}</option>
-        </select>
-      </Field>
+      <SelectField
+        label={say.referenceRangesShownNext}
+        value={person.sexForReference ?? ''}
+        options={[
+          ['', say.notSaid],
+          ['female', say.forWomen],
+          ['male', say.forMen],
+        ]}
+        onChange={(value) => {
+          const chosen = value === 'female' || value === 'male' ? value : null;
+          reference.write(() => changePerson(person.id, () => ({ sexForReference: chosen })));
+        }}
+      />
       {reference.told}
       <SavedField label={say.privateNotesNeverPrinted} person={person} answer={NOTES} rows={3} />
       <p className="text-faint">{say.eachFieldSavedWhen}</p>

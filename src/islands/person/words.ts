@@ -1,16 +1,12 @@
 export const aboutForm = {
-  newHoldsBackTenth: 'New: holds back a tenth of every range',
-  steadyHoldsBackTwentieth: 'Steady: holds back a twentieth',
-  seasonedHoldsNothingBack: 'Seasoned: holds nothing back for experience',
   nameEmptyNotSaved: 'Name is empty. It is not saved.',
   year: 'a year',
   number: 'a number',
   notFromNotSaved: (label: string, text: string, kind: string, low: number, high: number) =>
     `${label}: “${text}” is not ${kind} from ${String(low)} to ${String(high)}. It is not saved.`,
   birthYear: 'Birth year',
-  bodyMassKgOptional: 'Body mass in kg (optional)',
+  bodyMassKgOptional: 'Body mass (optional)',
   name: 'Name',
-  experience: 'Experience',
   referenceRangesShownNext: 'Reference ranges shown next to the values',
   notSaid: 'not said',
   forWomen: 'for women',

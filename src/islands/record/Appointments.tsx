@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Person } from '../../core/person/person.ts';
 import { listAppointments, removeAppointment, saveAppointment } from '../../data/appointments.ts';
 import { saveFile } from '../shared/saveFile.ts';
@@ -8,6 +8,10 @@ import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { appointments as say } from './words.ts';
+
+const DateTimeField = lazy(async () => ({
+  default: (await import('../shared/ui/DateTimeField.tsx')).DateTimeField,
+}));
 
 const LONGEST = 600;
 const MOST_WEEKS = 104;
@@ -18,11 +22,14 @@ const startFormat = new Intl.DateTimeFormat(undefined, { dateStyle: 'full', time
 export function Appointments({ person }: { person: Person }) {
   const appointments = useLiveQuery(() => listAppointments(person.id), [person.id]) ?? [];
   const [start, setStart] = useState('');
+  const [isStartMissing, setIsStartMissing] = useState(false);
   const [minutes, setMinutes] = useState('60');
   const [weeks, setWeeks] = useState('1');
   const [note, setNote] = useState('');
   const { write, told } = useWrite();
   const add = (): void => {
+    setIsStartMissing(start === '');
+    if (start === '') return;
     const appointment = {
       id: crypto.randomUUID(),
       start,
@@ -69,6 +76,7 @@ export function Appointments({ person }: { person: Person }) {
         ))}
       </ul>
       {told}
+      {isStartMissing && <p role="alert">{say.startMissing}</p>}
       <form
         className="mb-4 flex flex-wrap gap-x-5 gap-y-2 [&_input]:w-auto [&_select]:w-auto"
         onSubmit={(event) => {
@@ -76,16 +84,9 @@ export function Appointments({ person }: { person: Person }) {
           add();
         }}
       >
-        <Field label={say.start}>
-          <input
-            type="datetime-local"
-            required
-            value={start}
-            onChange={(event) => {
-              setStart(event.target.value);
-            }}
-          />
-        </Field>
+        <Suspense>
+          <DateTimeField label={say.start} value={start} onChange={setStart} />
+        </Suspense>
         <Field className="[&_input]:w-38!" label={say.minutes}>
           <input
             type="number"

@@ -8,6 +8,7 @@ export const appointments = {
   remove: (date: string) => `remove ${date}`,
   removeWord: 'remove',
   start: 'Start',
+  startMissing: 'Start is not complete. Write the day and the time.',
   minutes: 'Minutes',
   repeatWeeklyTimes: 'Repeat weekly, times',
   note: 'Note',

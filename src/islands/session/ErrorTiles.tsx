@@ -1,5 +1,8 @@
 import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { withLevel } from '../../core/poses/level.ts';
 import { POSE_ERRORS } from '../../core/sessions/errors.ts';
+import { findPossibleErrors } from '../../core/sessions/possibleErrors.ts';
 import { toggleError } from '../../core/sessions/logHold.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { NewEntry } from '../../core/sessions/session.ts';
@@ -10,11 +13,17 @@ interface ErrorTilesProps {
   onNote: (entries: readonly NewEntry[]) => void;
 }
 
-/** Every error sign, drawn: one tap notes it, another takes it back. */
+/** Every error that this pose can have, drawn: one tap notes it, another takes it back. */
 export function ErrorTiles({ hold: { plan, notes }, onNote }: ErrorTilesProps) {
+  const pose = findPose(plan.pose);
+  const possible = findPossibleErrors(pose === null ? null : withLevel(pose, plan.level));
+  // What was noted stays to be taken back, whatever is possible by the rules of today.
+  const shown = POSE_ERRORS.filter(
+    (each) => possible.includes(each) || notes.errors.includes(each.id),
+  );
   return (
     <div className="grid grid-cols-[repeat(auto-fill,minmax(min(10.8rem,45%),1fr))] gap-2">
-      {POSE_ERRORS.map(({ id, words, say }) => {
+      {shown.map(({ id, words, say }) => {
         const isSeen = notes.errors.includes(id);
         const drawing = drawErrorSign(id, words);
         return (

@@ -10,13 +10,13 @@ import { addEntries } from '../../data/sessions.ts';
 import { judgeSessionInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
-import { useUnit } from '../shared/useRecord.ts';
-import { writeDate, writeValue } from '../shared/writeValue.ts';
+import { writeDate } from '../shared/writeValue.ts';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { TextField } from '../shared/ui/TextField.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, ButtonLink } from '../shared/ui/Button.tsx';
+import { OfferedChange } from './OfferedChange.tsx';
 import { judgeView as say } from './words.ts';
 
 interface JudgeViewProps {
@@ -124,7 +124,6 @@ interface VerdictLineProps {
 const CHOICES: readonly VerdictKind[] = ['go-on', 'keep', 'ease', 'pause'];
 
 function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
-  const unit = useUnit();
   const { pose, side, verdict } = judgement;
   const kind = decision?.kind ?? verdict.kind;
   const offer = findOffer(judgement, kind);
@@ -160,18 +159,7 @@ function VerdictLine({ judgement, decision, onDecide }: VerdictLineProps) {
           verdict.remeasure.length > 0 ? say.measureAgain(verdict.remeasure.join('; ')) : '',
         )}
       </p>
-      {offer !== null && offer.changes.length > 0 && (
-        <p className="text-faint">
-          {offer.words}:{' '}
-          {offer.changes
-            .map(
-              ({ id, unit: own, was, now }) =>
-                `${id.replaceAll('-', ' ')} ${writeValue(was, own, unit)} → ${writeValue(now, own, unit)}`,
-            )
-            .join(', ')}
-          .
-        </p>
-      )}
+      {offer !== null && offer.changes.length > 0 && <OfferedChange pose={pose} offer={offer} />}
       <details>
         <summary>{decision === null ? say.change : say.decideAgain}</summary>
         <form

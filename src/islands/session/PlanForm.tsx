@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SessionAsked } from '../../core/sessions/planSession.ts';
@@ -8,6 +9,10 @@ import { OrderList } from '../shared/ui/OrderList.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { planForm as say } from './words.ts';
+
+const DateTimeField = lazy(async () => ({
+  default: (await import('../shared/ui/DateTimeField.tsx')).DateTimeField,
+}));
 
 interface PlanFormProps {
   asked: SessionAsked;
@@ -151,19 +156,17 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
             }}
           />
         </Field>
-        <Field label={say.heldEarlier}>
-          <input
-            type="datetime-local"
-            max={toLocal(new Date().toISOString())}
+        <Suspense>
+          <DateTimeField
+            label={say.heldEarlier}
             value={heldAt === null ? '' : toLocal(heldAt)}
-            onChange={(event) => {
-              const { value } = event.target;
+            onChange={(value) => {
               const at = new Date(value);
               const isPast = value !== '' && at.getTime() <= Date.now();
               onHeldAt(isPast ? at.toISOString() : null);
             }}
           />
-        </Field>
+        </Suspense>
       </div>
     </div>
   );

@@ -35,6 +35,11 @@ export const holdOutcome = {
   skipped: 'skipped',
 } as const;
 
+export const offeredChange = {
+  step: (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}:`,
+  others: (count: number) => sayCount(count, 'more change'),
+} as const;
+
 export const judgeView = {
   nextTime: 'Next time',
   ended: (date: string) => `Ended ${date}`,

@@ -9,6 +9,7 @@ import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { readTyped } from '../shared/readTyped.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useUnit } from '../shared/useRecord.ts';
+import { UnitInput } from '../shared/ui/UnitInput.tsx';
 import { Field } from '../shared/ui/Field.tsx';
 import { Button } from '../shared/ui/Button.tsx';
 import { asFoundView as say } from './words.ts';
@@ -76,15 +77,13 @@ export function AsFoundView({ pose, recommended, onFound }: AsFoundViewProps) {
       <p>{say.enterWhatYouSee}</p>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] items-end gap-x-6">
         {fields.map(({ key, name, unit: own }) => (
-          <Field
-            key={key}
-            label={
-              <>
-                {name}, {own === 'deg' ? 'degrees' : unit}
-              </>
-            }
-          >
-            <input name={key} inputMode="decimal" autoComplete="off" />
+          <Field key={key} label={name}>
+            <UnitInput
+              name={key}
+              unit={own === 'deg' ? '°' : unit}
+              inputMode="decimal"
+              autoComplete="off"
+            />
           </Field>
         ))}
       </div>

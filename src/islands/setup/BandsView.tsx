@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   DRAWS,
   ONE_JOINT_SHARE,
@@ -26,26 +26,49 @@ interface BandsViewProps {
  * so it waits to be asked.
  */
 export function BandsView({ request, unit }: BandsViewProps) {
-  const [asked, setAsked] = useState<string | null>(null);
+  const [asked, setAsked] = useState<{ key: string; abort: AbortController } | null>(null);
+  const [done, setDone] = useState(0);
   const key = findRequestKey(request);
-  const isAsked = asked === key;
+  const running = asked?.key === key ? asked.abort : null;
   const { record, poseId, side, rules, level } = request;
-  const result = useAnswer(isAsked ? key : null, () =>
-    planBandsInWorker(record, poseId, side, rules, level),
+  const result = useAnswer(running === null ? null : key, () =>
+    planBandsInWorker(record, poseId, side, rules, level, running!.signal, setDone),
   );
-  if (!isAsked) {
+  // Another set-up is looked at: nobody waits for this one any more.
+  useEffect(
+    () => () => {
+      asked?.abort.abort();
+    },
+    [asked],
+  );
+  if (running === null) {
     return (
       <WordButton
         onClick={() => {
-          setAsked(key);
+          setDone(0);
+          setAsked({ key, abort: new AbortController() });
         }}
       >
         {say.simulateMeasuringTimes(DRAWS.toLocaleString('en'))}
       </WordButton>
     );
   }
-  if (result === null)
-    return <p role="status">{say.workingOutTimes(DRAWS.toLocaleString('en'))}</p>;
+  if (result === null) {
+    const words = say.repeatsDone(done.toLocaleString('en'), DRAWS.toLocaleString('en'));
+    return (
+      <p className="flex flex-wrap items-center gap-x-4">
+        <progress className="accent-water" value={done} max={DRAWS} aria-label={words} />
+        {words}
+        <WordButton
+          onClick={() => {
+            setAsked(null);
+          }}
+        >
+          {say.stop}
+        </WordButton>
+      </p>
+    );
+  }
   if (!result.ok) return <ProblemList problems={result.problems} />;
   return result.value === null ? null : <Drawn bands={result.value} unit={unit} />;
 }

@@ -37,7 +37,9 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
     <aside className="max-desk:col-span-full *:[h2]:first:mt-0">
       {solved && pose !== null && (
         <>
-          <h2>{say.limitingJointMargins}</h2>
+          <h2 id="margins" tabIndex={-1}>
+            {say.limitingJointMargins}
+          </h2>
           <MovedSentence moved={moved} />
           <Vessels setUp={setUp} />
         </>
@@ -93,7 +95,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
       {solved && <GuidanceView guidance={whole.guidance} />}
       {solved && pose !== null && <More pose={pose} setUp={setUp} />}
       {solved && <SaveSheet personId={person.id} name={person.name} pose={pose} setUp={setUp} />}
-      {solved && <Keys />}
+      {solved && <p className="text-faint">{say.notDiagnosis}</p>}
     </aside>
   );
 });
@@ -145,5 +147,3 @@ function More({ pose, setUp }: { pose: PoseDefinition; setUp: SetUp }) {
     </>
   );
 }
-
-const Keys = () => <p className="text-faint">{say.keysSOtherSide}</p>;

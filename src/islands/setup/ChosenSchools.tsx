@@ -1,8 +1,7 @@
 import { findSchool } from '../../core/rules/schools.ts';
 import type { Person } from '../../core/person/person.ts';
-import { changePerson } from '../../data/people.ts';
-import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { useSchoolChange } from './useSchoolChange.ts';
 import { chosenSchools as say } from './words.ts';
 
 export const sayOption = (rule: string, option: string): string =>
@@ -12,16 +11,9 @@ export const sayRule = (rule: string, option: string): string =>
 
 /** The schools that were chosen for a person and pose; each can be left again. */
 export function ChosenSchools({ person, poseId }: { person: Person; poseId: string }) {
-  const { write, told } = useWrite();
+  const { change, told } = useSchoolChange(person);
   const chosen = person.schools.filter((each) => each.pose === poseId);
   if (chosen.length === 0) return null;
-  const drop = (rule: string): void => {
-    write(() =>
-      changePerson(person.id, (now) => ({
-        schools: now.schools.filter((each) => each.pose !== poseId || each.rule !== rule),
-      })),
-    );
-  };
   return (
     <ul className="grid gap-[0.35rem]">
       {told !== null && <li>{told}</li>}
@@ -35,7 +27,7 @@ export function ChosenSchools({ person, poseId }: { person: Person; poseId: stri
           )}
           <WordButton
             onClick={() => {
-              drop(rule);
+              change({ pose: poseId, rule }, null, say.removed(sayRule(rule, option)));
             }}
           >
             {say.remove}

@@ -6,6 +6,7 @@ import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
+import { sayHandProp, saySupportProp } from '../../core/recipe/sayProps.ts';
 import { BandsView } from './BandsView.tsx';
 import { LevelList } from './LevelsNote.tsx';
 import { sayNumber } from './sayNumber.ts';
@@ -27,6 +28,7 @@ interface FurtherViewProps {
 export function FurtherView(props: FurtherViewProps) {
   return (
     <LazyDetails
+      id="accuracy"
       summary={props.isStanding ? say.accuracyLimitsCompensations : say.propsFromCupboard}
     >
       {() => <FurtherAnswer {...props} />}
@@ -45,6 +47,7 @@ function FurtherAnswer({ request, isStanding, onPush }: FurtherViewProps) {
   return <Further setUp={answer.value} request={isStanding ? request : null} onPush={onPush} />;
 }
 
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 const write = (cm: number, unit: LengthUnit): string => writeLength(metresFromCm(cm), unit, 1);
 
 function writeBar({ value, unit, plusMinus }: Setting, lengthUnit: LengthUnit): string {
@@ -111,7 +114,7 @@ function Further({
       {handProp !== null && (
         <>
           <dt>{say.underHand}</dt>
-          <dd>{sayProp(handProp, unit)}</dd>
+          <dd>{capital(sayHandProp(handProp, unit))}</dd>
         </>
       )}
       {supportProps.length > 0 && (
@@ -121,7 +124,7 @@ function Further({
             <ul className="grid gap-[0.35rem]">
               {supportProps.map((each) => (
                 <li key={each.setting}>
-                  {sayNumber(each.setting)}: {saySupport(each, unit)}
+                  {sayNumber(each.setting)}: {saySupportProp(each, unit)}
                 </li>
               ))}
             </ul>
@@ -166,25 +169,4 @@ function Further({
       )}
     </dl>
   );
-}
-
-function saySupport(
-  { name, neededCm, beyondCm }: SetUp['supportProps'][number],
-  unit: LengthUnit,
-): string {
-  if (name === null) return say.nothingCupboardMakes(write(neededCm, unit));
-  return beyondCm >= 0.5 ? say.margin(name, write(beyondCm, unit)) : name;
-}
-
-function sayProp(
-  { stack, shortCm, aboveCm, elbowBendDeg, trunkLiftDeg }: NonNullable<SetUp['handProp']>,
-  unit: LengthUnit,
-): string {
-  if (stack === null) return say.nothingCupboardHighEnough(write(shortCm, unit));
-  if (stack.props.length === 0) return say.floor;
-  const pieces = stack.props.map((each) => say.at(each.name, write(each.heightCm, unit)));
-  const bends = elbowBendDeg >= 1 ? say.elbowBends(elbowBendDeg.toFixed(0)) : '';
-  const lifts = trunkLiftDeg >= 1 ? say.trunkLifts(trunkLiftDeg.toFixed(0)) : '';
-  const above = aboveCm >= 0.5 ? say.aboveHandsOwnHeight(write(aboveCm, unit)) : '';
-  return `${pieces.join(' on ')}${above}.${bends}${lifts}`;
 }

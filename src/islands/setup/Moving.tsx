@@ -5,6 +5,7 @@ import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import { isMoved, type HeelLineMark } from '../../core/whatIf/planMoved.ts';
 import type { DepthReport, SetUp } from '../../core/setup/setUp.ts';
 import type { MovedSetUp } from './useMoved.ts';
+import { Slider } from '../shared/ui/Slider.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { moving as say } from './words.ts';
 
@@ -68,16 +69,16 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
   const { answer, now } = moved;
   const { depth } = answer?.setUp ?? recommended;
   const value = depth?.value ?? null;
+  const write = (number: number): string =>
+    `${number.toFixed(0)}${depth?.unit === 'deg' ? '°' : ' cm'}`;
   return (
-    <div className="flex min-h-11 flex-wrap items-center gap-x-[1.2rem] print:hidden [&_button:disabled]:cursor-default [&_button:disabled]:text-faint [&_button:disabled]:decoration-hair [&_input]:w-36 [&_input]:p-0 [&_input]:accent-water [&_label]:flex [&_label]:items-center [&_label]:gap-[0.6rem]">
+    <div className="flex min-h-11 flex-wrap items-center gap-x-[1.2rem] print:hidden [&_button:disabled]:cursor-default [&_button:disabled]:text-faint [&_button:disabled]:decoration-hair [&_input]:w-28 [&_label]:flex [&_label]:items-center [&_label]:gap-[0.6rem]">
       {pose.depth !== null && value !== null && depth !== null && (
         <label>
-          {say.depth}
-          <span className="sr-only">: {pose.depth.words}</span>
+          {pose.depth.words}
           <span className="relative inline-flex">
             <DepthMarks depth={recommended.depth ?? depth} least={Math.min(0, Math.floor(value))} />
-            <input
-              type="range"
+            <Slider
               min={Math.min(0, Math.floor(value))}
               max={Math.max(depth.textbook, Math.ceil(value))}
               step={1}
@@ -88,8 +89,9 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
             />
           </span>
           <span>
-            {value.toFixed(0)}
-            {depth.unit === 'deg' ? '°' : ' cm'}
+            {write(value)}
+            {depth.deepest !== null && say.most(write(depth.deepest))}
+            <span className="sr-only">{say.textbook(write(depth.textbook))}</span>
           </span>
         </label>
       )}
@@ -100,7 +102,8 @@ export function MoveControls({ pose, recommended, moved, onOtherSide }: MoveCont
         {say.redo}
       </WordButton>
       <WordButton disabled={!isMoved(now)} onClick={moved.reset}>
-        {say.backRecommended}
+        {say.reset}
+        <span className="sr-only">{say.toRecommended}</span>
       </WordButton>
       {isMoved(now) && hasSides(pose.id) && (
         <WordButton onClick={onOtherSide}>{say.same(otherSide(recommended.side))}</WordButton>

@@ -1,23 +1,29 @@
 import { getProtocol, isMeasureId } from '../../core/measures/protocols/index.ts';
 import { FULL_ROUND } from '../../core/measures/rounds.ts';
+import type { Person } from '../../core/person/person.ts';
+import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { Problem } from '../../core/problems/problem.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { Button, ButtonLink } from '../shared/ui/Button.tsx';
+import { NextBest } from './NextBest.tsx';
+import type { SetUpLink } from './setUpLink.ts';
 import { noSetUp as say } from './words.ts';
 
 interface NoSetUpProps {
-  personId: string;
+  person: Person;
+  pose: PoseDefinition | LyingPose;
   problems: readonly Problem[];
   working: boolean;
-  onProvisional: () => void;
+  onAsk: (asked: SetUpLink) => void;
 }
 
 /** Why there is nothing to draw yet, and the way on. */
-export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpProps) {
+export function NoSetUp({ person, pose, problems, working, onAsk }: NoSetUpProps) {
   if (problems.length === 0) return <p className="text-faint">{working ? say.workingOut : ''}</p>;
   const missing = problems.filter((each) => each.code === 'missing-measure');
   const first = FULL_ROUND.find((measure) => missing.some((each) => each.path.startsWith(measure)));
-  const measure = `/measure?id=${encodeURIComponent(personId)}`;
+  const measure = `/measure?id=${encodeURIComponent(person.id)}`;
   return (
     <div className="max-w-160 py-4">
       <h2>{missing.length > 0 ? say.notYet : say.noSetUp}</h2>
@@ -33,7 +39,12 @@ export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpP
             <ButtonLink href={first === undefined ? measure : `${measure}&step=${first}`}>
               {say.measureNow}
             </ButtonLink>
-            <Button isPlain onClick={onProvisional}>
+            <Button
+              isPlain
+              onClick={() => {
+                onAsk({ provisional: true });
+              }}
+            >
               {say.provisionalSetUp}
             </Button>
           </div>
@@ -42,6 +53,7 @@ export function NoSetUp({ personId, problems, working, onProvisional }: NoSetUpP
       ) : (
         <ProblemList problems={problems} />
       )}
+      <NextBest person={person} pose={pose} setUp={null} onAsk={onAsk} />
     </div>
   );
 }

@@ -32,10 +32,17 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
   const unit = useUnit();
   if (setUp === null) return null;
   // A school that cannot be held can be left from here.
-  if (setUp.status === 'failed') {
-    return <ChosenSchools person={request.record.person} poseId={whole.id} />;
-  }
   const pose = 'starts' in whole ? whole : null;
+  if (setUp.status === 'failed') {
+    return (
+      <>
+        <ChosenSchools person={request.record.person} poseId={whole.id} />
+        {pose !== null && !setUp.problems.some((each) => each.code === 'stop-sign') && (
+          <Schools request={request} pose={pose} onAsk={onAsk} />
+        )}
+      </>
+    );
+  }
   const turnTo = (kept: KeptSetUp): void => {
     const level = kept.level ?? USUAL_LEVEL;
     const own = { ...request, side: kept.side, level, rules: kept.rules };
@@ -51,15 +58,13 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
         </LazyDetails>
       )}
       {hasSides(whole.id) && (
-        <LazyDetails summary={say.leftRight}>
+        <LazyDetails id="sides" summary={say.leftRight}>
           {() => <SidesView request={request} pose={pose} />}
         </LazyDetails>
       )}
       {pose !== null && (
         <>
-          <LazyDetails summary={say.compareSchools}>
-            {() => <SchoolsView request={request} pose={pose} />}
-          </LazyDetails>
+          <Schools request={request} pose={pose} onAsk={onAsk} />
           <LazyDetails summary={say.checkTodaysStance}>
             {() => (
               <AsFoundView
@@ -82,3 +87,21 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
     </div>
   );
 });
+
+const Schools = ({
+  request,
+  pose,
+  onAsk,
+}: Pick<OnwardProps, 'request' | 'onAsk'> & { pose: PoseDefinition }) => (
+  <LazyDetails id="schools" summary={say.compareSchools}>
+    {() => (
+      <SchoolsView
+        request={request}
+        pose={pose}
+        onLook={(school) => {
+          onAsk({ school });
+        }}
+      />
+    )}
+  </LazyDetails>
+);

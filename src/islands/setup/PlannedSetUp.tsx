@@ -3,19 +3,24 @@ import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import { findSchoolRules } from '../../core/rules/chosenSchools.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SetUpLink } from './setUpLink.ts';
 import { getValue } from '../../core/setup/setUp.ts';
 import { Beside } from './Beside.tsx';
 import { LevelsNote } from './LevelsNote.tsx';
 import { MoveControls } from './Moving.tsx';
+import { sayOption, sayRule } from './ChosenSchools.tsx';
+import { NextBest } from './NextBest.tsx';
 import { NoSetUp } from './NoSetUp.tsx';
 import { Onward } from './Onward.tsx';
 import { SetUpSentence } from './SetUpSentence.tsx';
 import { SheetView } from './SheetView.tsx';
 import { StudioView } from './StudioView.tsx';
 import { useMoved } from './useMoved.ts';
-import { findRequestKey, usePlanned } from './usePlanned.ts';
+import { PartLink } from './PartLink.tsx';
+import { SheetFacts } from './SheetFacts.tsx';
+import { findRequestKey, useErrorBars, usePlanned } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { plannedSetUp as say } from './words.ts';
 
@@ -24,6 +29,8 @@ interface PlannedSetUpProps {
   pose: PoseDefinition | LyingPose;
   side: Side;
   rules: Partial<HouseRules>;
+  /** A school that is looked at without being chosen, as `rule option`; null = none. */
+  school: string | null;
   level: string;
   studio: number | null;
   onAsk: (asked: SetUpLink) => void;
@@ -31,7 +38,11 @@ interface PlannedSetUpProps {
 
 /** One pose and side planned, drawn and described; what is moved by hand begins from here. */
 export function PlannedSetUp(props: PlannedSetUpProps) {
-  const { record, pose, side, rules, level, studio, onAsk } = props;
+  const { record, pose, side, school, level, studio, onAsk } = props;
+  const [lookedRule = '', lookedOption = ''] = (school ?? '').split(' ');
+  const lookedRules = findSchoolRules(lookedRule, lookedOption);
+  const isLooking = Object.keys(lookedRules).length > 0;
+  const rules = { ...props.rules, ...lookedRules };
   const asked = { record, poseId: pose.id, side, rules, level };
   const key = findRequestKey(asked);
   // The key holds everything the request says.
@@ -39,7 +50,8 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
   const request = useMemo(() => asked, [key]);
   const { result, working } = usePlanned(request);
   const isStanding = 'starts' in pose;
-  const planned = result?.ok === true && result.value.pose === pose.id ? result.value : null;
+  const quick = result?.ok === true && result.value.pose === pose.id ? result.value : null;
+  const planned = useErrorBars(request, quick);
   const turn = planned === null ? 0 : (getValue(planned, 'back-foot-angle') ?? 0);
   const moved = useMoved(request, isStanding, turn);
   const setUp = planned === null ? null : (moved.answer?.setUp ?? planned);
@@ -50,23 +62,28 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
   const shown = useDeferredValue(
     useMemo(() => ({ setUp, planned, moved }), [setUp, planned, moved]),
   );
+  const paper = new URLSearchParams({ id: record.person.id, poses: pose.id, side });
   return (
     <>
       <section>
-        <div className="flex items-baseline gap-[0.9rem] max-phone:flex-wrap [&_h1]:m-0 [&_h1]:flex-none max-phone:[&_h1]:flex-initial [&_p]:m-0 [&_p]:leading-[1.15]">
+        <div className="flex flex-wrap items-baseline gap-x-[0.9rem] [&_h1]:m-0 [&_h1]:flex-none max-phone:[&_h1]:flex-initial [&_p]:m-0 [&_p]:leading-[1.15]">
           <h1>{pose.name}</h1>
           <p className="font-serif text-[1.05rem] text-faint italic" lang="sa">
             {pose.sanskrit}
           </p>
-          {setUp !== null && setUp.status !== 'failed' && (
-            <WordButton
-              className="ml-auto flex-none print:hidden"
-              onClick={() => {
-                onAsk({ studio: 0 });
-              }}
-            >
-              {say.largeStepView}
-            </WordButton>
+          {/* They wait for what they lead to, which follows the drawing. */}
+          {setUp !== null && shown.setUp !== null && shown.setUp.status !== 'failed' && (
+            <span className="ml-auto flex flex-none items-baseline gap-4 *:min-h-11 *:content-center print:hidden">
+              <a href={`/paper?${paper.toString()}`}>{say.card}</a>
+              {isStanding && <PartLink to="schools">{say.schools}</PartLink>}
+              <WordButton
+                onClick={() => {
+                  onAsk({ studio: 0 });
+                }}
+              >
+                {say.largeStepView}
+              </WordButton>
+            </span>
           )}
         </div>
         <SetUpSentence
@@ -89,15 +106,31 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
             onAsk({ provisional: false });
           }}
         />
+        {isLooking && (
+          <p role="status">
+            <strong>
+              {say.onlyLooking(
+                sayRule(lookedRule, lookedOption),
+                sayOption(lookedRule, lookedOption),
+              )}
+            </strong>{' '}
+            <WordButton
+              onClick={() => {
+                onAsk({ school: null });
+              }}
+            >
+              {say.leave}
+            </WordButton>
+          </p>
+        )}
         {setUp !== null && setUp.status !== 'failed' && isStanding && <LevelsNote setUp={setUp} />}
         {setUp === null ? (
           <NoSetUp
-            personId={record.person.id}
+            person={record.person}
+            pose={pose}
             problems={problems}
             working={working}
-            onProvisional={() => {
-              onAsk({ provisional: true });
-            }}
+            onAsk={onAsk}
           />
         ) : (
           <>
@@ -113,6 +146,13 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
                 }}
               />
             )}
+            {shown.setUp !== null && shown.setUp.status !== 'failed' && (
+              <SheetFacts
+                record={record}
+                setUp={shown.setUp}
+                isMoved={shown.setUp !== shown.planned}
+              />
+            )}
             <SheetView
               record={record}
               pose={pose}
@@ -122,6 +162,9 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
               heelLines={moved.heelLines}
               onMove={moved.move}
             />
+            {setUp.status === 'failed' && (
+              <NextBest person={record.person} pose={pose} setUp={setUp} onAsk={onAsk} />
+            )}
             <Onward request={request} pose={pose} shown={shown} onAsk={onAsk} />
           </>
         )}

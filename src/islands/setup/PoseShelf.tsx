@@ -9,6 +9,7 @@ import { SHELF_ORDER, SHELVES, type ShelfEntry } from './shelves.ts';
 import { useIsNarrow } from './useIsNarrow.ts';
 import { useShelf } from './useShelf.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { Thumbnail } from '../shared/Thumbnail.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
 import { poseShelf as say } from './words.ts';
 
@@ -118,14 +119,17 @@ export function PoseShelf({ record, poseId, side, rules, onChoose }: ShelfProps)
                   <li key={pose.id} hidden={!found.includes(pose)}>
                     <button
                       type="button"
-                      className="block min-h-12 w-full cursor-pointer text-left aria-[current]:font-bold"
+                      className="grid min-h-14 w-full cursor-pointer grid-cols-[2.75rem_minmax(0,1fr)] items-center gap-x-2 text-left leading-[1.2] aria-[current]:font-bold"
                       aria-current={pose.id === poseId ? 'true' : undefined}
                       onClick={() => {
                         choose(pose.id);
                       }}
                     >
-                      {pose.name}
-                      <AtAGlance result={planned.get(pose.id) ?? null} />
+                      <Figure result={planned.get(pose.id) ?? null} />
+                      <span>
+                        {pose.name}
+                        <AtAGlance result={planned.get(pose.id) ?? null} />
+                      </span>
                     </button>
                   </li>
                 ))}
@@ -168,6 +172,13 @@ const findKind = (result: Result<SetUp> | null): ShelfFilter | null => {
   const { status, adaptations } = result.value;
   return status === 'failed' || adaptations.length > 0 ? 'withCaution' : 'ready';
 };
+
+/** The pose as this person would hold it. */
+const Figure = ({ result }: { result: Result<SetUp> | null }) => (
+  <span className="flex h-11 w-11 items-end justify-center">
+    {result?.ok === true && <Thumbnail setUp={result.value} className="h-full w-full" />}
+  </span>
+);
 
 /** Its depth as a small glyph, and what stops it. */
 function AtAGlance({ result }: { result: Result<SetUp> | null }) {

@@ -6,26 +6,26 @@ import { SCHOOLS } from '../../core/rules/schools.ts';
 import type { SchoolSetUp } from '../../core/whatIf/compareSchools.ts';
 import { nameJoint } from '../../core/setup/jointReport.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
-import { changePerson } from '../../data/people.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { compareSchoolsInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
-import { ChosenSchools, sayOption, sayRule } from './ChosenSchools.tsx';
+import { ChooseSchool, keyOfSchool } from './ChooseSchool.tsx';
+import { sayOption, sayRule } from './ChosenSchools.tsx';
 import { writeNumber } from './sayNumber.ts';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
-import { useWrite } from '../shared/useWrite.tsx';
-import { Field } from '../shared/ui/Field.tsx';
-import { Button } from '../shared/ui/Button.tsx';
+import { WordButton } from '../shared/ui/Button.tsx';
 import { Table } from '../shared/ui/Table.tsx';
 import { schoolsView as say } from './words.ts';
 
 interface SchoolsViewProps {
   request: PlanRequest;
   pose: PoseDefinition;
+  /** Shows a school on the sheet without choosing it, as `rule option`. */
+  onLook: (school: string) => void;
 }
 
 /** The order of the trade's disagreements, as rules/schools.ts has it. */
@@ -49,10 +49,8 @@ function inOrder(schools: readonly SchoolSetUp[]): readonly SchoolSetUp[] {
   return [own, ...others];
 }
 
-const keyOfSchool = ({ rule, option }: SchoolSetUp): string => `${rule} ${option}`;
-
 /** What each school would set for this person, on one mat and in one table; one can be chosen. */
-export function SchoolsView({ request, pose }: SchoolsViewProps) {
+export function SchoolsView({ request, pose, onLook }: SchoolsViewProps) {
   const unit = useUnit();
   const [marked, setMarked] = useState<readonly string[] | null>(null);
   const { record, poseId, side, rules, level } = request;
@@ -95,6 +93,9 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
                 unit={unit}
                 isShown={shown.includes(keyOfSchool(each))}
                 isFull={shown.length >= LETTERS.length}
+                onLook={() => {
+                  onLook(keyOfSchool(each));
+                }}
                 onShow={(isShown) => {
                   const key = keyOfSchool(each);
                   setMarked(isShown ? [...shown, key] : shown.filter((other) => other !== key));
@@ -104,7 +105,7 @@ export function SchoolsView({ request, pose }: SchoolsViewProps) {
           </tbody>
         </Table>
       </div>
-      <Choose request={request} schools={schools} />
+      <ChooseSchool request={request} schools={schools.slice(1)} onLook={onLook} />
     </>
   );
 }
@@ -116,10 +117,20 @@ interface SchoolRowProps {
   unit: LengthUnit;
   isShown: boolean;
   isFull: boolean;
+  onLook: () => void;
   onShow: (isShown: boolean) => void;
 }
 
-function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: SchoolRowProps) {
+function SchoolRow({
+  isOwn,
+  school,
+  letter,
+  unit,
+  isShown,
+  isFull,
+  onLook,
+  onShow,
+}: SchoolRowProps) {
   const { rule, option, setUp, atPlannedDepth } = school;
   const isHeld = setUp.status !== 'failed';
   const words = isOwn ? say.asChosen : `${sayRule(rule, option)} ${sayOption(rule, option)}`;
@@ -146,7 +157,15 @@ function SchoolRow({ isOwn, school, letter, unit, isShown, isFull, onShow }: Sch
             <strong>{letter}</strong>
           </label>
         </td>
-        <th scope="row">{words}</th>
+        <th scope="row">
+          {words}{' '}
+          {!isOwn && (
+            <WordButton className="font-normal" onClick={onLook}>
+              {say.look}
+              <span className="sr-only">: {words}</span>
+            </WordButton>
+          )}
+        </th>
         <td>{sayValue(setUp, 'stance-length', unit)}</td>
         <td>{sayValue(setUp, 'pelvis-short-of-square', unit)}</td>
         <td>
@@ -172,65 +191,4 @@ function sayValue(
 ): string {
   const found = settings.find((each) => each.id === id);
   return found === undefined ? '–' : writeNumber(Math.abs(found.value), found.unit, unit);
-}
-
-interface ChooseProps {
-  request: PlanRequest;
-  schools: readonly SchoolSetUp[];
-}
-
-/** A school chosen for this person and pose, with its reason; from then on every plan follows it. */
-function Choose({ request, schools }: ChooseProps) {
-  const { record, poseId } = request;
-  const { person } = record;
-  const { write, told } = useWrite();
-  const choose = (form: FormData): void => {
-    const picked = schools.find((each) => keyOfSchool(each) === form.get('school'));
-    const reason = form.get('reason');
-    if (picked === undefined) return;
-    const { rule, option } = picked;
-    const at = new Date().toISOString();
-    const own = {
-      pose: poseId,
-      rule,
-      option,
-      reason: typeof reason === 'string' ? reason.trim() : '',
-      at,
-    };
-    write(() =>
-      changePerson(person.id, (now) => ({
-        schools: [...now.schools.filter((each) => each.pose !== poseId || each.rule !== rule), own],
-      })),
-    );
-  };
-  return (
-    <>
-      <ChosenSchools person={person} poseId={poseId} />
-      {told}
-      <form
-        className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
-        onSubmit={(event) => {
-          event.preventDefault();
-          choose(new FormData(event.currentTarget));
-        }}
-      >
-        <Field label={say.forPersonPose}>
-          <select name="school">
-            {schools.slice(1).map((each) => (
-              <option key={keyOfSchool(each)} value={keyOfSchool(each)}>
-                {sayRule(each.rule, each.option)} {sayOption(each.rule, each.option)}
-                {each.setUp.status === 'failed' ? say.cannotBeHeld : ''}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field label={say.because}>
-          <input name="reason" autoComplete="off" />
-        </Field>
-        <Button type="submit" isPlain>
-          {say.choose}
-        </Button>
-      </form>
-    </>
-  );
 }

@@ -47,7 +47,7 @@ export function SetUpSentence(props: SetUpSentenceProps) {
           <Levels pose={pose} level={level} setUp={setUp} onLevel={props.onLevel} />
         </>
       )}
-      {setUp !== null && isStanding && <DepthWords setUp={setUp} pose={pose} />}
+      .
       {isProvisional && (
         <>
           {' '}
@@ -91,20 +91,6 @@ function Levels({ pose, level, setUp, onLevel }: LevelsProps) {
           </option>
         ))}
       </WordSelect>
-    </>
-  );
-}
-
-function DepthWords({ setUp, pose }: { setUp: SetUp; pose: PoseDefinition }) {
-  if (setUp.depth?.value == null) return <>.</>;
-  const { value, deepest, textbook, unit } = setUp.depth;
-  const write = (number: number): string => `${number.toFixed(0)}${unit === 'deg' ? '°' : ' cm'}`;
-  return (
-    <>
-      : {pose.depth?.words} {write(value)}
-      {say.most}
-      {write(deepest ?? 0)}
-      <span className="sr-only">{say.textbook(write(textbook))}</span>.
     </>
   );
 }

@@ -16,6 +16,8 @@ import { SHELF_ORDER } from './shelves.ts';
 
 /** What was asked, as changes to the page's query. */
 const toQuery = (asked: SetUpLink): Record<string, string | null> => ({
+  ...(asked.pose === undefined ? {} : { pose: asked.pose, level: null, school: null }),
+  ...(asked.school === undefined ? {} : { school: asked.school }),
   ...(asked.side === undefined ? {} : { side: asked.side }),
   ...(asked.level === undefined
     ? {}
@@ -44,7 +46,7 @@ export function SetUpView() {
     setQuery(toQuery(asked));
   };
   const choose = (id: string): void => {
-    setQuery({ pose: id, level: null });
+    ask({ pose: id });
   };
   const step = (by: number): void => {
     const count = SHELF_ORDER.length;
@@ -72,13 +74,14 @@ export function SetUpView() {
   return (
     <>
       <PersonHeader person={record.person} here="set-up" />
-      <div className="grid grid-cols-[9.5rem_minmax(0,1fr)_25rem] gap-7 max-desk:grid-cols-[9rem_minmax(0,1fr)] max-phone:grid-cols-[minmax(0,1fr)] print:grid-cols-[minmax(0,1fr)]">
+      <div className="grid grid-cols-[11.5rem_minmax(0,1fr)_24rem] gap-6 max-desk:grid-cols-[11rem_minmax(0,1fr)] max-phone:grid-cols-[minmax(0,1fr)] print:grid-cols-[minmax(0,1fr)]">
         <PoseShelf record={record} poseId={pose.id} side={side} rules={rules} onChoose={choose} />
         <PlannedSetUp
           record={record}
           pose={pose}
           side={side}
           rules={rules}
+          school={query.get('school')}
           level={level}
           studio={studio}
           onAsk={ask}

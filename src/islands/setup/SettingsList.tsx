@@ -1,6 +1,7 @@
 import { listRecipe } from '../../core/recipe/recipe.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { calcGiveOrTakeSteps, sayWideGiveOrTake } from '../../core/setup/giveOrTake.ts';
 import type { WorkingStep } from '../../core/planning/working.ts';
 import { settingsList as say } from './words.ts';
 
@@ -11,14 +12,20 @@ export function SettingsList({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }
       {listRecipe(setUp, unit).map(({ setting, words }) => (
         <li key={setting.id} id={`setting-${setting.id}`}>
           <details>
-            <summary>{words}</summary>
-            <Working steps={setting.working} />
+            <summary>
+              {words}
+              <GiveOrTake words={sayWideGiveOrTake(setting, unit)} />
+            </summary>
+            <Working steps={[...setting.working, ...calcGiveOrTakeSteps(setting)]} />
           </details>
         </li>
       ))}
     </ol>
   );
 }
+
+const GiveOrTake = ({ words }: { words: string | null }) =>
+  words === null ? null : <span className="text-faint">, {words}</span>;
 
 const writeStepValue = ({ value, unit }: WorkingStep): string =>
   unit === 'deg' ? `${value.toFixed(1)}°` : say.cm(value.toFixed(1));

@@ -6,6 +6,9 @@ import type { MovedSetUp } from './useMoved.ts';
 /** What of a set-up stands in the page's link. */
 export interface SetUpLink {
   readonly side?: Side;
+  readonly pose?: string;
+  /** A school that is looked at without being chosen, as `rule option`; null = none. */
+  readonly school?: string | null;
   /** One of the pose's levels, or `auto` for the one that fits. */
   readonly level?: string;
   readonly depth?: HouseRules['depth'];

@@ -4,6 +4,7 @@ import type { Result } from '../../core/problems/problem.ts';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
+import { useAnswer } from '../shared/useAnswer.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 
 export interface PlanRequest {
@@ -47,4 +48,20 @@ export function usePlanned(request: PlanRequest): {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   return { result: planned?.result ?? null, working: planned?.key !== key };
+}
+
+/**
+ * A set-up with ± on its numbers, as soon as they are worked out.
+ *
+ * @param quick the set-up of the request, without them; null = not there yet
+ * @returns the same set-up until then
+ */
+export function useErrorBars(request: PlanRequest, quick: SetUp | null): SetUp | null {
+  const { record, poseId, side, rules, level } = request;
+  const key = findRequestKey(request);
+  const isWanted = quick !== null && quick.status !== 'failed';
+  const answer = useAnswer(isWanted ? `bars ${key}` : null, () =>
+    planInWorker(key, record, poseId, side, rules, level, 'error-bars'),
+  );
+  return answer?.ok === true && quick !== null ? answer.value : quick;
 }

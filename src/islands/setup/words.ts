@@ -8,7 +8,8 @@ export const asFoundView = {
 
 export const bandsView = {
   simulateMeasuringTimes: (times: string) => `Simulate measuring ${times} times`,
-  workingOutTimes: (times: string) => `Working it out ${times} times…`,
+  repeatsDone: (done: string, all: string) => `${done} of ${all} repeats`,
+  stop: 'stop',
   sameJointLimitsRepeats: (share: number) =>
     `The same joint limits it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`,
   mostFrequentLimitingJoint: (share: number) =>
@@ -31,8 +32,8 @@ export const beside = {
   whatLookOrder: 'What to look at, in order',
   out: 'In and out',
   measuresUsed: 'Measures used',
-  keysSOtherSide:
-    'Keys: s other side, d recommended or deepest, n next pose, p the one before. A plan, not a diagnosis: pain, numbness or a catching joint ends the pose.',
+  notDiagnosis:
+    'A plan, not a diagnosis: pain, numbness or a catching joint ends the pose. Press ? for the keys.',
 } as const;
 
 export const chosenSchools = {
@@ -40,6 +41,7 @@ export const chosenSchools = {
   forWord: (person: string, rule: string, option: string, reason: string) =>
     `For ${person}: ${rule} ${option}${reason} `,
   remove: 'remove it',
+  removed: (rule: string) => `The school for ${rule.toLowerCase()} is removed.`,
 } as const;
 
 export const furtherView = {
@@ -65,15 +67,6 @@ export const furtherView = {
     `The centre of mass lies ${inside} inside the base of support: ${toFront} to its front, ${toBack} to its back, ${toLeft} to the left, ${toRight} to the right.`,
   oneStandardError: 'One standard error',
   nineRepeatsTen: 'Nine repeats in ten',
-  nothingCupboardMakes: (height: string) => `nothing in the cupboard makes ${height}`,
-  margin: (props: string, margin: string) => `${props}, margin ${margin}`,
-  nothingCupboardHighEnough: (height: string) =>
-    `Nothing in the cupboard is high enough: ${height} too low.`,
-  floor: 'The floor.',
-  at: (stack: string, height: string) => `${stack} at ${height}`,
-  elbowBends: (deg: string) => ` The elbow bends ${deg}°.`,
-  trunkLifts: (deg: string) => ` The trunk lifts ${deg}°.`,
-  aboveHandsOwnHeight: (height: string) => `, ${height} above the hand’s own height`,
 } as const;
 
 export const guidanceView = {
@@ -144,10 +137,12 @@ export const moving = {
   workingOut: 'Working it out…',
   movedPoseHoldsHere: 'Moved. The pose holds here.',
   moved: (sentence: string) => `Moved. ${sentence}`,
-  depth: 'depth',
+  most: (deepest: string) => ` of at most ${deepest}`,
+  textbook: (depth: string) => `; textbook ${depth}`,
   undo: 'undo',
   redo: 'redo',
-  backRecommended: 'back to recommended',
+  reset: 'reset',
+  toRecommended: ' to the recommended set-up',
   same: (otherSide: string) => `the same on the ${otherSide}`,
 } as const;
 
@@ -162,6 +157,14 @@ export const noSetUp = {
     'A provisional set-up takes missing measures from a stiff body and marks them. It needs height, hip height, hip opening and straight-leg raise.',
 } as const;
 
+export const nextBest = {
+  insteadToday: 'What to do instead',
+  easier: (level: string) => `Easier: ${level}`,
+  lying: (form: string) => `Lying or seated: ${form}`,
+  otherSchools: 'Compare schools',
+  withoutSchools: (person: string) => `Leave the schools chosen for ${person}`,
+} as const;
+
 export const onward = {
   frontView: 'Front view',
   leftRight: 'Left and right',
@@ -173,6 +176,11 @@ export const onward = {
 
 export const plannedSetUp = {
   largeStepView: 'large step view',
+  card: 'card',
+  onlyLooking: (rule: string, option: string) =>
+    `Only looking, not chosen: ${rule.toLowerCase()} ${option}.`,
+  leave: 'leave',
+  schools: 'schools',
 } as const;
 
 export const poseShelf = {
@@ -206,6 +214,10 @@ export const saveSheet = {
   png: 'PNG',
 } as const;
 
+export const schoolChange = {
+  undo: 'Undo',
+} as const;
+
 export const schoolsView = {
   workingOutEachSchool: 'Working out each school…',
   schoolsAgreePose: 'The schools agree on this pose.',
@@ -219,6 +231,14 @@ export const schoolsView = {
   cannotBeHeld: ' (cannot be held)',
   because: 'because',
   choose: 'Choose it',
+  look: 'look at it',
+  lookFirst: 'Look at it first',
+  chosen: (rule: string, option: string, person: string) =>
+    `${rule} ${option} is chosen for ${person}.`,
+  cannotBeHeldYet: (rule: string, option: string) =>
+    `${rule} ${option} cannot be held by this person, so there would be no set-up.`,
+  chooseAnyway: 'Choose it anyway',
+  doNotChoose: 'Do not choose it',
 } as const;
 
 export const setUpSentence = {
@@ -230,8 +250,6 @@ export const setUpSentence = {
   leave: 'leave',
   level: 'Level',
   whatFits: (fitting: string) => `what fits${fitting}`,
-  most: ' of at most ',
-  textbook: (depth: string) => `; textbook ${depth}`,
 } as const;
 
 export const setUpTable = {
@@ -249,6 +267,16 @@ export const setUpTable = {
 export const settingsList = {
   cm: (value: string) => `${value} cm`,
   working: 'Working',
+} as const;
+
+export const sheetFacts = {
+  movedByHand: 'Moved by hand.',
+  stance: 'Stance',
+  noProp: 'No prop.',
+  limitedBy: 'Limited by',
+  heldBack: (deg: number) => (deg < 1 ? '.' : `, ${String(deg)}° held back.`),
+  warm: 'Measured warm.',
+  cold: 'Measured cold.',
 } as const;
 
 export const sheetView = {

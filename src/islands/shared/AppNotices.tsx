@@ -1,6 +1,7 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
 import { onOutOfDate } from '../../data/database.ts';
 import { HandOverBar } from '../handOver/HandOverBar.tsx';
+import { KeysHelp } from './KeysHelp.tsx';
 import {
   becomeOutOfDate,
   getUpdateState,
@@ -9,8 +10,27 @@ import {
   takeNewVersion,
 } from './updates.ts';
 import { WordButton } from './ui/Button.tsx';
-import { ToastRegion } from './ui/ToastRegion.tsx';
+import { toasts } from './ui/toasts.ts';
 import { appNotices as say } from './words.ts';
+
+const ToastRegion = lazy(async () => ({
+  default: (await import('./ui/ToastRegion.tsx')).ToastRegion,
+}));
+
+/** The region of toasts, loaded with the first of them. */
+function Toasts() {
+  const hasToasts = useSyncExternalStore(
+    (onChange) => toasts.subscribe(onChange),
+    () => toasts.visibleToasts.length > 0,
+  );
+  const [wasShown, setWasShown] = useState(false);
+  if (hasToasts && !wasShown) setWasShown(true);
+  return wasShown ? (
+    <Suspense>
+      <ToastRegion />
+    </Suspense>
+  ) : null;
+}
 
 /** What concerns the whole app, on every page: a new version, the app handed over, and what was just done. */
 export function AppNotices() {
@@ -22,7 +42,8 @@ export function AppNotices() {
   return (
     <>
       <HandOverBar />
-      <ToastRegion />
+      <Toasts />
+      <KeysHelp />
       {state !== 'current' && <UpdateNotice isReady={state === 'ready'} />}
     </>
   );

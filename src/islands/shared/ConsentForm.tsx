@@ -2,7 +2,8 @@ import { useState, type SubmitEvent } from 'react';
 import { CONSENT_WORDS, findAgreementProblem, type Agreement } from '../../core/person/consent.ts';
 import { CheckField } from './ui/CheckField.tsx';
 import { isMinor, type Person } from '../../core/person/person.ts';
-import { saveAgreement } from '../../data/consent.ts';
+import { saveAgreement, takeBackAgreement } from '../../data/consent.ts';
+import { showToast, showUndone } from './ui/toasts.ts';
 import { useWrite } from './useWrite.tsx';
 import { Field } from './ui/Field.tsx';
 import { Button } from './ui/Button.tsx';
@@ -20,7 +21,23 @@ export function ConsentForm({ person }: { person: Person }) {
     const agreement: Agreement = { at: new Date().toISOString(), withPictures, guardian };
     const found = findAgreementProblem(person, agreement);
     setProblem(found);
-    if (found === null) write(() => saveAgreement(person.id, agreement));
+    if (found !== null) return;
+    const before = person.intake;
+    write(async () => {
+      await saveAgreement(person.id, agreement);
+      showToast({
+        words: say.agreementSaved(person.name),
+        action: {
+          words: say.undo,
+          run: () => {
+            write(async () => {
+              await takeBackAgreement(person.id, before);
+              showUndone();
+            });
+          },
+        },
+      });
+    });
   };
   return (
     <form onSubmit={submit}>

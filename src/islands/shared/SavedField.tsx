@@ -1,6 +1,7 @@
 import type { Person } from '../../core/person/person.ts';
 import { changeAnswer, type PersonAnswer } from '../../data/people.ts';
 import { useStoredText } from './useStoredText.tsx';
+import { UnitInput } from './ui/UnitInput.tsx';
 import { Field } from './ui/Field.tsx';
 
 interface SavedFieldProps {
@@ -12,10 +13,20 @@ interface SavedFieldProps {
   /** More than one line. */
   rows?: number;
   inputMode?: 'decimal';
+  /** Of a number. */
+  unit?: string;
 }
 
 /** An answer of a person that is stored when its field is left. */
-export function SavedField({ label, person, answer, check, rows, inputMode }: SavedFieldProps) {
+export function SavedField({
+  label,
+  person,
+  answer,
+  check,
+  rows,
+  inputMode,
+  unit,
+}: SavedFieldProps) {
   const { field, told } = useStoredText({
     label,
     stored: answer.read(person),
@@ -25,7 +36,9 @@ export function SavedField({ label, person, answer, check, rows, inputMode }: Sa
   return (
     <div>
       <Field label={label}>
-        {rows === undefined ? (
+        {unit !== undefined ? (
+          <UnitInput {...field} inputMode={inputMode} unit={unit} />
+        ) : rows === undefined ? (
           <input {...field} inputMode={inputMode} />
         ) : (
           <textarea {...field} rows={rows} />

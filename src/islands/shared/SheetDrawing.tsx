@@ -7,11 +7,21 @@ import { arcPath } from '../../core/drawing/svg.ts';
 const pointList = (points: readonly (readonly [number, number])[]): string =>
   points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
 
+const looks = new Map<string, ReturnType<typeof toSvgAttributes>>();
+
+/** How a shape looks, worked out once a role: a drag draws hundreds of shapes a frame. */
+function findLook(shape: Shape, look: Drawing['look']): ReturnType<typeof toSvgAttributes> {
+  const key = `${look ?? ''} ${shape.kind} ${shape.role}`;
+  let found = looks.get(key);
+  if (found === undefined) {
+    found = toSvgAttributes(findStyle(shape, look), SCREEN, look);
+    looks.set(key, found);
+  }
+  return found;
+}
+
 function ShapeElement({ shape, look }: { shape: Shape; look: Drawing['look'] }) {
-  const styled = {
-    className: shape.role,
-    ...toSvgAttributes(findStyle(shape, look), SCREEN, look),
-  };
+  const styled = { className: shape.role, ...findLook(shape, look) };
   switch (shape.kind) {
     case 'polygon':
       return <polygon {...styled} points={pointList(shape.points)} />;
@@ -39,7 +49,7 @@ function ShapeElement({ shape, look }: { shape: Shape; look: Drawing['look'] }) 
 
 const SIZES = {
   large:
-    'max-h-[calc(100vh-216px)] min-h-120 max-phone:max-h-none max-phone:min-h-0 print:max-h-[15cm] print:min-h-0',
+    'max-h-[calc(100vh-236px)] min-h-120 max-phone:max-h-none max-phone:min-h-0 print:max-h-[15cm] print:min-h-0',
   small: 'max-h-88',
 } as const;
 /** On paper a body and its feet are left white, to be written on. */

@@ -3,7 +3,7 @@ import type { CautionEntry, Person } from '../../core/person/person.ts';
 import { changePerson, type PersonAnswer } from '../../data/people.ts';
 import { SavedField } from './SavedField.tsx';
 import { useWrite } from './useWrite.tsx';
-import { Field } from './ui/Field.tsx';
+import { SelectField } from './ui/SelectField.tsx';
 import { stopSigns as say } from './words.ts';
 
 const TIERS: readonly { readonly tier: Tier; readonly heading: string }[] = [
@@ -59,8 +59,23 @@ const clearedByOf = (uid: string): PersonAnswer =>
     }),
   );
 
-/** The stop signs and conditions of a person: asked before the first measure, kept with dates. */
-export function StopSigns({ person }: { person: Person }) {
+/** The stop signs and conditions of a person, all groups at once. */
+export const StopSigns = ({ person }: { person: Person }) => (
+  <div className="columns-2 gap-x-10 max-phone:columns-1 [&_fieldset]:mb-3 [&_fieldset]:break-inside-avoid-column">
+    {TIERS.map(({ tier, heading }) => (
+      <SignGroup key={tier} person={person} tiers={[tier]} heading={heading} />
+    ))}
+  </div>
+);
+
+interface SignGroupProps {
+  person: Person;
+  tiers: readonly Tier[];
+  heading: string;
+}
+
+/** A group of stop signs or conditions: asked before the first measure, kept with dates. */
+export function SignGroup({ person, tiers, heading }: SignGroupProps) {
   const { write, told } = useWrite();
   const change = (to: (cautions: readonly CautionEntry[]) => readonly CautionEntry[]): void => {
     write(() =>
@@ -90,31 +105,27 @@ export function StopSigns({ person }: { person: Person }) {
     return noted.length > 0 ? noted : [null];
   };
   return (
-    <div className="columns-2 gap-x-10 max-phone:columns-1 [&_fieldset]:mb-3 [&_fieldset]:break-inside-avoid-column [&_legend]:pt-[0.3rem] [&_legend]:font-serif [&_legend]:text-[1.1rem] [&_legend]:leading-[normal] [&_legend]:font-medium">
+    <fieldset className="[&_legend]:pt-[0.3rem] [&_legend]:font-serif [&_legend]:text-[1.1rem] [&_legend]:leading-[normal] [&_legend]:font-medium">
+      <legend>{heading}</legend>
       {told}
-      {TIERS.map(({ tier, heading }) => (
-        <fieldset key={tier}>
-          <legend>{heading}</legend>
-          {CAUTION_KINDS.filter((kind) => kind.tier === tier).flatMap((kind) =>
-            listEntries(kind).map((entry, i) => (
-              <Sign
-                key={i === 0 ? kind.id : entry?.uid}
-                kind={kind}
-                entry={entry}
-                person={person}
-                onToggle={() => {
-                  if (entry === null) add(kind);
-                  else remove(entry);
-                }}
-                onEdit={(changes) => {
-                  if (entry !== null) edit(entry, changes);
-                }}
-              />
-            )),
-          )}
-        </fieldset>
-      ))}
-    </div>
+      {CAUTION_KINDS.filter((kind) => tiers.includes(kind.tier)).flatMap((kind) =>
+        listEntries(kind).map((entry, i) => (
+          <Sign
+            key={i === 0 ? kind.id : entry?.uid}
+            kind={kind}
+            entry={entry}
+            person={person}
+            onToggle={() => {
+              if (entry === null) add(kind);
+              else remove(entry);
+            }}
+            onEdit={(changes) => {
+              if (entry !== null) edit(entry, changes);
+            }}
+          />
+        )),
+      )}
+    </fieldset>
   );
 }
 
@@ -138,20 +149,19 @@ function Sign({ person, kind, entry, onToggle, onEdit }: SignProps) {
         <div className="pr-0 pb-[0.6rem] pl-[2.1rem]">
           <p className={stops ? 'font-bold text-stop' : ''}>{kind.advice}</p>
           {kind.sided && (
-            <Field label={say.side}>
-              <select
-                value={entry.side ?? ''}
-                onChange={(event) => {
-                  const { value } = event.target;
-                  onEdit({ side: value === '' ? null : (value as CautionEntry['side']) });
-                }}
-              >
-                <option value="">{say.notSaid}</option>
-                <option value="left">{say.left}</option>
-                <option value="right">{say.right}</option>
-                <option value="both">{say.both}</option>
-              </select>
-            </Field>
+            <SelectField
+              label={say.side}
+              value={entry.side ?? ''}
+              options={[
+                ['', say.notSaid],
+                ['left', say.left],
+                ['right', say.right],
+                ['both', say.both],
+              ]}
+              onChange={(value) => {
+                onEdit({ side: value === '' ? null : (value as CautionEntry['side']) });
+              }}
+            />
           )}
           {kind.tier !== 'adapt' && (
             <SavedField

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { isBackupDue } from '../../core/backup/isBackupDue.ts';
-import { findDataSpan } from '../../data/backup.ts';
+import { findDataSpan } from '../../data/dataSpan.ts';
 import { getBackedUpAt, getBackupDays } from '../../data/settings.ts';
 
 export interface BackupState {

@@ -6,6 +6,8 @@ export const appNotices = {
 } as const;
 
 export const consentForm = {
+  agreementSaved: (person: string) => `${person} agrees: saved with the date.`,
+  undo: 'Undo',
   sayYourOwnWords: 'Say this in your own words, or let them read it:',
   picturesMayKeptToo: 'pictures may be kept too ',
   optional: '(optional)',
@@ -61,7 +63,7 @@ export const markedPicture = {
 } as const;
 
 export const pictureMarks = {
-  picture: 'Picture ',
+  picture: 'Picture',
   tryDrawing: 'or try it on a drawing',
   allMarksPlacedEach: 'All marks are placed. Each can still be moved.',
   point: (place: number, mark: string) => `${String(place)}. Point at ${mark}.`,
@@ -77,7 +79,57 @@ export const orderList = {
   move: (item: string) => `move ${item}`,
 } as const;
 
+export const experienceField = {
+  experience: 'Experience with standing poses',
+  newHoldsBackTenth: 'New: a tenth of every range is held back',
+  steadyHoldsBackTwentieth: 'Steady: a twentieth is held back',
+  seasonedHoldsNothingBack: 'Seasoned: nothing is held back for experience',
+} as const;
+
+export const fileField = {
+  choose: 'Choose a file',
+  none: 'no file chosen',
+} as const;
+
+export const keys = {
+  keys: 'Keys',
+  close: 'close',
+  everywhere: 'On every page',
+  thisList: 'this list',
+  tab: 'go to the next thing that can be pressed',
+  escape: 'close what is open',
+  onPage: 'On this page',
+  otherSide: 'other side',
+  depth: 'recommended or deepest',
+  nextPose: 'next pose',
+  previousPose: 'pose before',
+  onHandle: 'On a foot or hand of the drawing',
+  moveFoot: 'move it half a centimetre',
+  moveFootFaster: 'move it 5 cm',
+  turnFoot: 'turn the foot',
+  inLargeSteps: 'In the large step view',
+  nextStep: 'next step',
+  previousStep: 'step before',
+  moreLess: 'more, less',
+  undo: 'undo',
+  saveNext: 'save, next',
+  withInstrument: 'With an instrument or a stopwatch',
+  take: 'take the reading',
+  zero: 'set the zero',
+  onPicture: 'On a picture',
+  chooseMark: 'choose a mark',
+  moveMark: 'move it',
+  moveMarkFaster: 'move it faster',
+  placeMark: 'place it, go to the next mark',
+  inSession: 'While a session runs',
+  takeBackNote: 'take the last note back',
+  orderOfPoses: 'On the order of poses',
+  pickUp: 'pick a pose up, drop it',
+  moveItem: 'move it',
+} as const;
+
 export const toastRegion = {
+  undone: 'Undone.',
   justDone: 'Just done',
 } as const;
 

@@ -1,8 +1,14 @@
 import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
 import { describe, expect, it } from 'vitest';
 import { drawFootTemplate } from '../../../src/core/paper/footTemplate.ts';
+import { drawFootOutline } from '../../../src/core/paper/footOutline.ts';
+import { drawMatStrip } from '../../../src/core/paper/matStrip.ts';
+import { SIDES } from '../../../src/core/measures/protocol.ts';
+import { sayPropsShort } from '../../../src/core/recipe/sheetFacts.ts';
 import { layDrawing } from '../../../src/core/paper/drawingPage.ts';
-import { drawCard, layCards, type CardContent } from '../../../src/core/paper/matCard.ts';
+import { drawCard } from '../../../src/core/paper/matCard.ts';
+import { layCards } from '../../../src/core/paper/layCards.ts';
+import type { CardContent } from '../../../src/core/paper/cardWords.ts';
 import type { Page } from '../../../src/core/paper/page.ts';
 import { writePageSvg } from '../../../src/core/paper/pageSvg.ts';
 import { writePdf } from '../../../src/core/paper/pdf.ts';
@@ -18,6 +24,8 @@ import { recordOf, REFERENCE, SUPPLE, type Measures } from '../../support/people
 import { markOf, planPlain, settingOf } from '../../support/plan.ts';
 import { readPdf, readSvg, type Point, type ReadPage } from '../../support/readPaper.ts';
 
+/** 11 of 72 points an inch. */
+const ELEVEN_POINTS_MM = (11 * 25.4) / 72;
 const FULL: Measures = { ...SUPPLE, 'knee-flexion': 165 };
 const between = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
 
@@ -63,7 +71,7 @@ function assemble(pages: readonly ReadPage[]): {
     const move = ([x, y]: Point): Point => [x + dx, y + dy];
     for (const { text, at } of marksOf(page!)) placed.set(text, move(at));
     lines.push(...page!.lines.map((each) => each.map(move)));
-    texts.push(...page!.texts.map(({ text, at }) => ({ text, at: move(at) })));
+    texts.push(...page!.texts.map((each) => ({ ...each, at: move(each.at) })));
   }
   return { lines, texts, worstMm };
 }
@@ -204,15 +212,14 @@ describe('mat cards', () => {
       const content = contentOf(pose.id);
       if (content.sides.right === null) continue;
       counted += 1;
-      const page = readSvg(writePageSvg(drawCard(content, 'a5')));
-      const all = page.texts.map(({ text }) => text).join(' ');
+      const card = drawCard(content, 'a5').map((each) => readSvg(writePageSvg(each)));
+      const [page] = card as [ReadPage, ...ReadPage[]];
+      const all = card.flatMap(({ texts }) => texts.map(({ text }) => text)).join(' ');
       for (const words of [...pose.wayIn, ...pose.wayOut]) expect(all).toContain(words);
       expect(all).toMatch(/is (long enough|too short)/);
       // The mat is as long as its told scale makes it.
       const k = 10 / Number(/1:(\d+)/.exec(all)?.[1]);
-      const mat = page.lines.find(
-        (each) => each.length === 5 && between(each[0]!, each[1]!) > 100,
-      )!;
+      const mat = page.lines.find((each) => each.length === 5 && between(each[0]!, each[1]!) > 60)!;
       expect(between(mat[0]!, mat[1]!)).toBeCloseTo(183 * k, 1);
       const heel = settingOf(content.sides.right, 'front-heel-from-mat-edge');
       const left = Math.min(...mat.map(([x]) => x));
@@ -222,18 +229,22 @@ describe('mat cards', () => {
         pose.id,
       ).toBe(true);
       // Nothing leaves the card, and no text is too small to read.
-      for (const { at } of page.texts) {
+      for (const { at, sizeMm } of card.flatMap(({ texts }) => texts)) {
         expect(at[0]).toBeGreaterThan(0);
         expect(at[1]).toBeLessThan(page.height);
+        expect(sizeMm).toBeGreaterThan(ELEVEN_POINTS_MM - 0.01);
       }
-      expect(barsOf(page, 100)).toHaveLength(1);
+      // The body stands on it, and what the hand needs is named with its height.
+      expect(page.lines.filter((each) => each.length > 20).length).toBeGreaterThan(10);
+      for (const words of sayPropsShort(content.sides.right, 'cm')) expect(all).toContain(words);
+      for (const each of card) expect(barsOf(each, 100)).toHaveLength(1);
     }
     expect(counted).toBe(POSES.length);
   });
 
   it('print no notes, no cautions and no answers about health', () => {
     for (const size of ['a5', 'index'] as const) {
-      const svg = writePageSvg(drawCard(contentOf('triangle'), size));
+      const svg = drawCard(contentOf('triangle'), size).map(writePageSvg).join('');
       expect(svg).not.toContain('private');
       expect(svg).not.toContain(NOTES);
       expect(svg).toContain('Ada Márš');
@@ -244,10 +255,8 @@ describe('mat cards', () => {
     const content = contentOf('warrior-two');
     const right = content.sides.right!;
     const short = { ...right, mat: { ...right.mat!, fits: false } };
-    const all = (page: Page): string =>
-      readSvg(writePageSvg(page))
-        .texts.map((each) => each.text)
-        .join(' ');
+    const all = (pages: readonly Page[]): string =>
+      pages.flatMap((page) => readSvg(writePageSvg(page)).texts.map((each) => each.text)).join(' ');
     expect(all(drawCard({ ...content, sides: { left: null, right: short } }, 'a5'))).toContain(
       'too short',
     );
@@ -256,7 +265,7 @@ describe('mat cards', () => {
     const held = contentOf('lying-warrior-two');
     const pose = LYING_POSES.find((each) => each.id === 'lying-warrior-two')!;
     const lying = drawLying(pose, held.sides.right!, { unit: 'cm', labelMm: 8 });
-    const page = readSvg(writePageSvg(drawCard({ ...held, lying }, 'a5')));
+    const page = readSvg(writePageSvg(drawCard({ ...held, lying }, 'a5')[0]!));
     const k = 10 / Number(/1:(\d+)/.exec(page.texts.map((each) => each.text).join(' '))?.[1]);
     const marks = settingOf(held.sides.right!, 'heel-marks') * k;
     const level = page.lines.filter((each) => each.length === 2 && each[0]![1] === each[1]![1]);
@@ -269,33 +278,92 @@ describe('mat cards', () => {
   });
 
   it('stand two or three on a sheet, in inches as well, and read back from PDF with their names', async () => {
-    const cards = ['triangle', 'pyramid', 'half-moon'].map((id) =>
+    const cards = ['triangle', 'pyramid', 'half-moon'].flatMap((id) =>
       drawCard(contentOf(id, { unit: 'in' }), 'a5'),
     );
     const pages = await readPdf(await writePdf(layCards(cards, 'a4'), 'cards'));
-    expect(pages).toHaveLength(2);
+    expect(pages).toHaveLength(Math.ceil(cards.length / 2));
     expect(pages[0]!.width).toBeCloseTo(210, 1);
     expect(pages[0]!.height).toBeCloseTo(297, 1);
     expect(barsOf(pages[0]!, 100)).toHaveLength(2);
     const all = pages.flatMap(({ texts }) => texts.map(({ text }) => text)).join(' ');
     for (const name of ['Triangle', 'Pyramid', 'Half moon', 'Ada Márš'])
       expect(all).toContain(name);
-    const index = ['triangle', 'pyramid', 'half-moon'].map((id) =>
+    const index = ['triangle', 'pyramid', 'half-moon'].flatMap((id) =>
       drawCard(contentOf(id), 'index'),
     );
     expect(layCards(index, 'a4')).toHaveLength(1);
   });
 
   it('never fail for a name: letters that the font lacks lose their marks', async () => {
-    const page = drawCard(contentOf('triangle', { name: 'Łucja 美 Ðorđe' }), 'index');
-    const [read] = await readPdf(await writePdf([page], 'names'));
+    const card = drawCard(contentOf('triangle', { name: 'Łucja 美 Ðorđe' }), 'index');
+    const [read] = await readPdf(await writePdf(card, 'names'));
     expect(read!.texts.map(({ text }) => text).join(' ')).toMatch(/ucja \? /);
   });
 
   it('the same pages give the same bytes', async () => {
-    const pages = [drawCard(contentOf('triangle'), 'a5')];
+    const pages = drawCard(contentOf('triangle'), 'a5');
     expect(await writePdf(pages, 'x')).toEqual(await writePdf(pages, 'x'));
   });
+});
+
+describe.each(readers)('outlines and strips, read back from %s', (_kind, read) => {
+  it.each(['a4', 'letter'] as const)(
+    'set four poses of one side with at most eight pages on %s',
+    async (paper) => {
+      const poses = ['warrior-two', 'triangle', 'pyramid', 'high-lunge'];
+      const setUps = poses.map((id) => planPlain(FULL, id, 'right'));
+      const outlines = SIDES.flatMap((side) => drawFootOutline(setUps[0]!, side, paper));
+      const strips = setUps.map((setUp, i) =>
+        drawMatStrip(findPose(poses[i]!)!, setUp, 'cm', paper),
+      );
+      const pages = await read([...outlines, ...strips.flatMap((each) => each ?? [])]);
+      expect(strips).not.toContain(null);
+      expect(pages.length).toBeLessThanOrEqual(8);
+      for (const page of pages) expect(barsOf(page, 100)).toHaveLength(1);
+      // A foot as long and as wide as it is, once for all poses.
+      for (const page of pages.slice(0, 2)) {
+        const sole = page.lines.find((each) => each.length > 60)!;
+        const ys = sole.map(([, y]) => y);
+        const length = Math.max(...ys) - Math.min(...ys);
+        expect(Math.abs(length - Number(FULL['foot-length']) * 10)).toBeLessThan(0.5);
+      }
+    },
+  );
+
+  it.each(['a4', 'letter'] as const)(
+    'glued end to end on %s, the marks lie where the set-up has them',
+    async (paper) => {
+      for (const id of ['warrior-two', 'pyramid', 'lizard']) {
+        const setUp = planPlain(FULL, id, 'right');
+        const [page] = await read([drawMatStrip(findPose(id)!, setUp, 'cm', paper)!]);
+        // Pieces are the frames of one height; each is glued over the tab of the one before.
+        const frames = page!.lines
+          .filter((each) => each.length === 5 && Math.abs(between(each[1]!, each[2]!) - 19) < 0.02)
+          .sort((a, b) => a[0]![1] - b[0]![1]);
+        const window = between(frames[0]![0]!, frames[0]![1]!);
+        const along = ([x, y]: Point): number => {
+          const piece = frames.findIndex((each) => y > each[0]![1] - 1 && y < each[2]![1] + 1);
+          return piece * (window - 10) + x - frames[piece]![0]![0];
+        };
+        const marks = page!.lines
+          .filter(
+            (each) =>
+              each.length === 2 &&
+              Math.abs(each[0]![0] - each[1]![0]) < 0.01 &&
+              Math.abs(between(each[0]!, each[1]!) - 19) < 0.02,
+          )
+          .map((each) => along(each[1]!) / 10);
+        const back = setUp.settings.find((each) => /^back-.*from-mat-edge$/.test(each.id))!;
+        for (const cm of [settingOf(setUp, 'front-heel-from-mat-edge'), back.value]) {
+          expect(
+            marks.some((each) => Math.abs(each - cm) < 0.02),
+            `${id} ${String(cm)} in ${marks.join()}`,
+          ).toBe(true);
+        }
+      }
+    },
+  );
 });
 
 describe('the drawing on a sheet', () => {

@@ -82,12 +82,14 @@ describe('what a recipe says of feet and knees', () => {
 
   it('a pelvis is short of square, square, or past it', () => {
     const pelvisOf = (id: string): string =>
-      wordsOf(id).find((words) => words.includes('square')) ?? '';
-    expect(pelvisOf('warrior-two')).toMatch(/^let the pelvis rest \d+° short of square$/);
-    expect(pelvisOf('chair')).toBe('pelvis square');
+      wordsOf(id).find((words) => /pelvis.*(square|facing)/.test(words)) ?? '';
+    expect(pelvisOf('warrior-two')).toMatch(
+      /^let the pelvis rest \d+° short of facing the long edge$/,
+    );
+    expect(pelvisOf('chair')).toBe('pelvis square to the front');
     const twist = planPlain(MEASURES, 'revolved-half-moon');
     expect(settingOf(twist, 'pelvis-short-of-square')).toBeLessThan(-1);
-    expect(pelvisOf('revolved-half-moon')).toMatch(/^pelvis turned \d+° past square$/);
+    expect(pelvisOf('revolved-half-moon')).toMatch(/^pelvis turned \d+° past facing the front$/);
   });
 
   it('a knee is over its ankle only where it stands there', () => {

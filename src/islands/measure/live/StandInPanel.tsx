@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { moveStandIn } from './sources.ts';
 import { Field } from '../../shared/ui/Field.tsx';
+import { Slider } from '../../shared/ui/Slider.tsx';
 import { WordButton } from '../../shared/ui/Button.tsx';
 import { standInPanel as say } from '../words.ts';
 
@@ -15,11 +16,10 @@ export function StandInPanel() {
     });
   };
   return (
-    <details className="border-t border-dashed border-hair pt-[0.3rem] [&_input[type=range]]:accent-water">
+    <details className="border-t border-dashed border-hair pt-[0.3rem]">
       <summary>{say.moveSimulatedLimb}</summary>
       <Field label={<>{say.limb(deg)}</>}>
-        <input
-          type="range"
+        <Slider
           min={0}
           max={150}
           value={deg}

@@ -1,6 +1,7 @@
 import type { Mark } from '../../../core/photo/photoMarks.ts';
 import { MarkedPicture } from './MarkedPicture.tsx';
 import type { MarkedState } from './usePicture.ts';
+import { FileField } from '../ui/FileField.tsx';
 import { WordButton } from '../ui/Button.tsx';
 import { pictureMarks as say } from '../words.ts';
 
@@ -12,17 +13,14 @@ interface PictureChoiceProps {
 /** A picture from a file, or a drawn one to try it on. */
 export function PictureChoice({ state, onDrawn }: PictureChoiceProps) {
   return (
-    <p>
-      <label>
-        {say.picture}
-        <input
-          type="file"
-          accept="image/*"
-          onChange={(event) => void state.openFile(event.target.files?.[0])}
-        />
-      </label>{' '}
+    <div className="flex flex-wrap items-end gap-x-4">
+      <FileField
+        label={say.picture}
+        accept="image/*"
+        onChoose={(file) => void state.openFile(file)}
+      />
       <WordButton onClick={onDrawn}>{say.tryDrawing}</WordButton>
-    </p>
+    </div>
   );
 }
 

@@ -1,4 +1,5 @@
 import { ToastQueue } from 'react-stately';
+import { toastRegion as say } from '../words.ts';
 
 /** What was just done, and a way to take it back. */
 interface ToastContent {
@@ -15,3 +16,6 @@ const SHOWN_MS = 12_000;
 /** Says what was done, at the foot of the page. */
 export const showToast = (content: ToastContent): string =>
   toasts.add(content, { timeout: SHOWN_MS });
+
+/** Says that what was done is taken back, once that is stored. */
+export const showUndone = (): string => showToast({ words: say.undone });

@@ -1,0 +1,57 @@
+import type { LyingPose } from '../poses/lying/lyingPose.ts';
+import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import type { SetUp } from '../setup/setUp.ts';
+import { drawLying } from './lying/drawLying.ts';
+import { drawFromSide } from './sheet.ts';
+import type { Drawing, Point, Shape } from './shapes.ts';
+
+/** What is left of a drawing that is too small for numbers. */
+const KEPT = new Set(['body-outline', 'body-flesh', 'floor', 'prop', 'strap', 'wall']);
+/** Room round the body, mm. */
+const MARGIN = 4;
+const OPTIONS = { unit: 'cm', labelMm: 5 } as const;
+
+const isKept = ({ role }: Shape): boolean => role.split(' ').some((each) => KEPT.has(each));
+const isBody = ({ role }: Shape): boolean => role.startsWith('body-') || role.startsWith('prop');
+
+const pointsOf = (shape: Shape): readonly Point[] =>
+  shape.kind === 'polygon' || shape.kind === 'line' ? shape.points : [];
+
+/** The floor reaches no farther than the body, so that the body fills the room there is. */
+function cropFloor(shape: Shape, left: number, right: number): Shape {
+  if (shape.kind !== 'line' || !shape.role.includes('floor')) return shape;
+  const [, y] = shape.points[0] ?? [0, 0];
+  return {
+    ...shape,
+    points: [
+      [left, y],
+      [right, y],
+    ],
+  };
+}
+
+/**
+ * A set-up as a small figure: the body, what it stands and leans on, and no numbers.
+ *
+ * @param pose the pose's or the form's data
+ * @param setUp the set-up
+ * @returns null when there is no posture to draw
+ */
+export function drawThumbnail(pose: PoseDefinition | LyingPose, setUp: SetUp): Drawing | null {
+  if (setUp.status === 'failed') return null;
+  const drawing =
+    'starts' in pose ? drawFromSide(pose, setUp, OPTIONS) : drawLying(pose, setUp, OPTIONS);
+  if (drawing === null) return null;
+  const kept = drawing.shapes.filter(isKept);
+  const points = kept.filter(isBody).flatMap(pointsOf);
+  if (points.length === 0) return null;
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [left, right] = [Math.min(...xs) - MARGIN, Math.max(...xs) + MARGIN];
+  const [top, bottom] = [Math.min(...ys) - MARGIN, Math.max(...ys) + MARGIN];
+  return {
+    box: [left, top, right - left, bottom - top],
+    shapes: kept.map((each) => cropFloor(each, left, right)),
+    caption: drawing.caption,
+  };
+}
