@@ -3,6 +3,7 @@ import { compareSchools } from '../core/whatIf/compareSchools.ts';
 import { checkKept } from '../core/whatIf/keptSetUp.ts';
 import { DRAWS, planBands } from '../core/whatIf/planBands.ts';
 import { planInFull, planWithErrorBars } from '../core/whatIf/planInFull.ts';
+import type { OnProgress } from '../core/whatIf/progress.ts';
 import { planRecheck } from '../core/whatIf/planRecheck.ts';
 import {
   findHeelLines,
@@ -68,7 +69,7 @@ const api = {
     side: Side,
     rules: Partial<HouseRules>,
     level: string | null,
-    onProgress: (done: number) => void,
+    onProgress: OnProgress,
   ) => planBands(latest.of(record), poseId, side, rules, level, DRAWS, onProgress),
   planRecheck: withContext(planRecheck),
   compareSchools: withContext(compareSchools),

@@ -6,6 +6,7 @@ import type { Bands } from '../core/whatIf/planBands.ts';
 import type { SchoolSetUp } from '../core/whatIf/compareSchools.ts';
 import type { KeptCheck, KeptSetUp } from '../core/whatIf/keptSetUp.ts';
 import type { HeelLineMark, MovedPlan } from '../core/whatIf/planMoved.ts';
+import type { OnProgress } from '../core/whatIf/progress.ts';
 import type { Recheck } from '../core/whatIf/planRecheck.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
@@ -155,20 +156,20 @@ export function planInWorker(
   return answer;
 }
 
-/**
- * Between which values each number would fall if the measuring were repeated; takes seconds.
- *
- * @param signal stops it
- * @param onProgress called now and then with the number of repeats done so far
- */
+/** Of a question that takes seconds: what stops it, and who hears how far it is. */
+export interface Watch {
+  readonly signal: AbortSignal;
+  readonly onProgress: OnProgress;
+}
+
+/** Between which values each number would fall if the measuring were repeated; takes seconds. */
 export const planBandsInWorker = (
   record: RevisedRecord,
   poseId: string,
   side: Side,
   rules: Partial<HouseRules>,
   level: string | null,
-  signal: AbortSignal,
-  onProgress: (done: number) => void,
+  { signal, onProgress }: Watch,
 ): Promise<Result<Bands | null>> =>
   drawing.ask(
     (remote) => remote.planBands(record, poseId, side, rules, level, proxy(onProgress)),
@@ -182,8 +183,12 @@ export const compareSchoolsInWorker = (
   side: Side,
   rules: Partial<HouseRules>,
   level: string | null,
+  { signal, onProgress }: Watch,
 ): Promise<Result<readonly SchoolSetUp[]>> =>
-  drawing.ask((remote) => remote.compareSchools(record, poseId, side, rules, level));
+  drawing.ask(
+    (remote) => remote.compareSchools(record, poseId, side, rules, level, proxy(onProgress)),
+    signal,
+  );
 
 export const checkKeptInWorker = (
   record: RevisedRecord,
@@ -217,8 +222,9 @@ export const heelLinesInWorker = (
 export const planRecheckInWorker = (
   record: RevisedRecord,
   poseIds: readonly string[],
+  { signal, onProgress }: Watch,
 ): Promise<Result<readonly Recheck[]>> =>
-  drawing.ask((remote) => remote.planRecheck(record, poseIds));
+  drawing.ask((remote) => remote.planRecheck(record, poseIds, proxy(onProgress)), signal);
 
 /** Every set-up of a session, solved with what was said about today. */
 export const planSessionInWorker = (

@@ -102,7 +102,11 @@ test('a re-check says when nothing is worth repeating', async ({ page }) => {
   await openDemo(page);
   // Every measure of hers was read several times.
   await page.goto('/measure?id=marit-sollen');
-  await page.getByRole('button', { name: 'Which readings are worth repeating?' }).click();
+  const question = page.getByRole('button', { name: 'Which readings are worth repeating?' });
+  await question.click();
+  await expect(page.getByRole('progressbar', { name: /with one more reading$/ })).toBeVisible();
+  await page.getByRole('button', { name: 'stop' }).click();
+  await question.click();
   await expect(page.getByText(/^Nothing is worth repeating/)).toBeVisible({ timeout: 60_000 });
 });
 

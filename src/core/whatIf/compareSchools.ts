@@ -6,6 +6,7 @@ import { findPose } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
 import { BOOK_STANCE_CM, type HouseRules, type RuleId } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';
+import { ignoreProgress } from './progress.ts';
 import { getValue } from '../setup/setUp.ts';
 import { planPose, planSetUp } from '../setup/planSetUp.ts';
 import type { PushedReport, SetUp } from '../setup/setUp.ts';
@@ -47,6 +48,7 @@ function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
  * @param side left or right
  * @param rules the teacher's own, which the schools depart from
  * @param level one of the pose's levels; null = the pose as it is usually done
+ * @param onProgress called before each school
  * @returns the schools, the teacher's own choices first; or the problems of {@link planSetUp}
  */
 export function compareSchools(
@@ -55,16 +57,20 @@ export function compareSchools(
   side: Side,
   rules: Partial<HouseRules> = {},
   level: string | null = null,
+  onProgress = ignoreProgress,
 ): Result<readonly SchoolSetUp[]> {
   const own = planSetUp(context, poseId, side, rules, level);
   if (!own.ok) return own;
   const pose = findPose(poseId);
   if (pose === null) return { ok: true, value: [] };
   const schools: SchoolSetUp[] = [];
-  for (const [rule, options] of findRules(withLevel(pose, own.value.level))) {
+  const rulesLeftOpen = findRules(withLevel(pose, own.value.level));
+  const count = [...rulesLeftOpen.values()].reduce((sum, options) => sum + options.size, 0);
+  for (const [rule, options] of rulesLeftOpen) {
     const chosen = own.value.provenance.rules[rule];
     const ordered = [...options].sort((a, b) => Number(b === chosen) - Number(a === chosen));
     for (const option of ordered) {
+      onProgress(schools.length, count);
       const book =
         option === 'fixed' ? { fixedStanceCm: rules.fixedStanceCm ?? BOOK_STANCE_CM } : {};
       const changed = { ...rules, ...book, [rule]: option };

@@ -3,6 +3,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Plan } from '../setup/planSetUp.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
+import { ignoreProgress } from './progress.ts';
 import { findUncertain, replaceValue, solveWith, type SolvedNumbers } from './solveAgain.ts';
 
 /** Draws between two calls of `onProgress`. */
@@ -47,7 +48,7 @@ export interface MonteCarlo {
  * @param draws how many
  * @param random uniform in [0, 1)
  * @param isNear whether to start where the plan was solved, which is quicker
- * @param onProgress called every 50 draws with the number done so far
+ * @param onProgress called every 50 draws
  * @returns percentiles of every number
  */
 export function calcMonteCarlo(
@@ -55,12 +56,12 @@ export function calcMonteCarlo(
   draws: number,
   random: () => number,
   isNear = true,
-  onProgress: (done: number) => void = () => undefined,
+  onProgress = ignoreProgress,
 ): MonteCarlo {
   const uncertain = findUncertain(plan);
   const outcomes: SolvedNumbers[] = [];
   for (let draw = 0; draw < draws; draw += 1) {
-    if (draw % DRAWS_A_REPORT === 0) onProgress(draw);
+    if (draw % DRAWS_A_REPORT === 0) onProgress(draw, draws);
     let { set } = plan.context;
     for (const use of uncertain) {
       set = replaceValue(set, use, use.value + use.error * drawNormal(random));

@@ -3,6 +3,7 @@ import type { Side } from '../measures/protocol.ts';
 import type { PlanningContext } from '../planning/planningContext.ts';
 import type { Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
+import { ignoreProgress } from './progress.ts';
 import { calcMonteCarlo, makeSeeded } from './monteCarlo.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
@@ -39,7 +40,7 @@ export interface Bands {
  * @param rules house rules that differ from the defaults
  * @param level one of the pose's levels; null = the pose as it is usually done
  * @param draws how many
- * @param onProgress called every 50 draws with the number done so far
+ * @param onProgress called every 50 draws
  * @returns null when nothing was solved, which the set-up itself explains
  */
 export function planBands(
@@ -49,7 +50,7 @@ export function planBands(
   rules: Partial<HouseRules> = {},
   level: string | null = null,
   draws = DRAWS,
-  onProgress: (done: number) => void = () => undefined,
+  onProgress = ignoreProgress,
 ): Result<Bands | null> {
   const planned = planPose(context, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };

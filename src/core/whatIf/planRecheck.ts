@@ -4,6 +4,7 @@ import type { MeasureId } from '../measures/protocols/index.ts';
 import type { PlanningContext } from '../planning/planningContext.ts';
 import { POSES } from '../poses/catalogue/index.ts';
 import type { Result } from '../problems/problem.ts';
+import { ignoreProgress } from './progress.ts';
 import { rankRepeats, type RepeatGain, type SharperSetting } from './rankRepeats.ts';
 import { planPose, type Plan } from '../setup/planSetUp.ts';
 
@@ -31,11 +32,13 @@ const LEAST_GAIN = 0.2;
  *
  * @param context the person, see {@link PlanningContext}
  * @param poseIds the poses that count; those that cannot be planned are passed over
+ * @param onProgress called before each set-up
  * @returns the most worth first; none when nothing is gained
  */
 export function planRecheck(
   context: PlanningContext,
   poseIds: readonly string[] = POSES.map((pose) => pose.id),
+  onProgress = ignoreProgress,
 ): Result<readonly Recheck[]> {
   const plans: Plan[] = [];
   for (const poseId of poseIds) {
@@ -45,7 +48,7 @@ export function planRecheck(
     }
   }
   if (plans.length === 0) return { ok: true, value: [] };
-  const ranked = rankRepeats(plans, context.set).filter(
+  const ranked = rankRepeats(plans, context.set, onProgress).filter(
     ({ depthGain, doubtGain }) => depthGain + doubtGain >= LEAST_GAIN,
   );
   return {

@@ -6,6 +6,7 @@ import { findRange } from '../planning/ranges.ts';
 import type { Plan } from '../setup/planSetUp.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
 import { calcErrorBars, SMALLEST_BAR, sumOfSquares, type ErrorBars } from './errorBars.ts';
+import { ignoreProgress } from './progress.ts';
 import type { Influence } from './sensitivity.ts';
 import { replaceValue, solveWith } from './solveAgain.ts';
 
@@ -40,11 +41,17 @@ export interface SharperSetting {
  *
  * @param plans of one person
  * @param set the person's values now, for how many readings each rests on
+ * @param onProgress called before each pose
  * @returns the most worth first
  */
-export function rankRepeats(plans: readonly Plan[], set: MeasureSet): RepeatGain[] {
+export function rankRepeats(
+  plans: readonly Plan[],
+  set: MeasureSet,
+  onProgress = ignoreProgress,
+): RepeatGain[] {
   const gains = new Map<string, RepeatGain>();
-  for (const plan of plans) {
+  for (const [i, plan] of plans.entries()) {
+    onProgress(i, plans.length);
     const bars = calcErrorBars(plan);
     const depth = plan.answer.found.kind === 'held' ? plan.answer.found.depth : null;
     if (bars === null || depth === null) continue;

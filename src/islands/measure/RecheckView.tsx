@@ -1,19 +1,18 @@
 import { toTenths } from '../../core/units/rounding.ts';
-import { useState } from 'react';
 import { sortByPosture } from '../../core/measures/rounds.ts';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
-import type { Result } from '../../core/problems/problem.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import type { SharperSetting } from '../../core/whatIf/rankRepeats.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
-import type { Recheck } from '../../core/whatIf/planRecheck.ts';
 import { planRecheckInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
+import { useLongAnswer } from '../shared/useLongAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeValue } from '../shared/writeValue.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
+import { Working } from '../shared/ui/Working.tsx';
 import { recheckView as say } from './words.ts';
 
 interface RecheckViewProps {
@@ -32,21 +31,23 @@ function sayMost({ pose, side, setting, unit, now, then }: SharperSetting, to: L
 export function RecheckView({ record, poseIds }: RecheckViewProps) {
   const [, setQuery] = useQuery();
   const unit = useUnit();
-  const [asked, setAsked] = useState<Result<readonly Recheck[]> | 'working' | null>(null);
-  const ask = (): void => {
-    setAsked('working');
-    void planRecheckInWorker(record, poseIds).then(setAsked);
-  };
-  if (asked === null) {
+  const answer = useLongAnswer(JSON.stringify([record.revision, poseIds]), (watch) =>
+    planRecheckInWorker(record, poseIds, watch),
+  );
+  if (answer.kind === 'not-asked') {
     return (
       <p>
-        <WordButton onClick={ask}>{say.whichReadingsWorthRepeating}</WordButton>
+        <WordButton onClick={answer.ask}>{say.whichReadingsWorthRepeating}</WordButton>
       </p>
     );
   }
-  if (asked === 'working') return <p role="status">{say.workingOutEveryPose}</p>;
-  if (!asked.ok) return <ProblemList problems={asked.problems} />;
-  const { value } = asked;
+  if (answer.kind === 'working') {
+    const { done, all, stop } = answer;
+    return <Working words={say.setUpsDone(done, all)} done={done} all={all} onStop={stop} />;
+  }
+  const { result } = answer;
+  if (!result.ok) return <ProblemList problems={result.problems} />;
+  const { value } = result;
   if (value.length === 0)
     return (
       <p role="status">

@@ -109,7 +109,10 @@ export const readingsList = {
 
 export const recheckView = {
   whichReadingsWorthRepeating: 'Which readings are worth repeating?',
-  workingOutEveryPose: 'Working out every pose with one more reading…',
+  setUpsDone: (done: number, all: number) =>
+    all === 0
+      ? 'Working out every pose with one more reading'
+      : `${String(done)} of ${sayCount(all, 'set-up')} with one more reading`,
   thereNoSetUp: 'There is no set-up yet to improve.',
   nothingWorthRepeatingOne:
     'Nothing is worth repeating: one more reading would hardly change a set-up.',

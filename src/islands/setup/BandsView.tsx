@@ -1,4 +1,3 @@
-import { useEffect, useState } from 'react';
 import {
   DRAWS,
   ONE_JOINT_SHARE,
@@ -8,11 +7,12 @@ import {
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { planBandsInWorker } from '../../workers/setUpClient.ts';
-import { useAnswer } from '../shared/useAnswer.ts';
+import { useLongAnswer } from '../shared/useLongAnswer.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { Working } from '../shared/ui/Working.tsx';
 import { bandsView as say } from './words.ts';
 
 interface BandsViewProps {
@@ -26,49 +26,19 @@ interface BandsViewProps {
  * so it waits to be asked.
  */
 export function BandsView({ request, unit }: BandsViewProps) {
-  const [asked, setAsked] = useState<{ key: string; abort: AbortController } | null>(null);
-  const [done, setDone] = useState(0);
-  const key = findRequestKey(request);
-  const running = asked?.key === key ? asked.abort : null;
   const { record, poseId, side, rules, level } = request;
-  const result = useAnswer(running === null ? null : key, () =>
-    planBandsInWorker(record, poseId, side, rules, level, running!.signal, setDone),
+  const answer = useLongAnswer(findRequestKey(request), (watch) =>
+    planBandsInWorker(record, poseId, side, rules, level, watch),
   );
-  // Another set-up is looked at: nobody waits for this one any more.
-  useEffect(
-    () => () => {
-      asked?.abort.abort();
-    },
-    [asked],
-  );
-  if (running === null) {
-    return (
-      <WordButton
-        onClick={() => {
-          setDone(0);
-          setAsked({ key, abort: new AbortController() });
-        }}
-      >
-        {say.simulateMeasuringTimes(DRAWS.toLocaleString('en'))}
-      </WordButton>
-    );
+  const count = (repeats: number): string => repeats.toLocaleString('en');
+  if (answer.kind === 'not-asked')
+    return <WordButton onClick={answer.ask}>{say.simulateMeasuringTimes(count(DRAWS))}</WordButton>;
+  if (answer.kind === 'working') {
+    const { done, all, stop } = answer;
+    const words = say.repeatsDone(count(done), count(DRAWS));
+    return <Working words={words} done={done} all={all} onStop={stop} />;
   }
-  if (result === null) {
-    const words = say.repeatsDone(done.toLocaleString('en'), DRAWS.toLocaleString('en'));
-    return (
-      <p className="flex flex-wrap items-center gap-x-4">
-        <progress className="accent-water" value={done} max={DRAWS} aria-label={words} />
-        {words}
-        <WordButton
-          onClick={() => {
-            setAsked(null);
-          }}
-        >
-          {say.stop}
-        </WordButton>
-      </p>
-    );
-  }
+  const { result } = answer;
   if (!result.ok) return <ProblemList problems={result.problems} />;
   return result.value === null ? null : <Drawn bands={result.value} unit={unit} />;
 }

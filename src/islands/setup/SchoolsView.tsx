@@ -10,7 +10,7 @@ import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { compareSchoolsInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
-import { useAnswer } from '../shared/useAnswer.ts';
+import { useLongAnswer } from '../shared/useLongAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { ChooseSchool, keyOfSchool } from './ChooseSchool.tsx';
 import { sayOption, sayRule } from './ChosenSchools.tsx';
@@ -19,6 +19,7 @@ import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { Table } from '../shared/ui/Table.tsx';
+import { Working } from '../shared/ui/Working.tsx';
 import { schoolsView as say } from './words.ts';
 
 interface SchoolsViewProps {
@@ -54,12 +55,20 @@ export function SchoolsView({ request, pose, onLook }: SchoolsViewProps) {
   const unit = useUnit();
   const [marked, setMarked] = useState<readonly string[] | null>(null);
   const { record, poseId, side, rules, level } = request;
-  const answer = useAnswer(`schools ${findRequestKey(request)}`, () =>
-    compareSchoolsInWorker(record, poseId, side, rules, level),
+  const answer = useLongAnswer(
+    findRequestKey(request),
+    (watch) => compareSchoolsInWorker(record, poseId, side, rules, level, watch),
+    'itself',
   );
-  if (answer === null) return <p className="text-faint">{say.workingOutEachSchool}</p>;
-  if (!answer.ok) return <ProblemList problems={answer.problems} />;
-  const schools = inOrder(answer.value);
+  if (answer.kind === 'not-asked')
+    return <WordButton onClick={answer.ask}>{say.workOutSchools}</WordButton>;
+  if (answer.kind === 'working') {
+    const { done, all, stop } = answer;
+    return <Working words={say.schoolsDone(done, all)} done={done} all={all} onStop={stop} />;
+  }
+  const { result } = answer;
+  if (!result.ok) return <ProblemList problems={result.problems} />;
+  const schools = inOrder(result.value);
   if (schools.length === 0) return <p>{say.schoolsAgreePose}</p>;
   const held = schools.filter(({ setUp }) => setUp.status !== 'failed').map(keyOfSchool);
   const shown = (marked ?? held.slice(0, LETTERS.length)).filter((key) => held.includes(key));
@@ -166,7 +175,7 @@ function SchoolRow({
             </WordButton>
           )}
         </th>
-        <td>{sayValue(setUp, 'stance-length', unit)}</td>
+        <td className="whitespace-nowrap!">{sayValue(setUp, 'stance-length', unit)}</td>
         <td>{sayValue(setUp, 'pelvis-short-of-square', unit)}</td>
         <td>
           {limiting === null

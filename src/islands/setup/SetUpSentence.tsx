@@ -84,7 +84,7 @@ function Levels({ pose, level, setUp, onLevel }: LevelsProps) {
           onLevel(event.target.value);
         }}
       >
-        <option value={FITTING_LEVEL}>{say.whatFits(fitting)}</option>
+        <option value={FITTING_LEVEL}>{say.bestFit(fitting)}</option>
         {pose.levels.map(({ id, name }) => (
           <option key={id} value={id}>
             {small(name)}

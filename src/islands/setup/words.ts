@@ -9,7 +9,6 @@ export const asFoundView = {
 export const bandsView = {
   simulateMeasuringTimes: (times: string) => `Simulate measuring ${times} times`,
   repeatsDone: (done: string, all: string) => `${done} of ${all} repeats`,
-  stop: 'stop',
   sameJointLimitsRepeats: (share: number) =>
     `The same joint limits it in ${String(share)} of 100 repeats: ± gives the whole uncertainty.`,
   mostFrequentLimitingJoint: (share: number) =>
@@ -219,7 +218,9 @@ export const schoolChange = {
 } as const;
 
 export const schoolsView = {
-  workingOutEachSchool: 'Working out each school…',
+  schoolsDone: (done: number, all: number) =>
+    all === 0 ? 'Working out each school' : `${String(done)} of ${sayCount(all, 'school')}`,
+  workOutSchools: 'Work out each school',
   schoolsAgreePose: 'The schools agree on this pose.',
   compareSchoolsUpFour: 'Compare schools: up to four are drawn',
   asChosen: 'as chosen',
@@ -249,7 +250,7 @@ export const setUpSentence = {
   provisionalMissingMeasuresTaken: 'Provisional: missing measures are taken from a stiff body.',
   leave: 'leave',
   level: 'Level',
-  whatFits: (fitting: string) => `what fits${fitting}`,
+  bestFit: (fitting: string) => `best fit${fitting}`,
 } as const;
 
 export const setUpTable = {

@@ -149,3 +149,7 @@ export const useWrite = {
   tryNow: 'Try now',
   saveAsFile: 'Save it as a file',
 } as const;
+
+export const working = {
+  stop: 'stop',
+} as const;

@@ -108,7 +108,17 @@ describe('as found', () => {
 });
 
 describe('schools side by side', () => {
-  const compared = compareSchools(contextOf(REFERENCE), 'warrior-two', 'right');
+  const told: [number, number][] = [];
+  const compared = compareSchools(
+    contextOf(REFERENCE),
+    'warrior-two',
+    'right',
+    {},
+    null,
+    (done, all) => {
+      told.push([done, all]);
+    },
+  );
   if (!compared.ok) throw new Error('no schools');
   const schools = compared.value;
   const find = (rule: string, option: string) =>
@@ -126,6 +136,10 @@ describe('schools side by side', () => {
       'wrists',
       'fixed',
     ]);
+  });
+
+  it('says how many of the schools are done', () => {
+    expect(told).toEqual(schools.map((_, i) => [i, schools.length]));
   });
 
   it('puts the stances next to each other, with what they ask', () => {

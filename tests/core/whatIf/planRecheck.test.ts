@@ -8,8 +8,12 @@ import { contextOf, REFERENCE } from '../../support/people.ts';
 
 describe('what is worth repeating', () => {
   it('names the readings that hold the chosen poses back, the most first, a few only', () => {
-    const checked = planRecheck(contextOf(REFERENCE), ['pyramid', 'wide-fold']);
+    const told: [number, number][] = [];
+    const checked = planRecheck(contextOf(REFERENCE), ['pyramid', 'wide-fold'], (done, all) => {
+      told.push([done, all]);
+    });
     if (!checked.ok) throw new Error('problems');
+    expect(told).toEqual([0, 1, 2, 3].map((done) => [done, 4]));
     const { value } = checked;
     expect(value.length).toBeGreaterThan(1);
     expect(value.length).toBeLessThanOrEqual(6);
