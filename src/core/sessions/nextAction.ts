@@ -1,6 +1,7 @@
 import { findStopSigns } from '../cautions/stopSigns.ts';
 import { calcMeasureSet } from '../measures/measureSet.ts';
 import type { MeasureId } from '../measures/protocols/index.ts';
+import { SHORT_ROUND } from '../measures/rounds.ts';
 import { isStale } from '../measures/staleness.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { readSession } from './readSession.ts';
@@ -11,6 +12,8 @@ export type NextAction =
   /** A stop sign holds every set-up back. */
   | { readonly kind: 'health' }
   | { readonly kind: 'measure' }
+  /** Before the first session, what the short round still lacks; later it was left out on purpose. */
+  | { readonly kind: 'finish-round'; readonly measures: readonly MeasureId[] }
   | { readonly kind: 'go-on'; readonly session: string }
   /** Values that are old enough to be taken again. */
   | { readonly kind: 're-measure'; readonly measures: readonly MeasureId[]; readonly count: number }
@@ -42,7 +45,10 @@ export function findNextAction(
     const measures = [...new Set(stale.map(({ measure }) => measure))];
     return { kind: 're-measure', measures, count: stale.length };
   }
-  return { kind: sessions.length === 0 ? 'set-up' : 'session' };
+  if (sessions.length > 0) return { kind: 'session' };
+  const measured = new Set(record.readings.map(({ measure }) => measure));
+  const measures = SHORT_ROUND.filter((each) => !measured.has(each));
+  return measures.length > 0 ? { kind: 'finish-round', measures } : { kind: 'set-up' };
 }
 
 /** The hold of a pose that was logged last. */

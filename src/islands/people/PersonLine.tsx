@@ -24,6 +24,11 @@ function describeNext(next: NextAction, query: string): { href: string; words: s
       return { href: `/person${query}`, words: say.seeHealth };
     case 'measure':
       return { href: `/measure${query}`, words: say.measure };
+    case 'finish-round':
+      return {
+        href: `/measure${query}&only=${next.measures.join()}`,
+        words: say.measureMore(next.measures.length),
+      };
     case 'go-on':
       return {
         href: `/session${query}&session=${encodeURIComponent(next.session)}`,

@@ -41,6 +41,7 @@ export const personLine = {
   more: (person: string) => `More about ${person}`,
   seeHealth: 'See Health',
   measure: 'Measure',
+  measureMore: (count: number) => `Measure ${String(count)} more`,
   goOn: 'Go on with session',
   reMeasure: (count: number) => `Re-measure ${sayCount(count, 'reading')}`,
   seeSetUps: 'See set-ups',

@@ -43,6 +43,14 @@ describe('what is next for a person', () => {
   it('is to measure, to see the set-ups, to go on, or a session', () => {
     expect(findNextAction(recordOf({}), [], NOW)).toEqual({ kind: 'measure' });
     expect(findNextAction(record, [], NOW)).toEqual({ kind: 'set-up' });
+    const readings = record.readings.filter(({ measure }) => measure !== 'hip-opening');
+    const begun = { ...record, readings };
+    expect(findNextAction(begun, [], NOW)).toEqual({
+      kind: 'finish-round',
+      measures: ['hip-opening'],
+    });
+    // Whoever has practised without it does so on purpose.
+    expect(findNextAction(begun, [ended], NOW)).toEqual({ kind: 'session' });
     expect(findNextAction(record, [open, ended], NOW)).toEqual({ kind: 'go-on', session: open.id });
     expect(findNextAction(record, [ended], NOW)).toEqual({ kind: 'session' });
   });
