@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 const RETIRED = [
   /what to mind|\bto mind\b/i,
   /how to set up|what is measured/i,
+  /\bOver time\b/,
   /what it asks, and what is left/i,
   /nothing gives|what gives/i,
   /to spare\b/i,
@@ -26,8 +27,16 @@ const RETIRED = [
   /is no (side|picture|target|tape)\b/i,
 ];
 
+/** A page's markup, with its title: all but its code and comments. */
+const listMarkup = (path: string): string =>
+  readFileSync(path, 'utf8').replace(
+    /^---[\s\S]*?\n---|<script[\s\S]*?<\/script>|\{\/\*[\s\S]*?\*\/\}/g,
+    '',
+  );
+
 /** Text between tags and in strings that may be shown: no imports, types, errors of our own, or ids. */
 function listShown(path: string): readonly string[] {
+  if (path.endsWith('.astro')) return [listMarkup(path)];
   const source = ts.createSourceFile(
     path,
     readFileSync(path, 'utf8'),
@@ -48,10 +57,11 @@ function listShown(path: string): readonly string[] {
   return shown;
 }
 
-const FILES = ['src/core', 'src/islands', 'src/server'].flatMap((folder) =>
-  readdirSync(folder, { recursive: true, encoding: 'utf8' })
-    .filter((file) => /\.tsx?$/.test(file))
-    .map((file) => `${folder}/${file}`),
+const FILES = ['src/core', 'src/islands', 'src/server', 'src/pages', 'src/layouts'].flatMap(
+  (folder) =>
+    readdirSync(folder, { recursive: true, encoding: 'utf8' })
+      .filter((file) => /\.(tsx?|astro)$/.test(file))
+      .map((file) => `${folder}/${file}`),
 );
 
 describe('the words that are shown', () => {

@@ -2,7 +2,8 @@ import { type SheetOptions, type Sheet, mark, sideName, matMiddle } from './shee
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { type SetUp, getValue } from '../setup/setUp.ts';
 import { findView, toElevation } from './view.ts';
-import type { Drawing } from './shapes.ts';
+import { boxOfText } from './placement.ts';
+import type { Drawing, Shape } from './shapes.ts';
 
 /** Room beyond the mat's edges, mm. */
 const MAT_MARGIN = 9;
@@ -62,6 +63,25 @@ export function boxOfElevation({ view, setUp, mat, matFront }: Sheet): Drawing['
   const left = Math.min(...edges.map((x) => x - MAT_MARGIN), ...bodyXs.map((x) => x - FINGERS));
   const right = Math.max(...edges.map((x) => x + MAT_MARGIN), ...bodyXs.map((x) => x + FINGERS));
   return [left, -highest, right - left, highest];
+}
+
+/**
+ * A box wide enough for the words of its shapes as well.
+ *
+ * @param box of the body and the mat
+ * @param shapes with their words
+ * @returns left, top, width and height, mm
+ */
+export function widenForWords(
+  [left, top, width, height]: Drawing['box'],
+  shapes: readonly Shape[],
+): Drawing['box'] {
+  const boxes = shapes.flatMap((each) =>
+    each.kind === 'text' ? [boxOfText(each.text, each.at, each.size, each.anchor)] : [],
+  );
+  const from = Math.min(left, ...boxes.map(([x]) => x));
+  const to = Math.max(left + width, ...boxes.map(([, , x]) => x));
+  return [from, top, to - from, height];
 }
 
 /**

@@ -14,7 +14,7 @@ import { toElevation, type View } from './view.ts';
 import { writeSettable, writeDegrees } from './units.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { withLevel } from '../poses/level.ts';
-import { laySheet, planTopOf, boxOfElevation, extendBelow } from './laySheet.ts';
+import { laySheet, planTopOf, boxOfElevation, extendBelow, widenForWords } from './laySheet.ts';
 import { drawPlan } from './plan.ts';
 import { drawElevation } from './elevation.ts';
 import { saySide } from '../poses/saySide.ts';
@@ -112,7 +112,7 @@ export function drawSheet(
   const [left, top, width] = boxOfElevation(sheet);
   const height = -top + sheet.planY + sheet.mat.widthCm / 2 + options.labelMm * 3;
   return {
-    box: [left, top, width, height],
+    box: widenForWords([left, top, width, height], shapes),
     shapes,
     caption: describeSheet(pose, setUp, view, options),
   };
@@ -137,9 +137,10 @@ export function drawFromAbove(
   if (sheet === null) return null;
   const [left, , width] = boxOfElevation(sheet);
   const bottom = sheet.planY + sheet.mat.widthCm / 2 + options.labelMm * 3;
+  const shapes = [...drawPlan(sheet, pose), ...drawStance(sheet, stanceY)];
   return {
-    box: [left, 0, width, bottom],
-    shapes: [...drawPlan(sheet, pose), ...drawStance(sheet, stanceY)],
+    box: widenForWords([left, 0, width, bottom], shapes),
+    shapes,
     caption: describeSheet(pose, setUp, sheet.view, options),
   };
 }
@@ -163,14 +164,15 @@ export function drawFromSide(
   const [cx, , cz] = mark(setUp, 'centreOfMass');
   const weight = toElevation(sheet.view, [cx, 0, cz]);
   const stanceY = options.labelMm * 2.6;
+  const shapes = [
+    ...drawElevation(sheet, pose),
+    line('weight-line', weight, [weight[0], 0]),
+    ...cross(weight),
+    ...drawStance({ ...sheet, planY: stanceY + sheet.mat.widthCm / 2 }, stanceY),
+  ];
   return {
-    box: extendBelow(boxOfElevation(sheet), options.labelMm * 6),
-    shapes: [
-      ...drawElevation(sheet, pose),
-      line('weight-line', weight, [weight[0], 0]),
-      ...cross(weight),
-      ...drawStance({ ...sheet, planY: stanceY + sheet.mat.widthCm / 2 }, stanceY),
-    ],
+    box: widenForWords(extendBelow(boxOfElevation(sheet), options.labelMm * 6), shapes),
+    shapes,
     caption: describeSheet(pose, setUp, sheet.view, options),
   };
 }

@@ -72,7 +72,7 @@ function nameStackShort({ props, heightCm }: Stack, unit: LengthUnit): string {
 }
 
 /** Higher than the hand needs by this much, cm, is worth saying at a glance. Our choice. */
-const MUCH_HIGHER_CM = 5;
+const MUCH_HIGHER_CM = 1;
 
 function sayHand(hand: HandProp, unit: LengthUnit): string {
   const { stack, aboveCm, shortCm } = hand;

@@ -52,6 +52,20 @@ describe.each(POSES.map((pose) => pose.id))('the sheet of %s', (poseId) => {
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(183, 6);
   });
 
+  it('keeps its words on the page, also with the large labels of a phone', () => {
+    const { setUp } = draw(poseId, 'right');
+    const options = { unit: 'cm', labelMm: 9 } as const;
+    for (const drawIt of [drawSheet, drawFromSide, drawFromAbove]) {
+      const drawing = drawIt(findPose(poseId)!, setUp, options)!;
+      const [left, , width] = drawing.box;
+      for (const { text, at, size, anchor } of textsOf(drawing)) {
+        const [from, , to] = boxOfText(text, at, size, anchor);
+        expect(from, text).toBeGreaterThanOrEqual(left - 1e-9);
+        expect(to, text).toBeLessThanOrEqual(left + width + 1e-9);
+      }
+    }
+  });
+
   it('writes each number as it is to be set', () => {
     const { drawing, setUp } = draw(poseId, 'right');
     const texts = textsOf(drawing);
