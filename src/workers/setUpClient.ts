@@ -46,12 +46,26 @@ type Unanswered = 'took-too-long' | 'worker-stopped';
  */
 class Lane {
   private running: Running | null = null;
+  private readonly asked = new Set<Promise<unknown>>();
 
   constructor(private readonly patienceSeconds: number) {}
 
   async ask<Answer>(
     call: Call<Answer>,
     signal: AbortSignal | null = null,
+  ): Promise<Result<Answer>> {
+    const answer = this.askUntilAnswered(call, signal);
+    this.asked.add(answer);
+    try {
+      return await answer;
+    } finally {
+      this.asked.delete(answer);
+    }
+  }
+
+  private async askUntilAnswered<Answer>(
+    call: Call<Answer>,
+    signal: AbortSignal | null,
   ): Promise<Result<Answer>> {
     let outcome = await this.askOnce(call, signal);
     if (outcome === 'stopped-for-another') outcome = await this.askOnce(call, signal);
@@ -87,6 +101,11 @@ class Lane {
     } finally {
       clearTimeout(timer);
     }
+  }
+
+  /** Resolves when all that was asked until now is answered. */
+  async idle(): Promise<void> {
+    await Promise.allSettled(this.asked);
   }
 
   private static start(): Running {
@@ -144,9 +163,11 @@ export function planInWorker(
   const ownKey = `${detail} ${key}`;
   const known = kept.get(ownKey);
   if (known !== undefined) return known;
-  // What takes long waits in the worker that is patient, and keeps nothing else waiting.
-  const lane = detail === 'quick' ? planning : drawing;
-  const answer = lane.ask((remote) => remote[PLANS[detail]](record, poseId, side, rules, level));
+  const ask = (lane: Lane): Promise<Result<SetUp>> =>
+    lane.ask((remote) => remote[PLANS[detail]](record, poseId, side, rules, level));
+  // What takes long waits for the quick answers that were asked for before, which a page shows
+  // first, and then in the worker that is patient.
+  const answer = detail === 'quick' ? ask(planning) : planning.idle().then(() => ask(drawing));
   kept.set(ownKey, answer);
   void answer.then(({ ok }) => {
     // A question that was not answered may be asked again.

@@ -153,7 +153,7 @@ export const CAUTION_KINDS: readonly CautionKind[] = [
     'pregnancy',
     'Pregnancy',
     'Pregnant?',
-    'Only with medical advice; then feet a little wider and shorter, a wall at hand, short of the end of range.',
+    'Only with medical advice; then a slightly shorter and wider stance, a wall at hand, short of the end of range.',
   ),
   kind(
     'send-on',
@@ -250,7 +250,7 @@ export const CAUTION_KINDS: readonly CautionKind[] = [
     'dizziness',
     'Dizziness',
     'Dizzy at times?',
-    'Rise slowly; turn the head slowly, or not; a wall next to it.',
+    'Rise slowly; turn the head slowly, or not; a wall at hand.',
   ),
   kind(
     'adapt',

@@ -17,6 +17,22 @@ const isBody = ({ role }: Shape): boolean => role.startsWith('body-') || role.st
 const pointsOf = (shape: Shape): readonly Point[] =>
   shape.kind === 'polygon' || shape.kind === 'line' ? shape.points : [];
 
+/** Points nearer than this to the one before, mm, cannot be told apart at this size. */
+const APART_MM = 1.5;
+
+/** The same shape with the points that are seen: a page may hold many small figures. */
+function thinOut(shape: Shape): Shape {
+  if (shape.kind !== 'polygon') return shape;
+  const points: Point[] = [];
+  for (const point of shape.points) {
+    const last = points.at(-1);
+    const apart =
+      last === undefined ? Infinity : Math.hypot(point[0] - last[0], point[1] - last[1]);
+    if (apart >= APART_MM) points.push(point);
+  }
+  return { ...shape, points };
+}
+
 /** The floor reaches no farther than the body, so that the body fills the room there is. */
 function cropFloor(shape: Shape, left: number, right: number): Shape {
   if (shape.kind !== 'line' || !shape.role.includes('floor')) return shape;
@@ -42,7 +58,7 @@ export function drawThumbnail(pose: PoseDefinition | LyingPose, setUp: SetUp): D
   const drawing =
     'starts' in pose ? drawFromSide(pose, setUp, OPTIONS) : drawLying(pose, setUp, OPTIONS);
   if (drawing === null) return null;
-  const kept = drawing.shapes.filter(isKept);
+  const kept = drawing.shapes.filter(isKept).map(thinOut);
   const points = kept.filter(isBody).flatMap(pointsOf);
   if (points.length === 0) return null;
   const xs = points.map(([x]) => x);

@@ -64,7 +64,7 @@ const entries = {
   'not-a-picture': {
     severity: 'error',
     message: '{path} is not a picture that this browser can open.',
-    hint: 'Take a JPEG, PNG or WebP file.',
+    hint: 'Choose a JPEG, PNG or WebP file.',
   },
   'picture-too-large': {
     severity: 'error',
@@ -243,12 +243,12 @@ const entries = {
   },
   'cannot-hold': {
     severity: 'error',
-    message: 'This pose does not suit yet: {reasons}.',
+    message: 'This pose does not fit yet: {reasons}.',
     hint: 'Try another heel line or back foot, use {swap} instead, or measure the limiting joint again.',
   },
   'too-little-margin': {
     severity: 'error',
-    message: 'This pose does not suit yet: no depth keeps the margins: {reasons}.',
+    message: 'This pose does not fit yet: at every depth a margin is too small: {reasons}.',
     hint: 'You can look at the deepest safe set-up, but it is not recommended. Easier: {swap}.',
   },
   'wish-far-off': {
@@ -269,7 +269,7 @@ const entries = {
   },
   'not-lying-flat': {
     severity: 'warning',
-    message: '{caution}: no long lying flat on the back late in it.',
+    message: '{caution}: in the later months, do not lie flat on the back for long.',
     hint: 'Raise head and chest on a bolster, or turn to the left side.',
   },
   'smallest-move': {

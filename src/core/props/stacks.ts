@@ -70,18 +70,29 @@ function pruneStacks(stacks: readonly Stack[]): Stack[] {
     });
 }
 
+/** The stacks of each cupboard by what they serve: a cupboard is asked about with every move of a hand. */
+const known = new WeakMap<readonly PropItem[], Map<readonly PropItem['kind'][], Stack[]>>();
+
 /**
  * The safe stacks of some kinds of prop, lowest first, fewest pieces first among equals.
  * Of many that are as high as one another the first twelve are enough.
  *
- * @param props what there is; no stack needs more of a kind than its count
+ * @param props what there is, never changed in place; no stack needs more of a kind than its count
  * @param kinds that may be used; without it, those that bear a loaded hand
  * @returns with their heights, cm
  */
 export function findStacks(
   props: readonly PropItem[],
   kinds: readonly PropItem['kind'][] = BEARS_HAND,
-): Stack[] {
+): readonly Stack[] {
+  const ofProps = known.get(props) ?? new Map<readonly PropItem['kind'][], Stack[]>();
+  known.set(props, ofProps);
+  const stacks = ofProps.get(kinds) ?? makeStacks(props, kinds);
+  ofProps.set(kinds, stacks);
+  return stacks;
+}
+
+function makeStacks(props: readonly PropItem[], kinds: readonly PropItem['kind'][]): Stack[] {
   const stacks: Stack[] = [FLOOR];
   const mostBlocks = kinds === BEARS_HAND ? MOST_BLOCKS_UNDER_HAND : MOST_PIECES;
   const usable = props.filter((each) => kinds.includes(each.kind) && each.count > 0);

@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo } from 'react';
+import { useMemo } from 'react';
 import { otherSide, type Side } from '../../core/measures/protocol.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
@@ -22,6 +22,7 @@ import { PartLink } from './PartLink.tsx';
 import { SheetFacts } from './SheetFacts.tsx';
 import { findRequestKey, useErrorBars, usePlanned } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
+import { useRested } from '../shared/useRested.ts';
 import { plannedSetUp as say } from './words.ts';
 
 interface PlannedSetUpProps {
@@ -58,10 +59,14 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
   const problems = result?.ok === false ? result.problems : [];
   const isDeepest = rules.depth === 'deepest';
   const isMovable = isStanding && planned !== null && planned.status !== 'failed';
-  // While a foot is dragged the drawing comes first; the text beside it follows when there is time.
-  const shown = useDeferredValue(
-    useMemo(() => ({ setUp, planned, moved }), [setUp, planned, moved]),
+  // While a foot is dragged the drawing comes first; the text beside it follows when the hand rests.
+  const now = useMemo(
+    () => ({ setUp, planned, moved }),
+    // All that is moved is in the set-up, or on its way there.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [setUp, planned, moved.now],
   );
+  const shown = useRested(now, setUp !== planned);
   const paper = new URLSearchParams({ id: record.person.id, poses: pose.id, side });
   return (
     <>

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import { isMoved, type HeelLineMark, type MovedPlan } from '../../core/whatIf/planMoved.ts';
 import { LatestOnly } from '../../workers/latestOnly.ts';
@@ -85,7 +85,8 @@ export function useMoved(
   }, [key, isStanding, backFootDeg]);
 
   const { now } = history;
-  useEffect(() => {
+  // Asked before the frame is painted, so that the answer may be in the next one.
+  useLayoutEffect(() => {
     if (isMoved(now)) asking.current?.put(now);
     // A newly opened plan has to be given the moves again.
   }, [now, key, backFootDeg]);

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { FITTING_LEVEL } from '../../core/poses/level.ts';
@@ -31,10 +31,13 @@ export function useShelf(
     let isWanted = true;
     const land = (poseId: string, result: Result<SetUp>): void => {
       if (!isWanted) return;
-      setKept((now) => ({
-        key,
-        shelf: new Map([...(now.key === key ? now.shelf : EMPTY), [poseId, result]]),
-      }));
+      // The drawing comes first.
+      startTransition(() => {
+        setKept((now) => ({
+          key,
+          shelf: new Map([...(now.key === key ? now.shelf : EMPTY), [poseId, result]]),
+        }));
+      });
     };
     const timer = setTimeout(() => {
       for (const poseId of poseIds) {
