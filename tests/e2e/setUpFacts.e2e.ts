@@ -10,7 +10,9 @@ test('what decides a set-up is there without opening anything, one press from it
 }) => {
   await page.goto('/set-up?id=sanna-tveit&pose=triangle&side=right');
   const facts = page.locator('[data-testid=sheet-facts]');
-  await expect(facts).toContainText(/Hand on (2 blocks|block), [0-9.]+ cm(, [0-9.]+ cm higher than needed)?\./);
+  await expect(facts).toContainText(
+    /Hand on (2 blocks|block), [0-9.]+ cm(, [0-9.]+ cm higher than needed)?\./,
+  );
   await expect(facts).toContainText('One leg length, as the rule has it.');
   await expect(facts).toContainText(/Limited by front hip flexion, [0-9]+° held back\./);
   await expect(facts).toContainText('Measured warm.');

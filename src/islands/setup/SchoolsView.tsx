@@ -175,7 +175,7 @@ function SchoolRow({
             </WordButton>
           )}
         </th>
-        <td className="whitespace-nowrap!">{sayValue(setUp, 'stance-length', unit)}</td>
+        <td>{sayValue(setUp, 'stance-length', unit)}</td>
         <td>{sayValue(setUp, 'pelvis-short-of-square', unit)}</td>
         <td>
           {limiting === null
@@ -199,5 +199,7 @@ function sayValue(
   unit: LengthUnit,
 ): string {
   const found = settings.find((each) => each.id === id);
-  return found === undefined ? '–' : writeNumber(Math.abs(found.value), found.unit, unit);
+  if (found === undefined) return '–';
+  // A number and its unit stay on one line.
+  return writeNumber(Math.abs(found.value), found.unit, unit).replace(' ', '\u00a0');
 }
