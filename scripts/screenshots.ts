@@ -79,7 +79,6 @@ const VIEWS: readonly (readonly [
   ['people', '/'],
   ['health', '/person?id=oda-brask'],
   ['measure', '/measure?id=pell-krossing&step=straight-leg-raise'],
-  ['body-overview', '/measure?id=pell-krossing', '[data-testid=body-view]'],
   [
     'inclinometer',
     '/measure?id=pell-krossing&step=straight-leg-raise&by=inclinometer',
@@ -99,7 +98,7 @@ const VIEWS: readonly (readonly [
     '[data-testid=onward] > details:nth-of-type(3)',
     openSchools,
   ],
-  ['large-step-view', '/set-up?id=marit-sollen&pose=warrior-two&side=right&studio=1'],
+  ['large-step-view', '/set-up?id=marit-sollen&pose=warrior-two&side=right&step=1'],
   ['on-paper', '/paper?id=sanna-tveit&poses=half-moon,pyramid'],
   ['half-moon', '/set-up?id=sanna-tveit&pose=half-moon&side=right'],
   ['lying-warrior-two', '/set-up?id=marit-sollen&pose=lying-warrior-two&side=right'],
@@ -109,6 +108,7 @@ const VIEWS: readonly (readonly [
   ['progress', '/over-time?id=oda-brask'],
   ['record', '/record?id=ingeborg-quill'],
   ['photo-against-plan', '/pose-photo?id=marit-sollen&pose=warrior-two', null, markAPose],
+  ['studio', '/studio'],
   ['files', '/files'],
 ];
 

@@ -6,6 +6,7 @@ import {
 } from '../core/formats/upgradePerson.ts';
 import { findLater, tick, UNKNOWN } from '../core/merge/clock.ts';
 import { completePerson } from '../core/person/person.ts';
+import { getValue } from '../core/setup/setUp.ts';
 import type {
   AppointmentRow,
   ClockRow,
@@ -115,6 +116,13 @@ function open(): StillwaterDatabase {
     transaction
       .table<FrozenSetUpRow>('frozenSetUps')
       .filter(({ setUp }) => Object.keys(setUp.landmarks).length === 0)
+      .delete(),
+  );
+  // Set-ups came with what of the cupboard serves them with version 9. Those without are solved again.
+  database.version(9).upgrade((transaction) =>
+    transaction
+      .table<FrozenSetUpRow>('frozenSetUps')
+      .filter(({ setUp }) => setUp.handProp === null && getValue(setUp, 'hand-height') !== null)
       .delete(),
   );
   database.use(stamping);

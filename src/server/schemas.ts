@@ -3,10 +3,11 @@ import person from '../../docs/formats/person.schema.json' with { type: 'json' }
 import props from '../../docs/formats/props.schema.json' with { type: 'json' };
 import rules from '../../docs/formats/rules.schema.json' with { type: 'json' };
 import setUp from '../../docs/formats/set-up.schema.json' with { type: 'json' };
+import studio from '../../docs/formats/studio.schema.json' with { type: 'json' };
 import { refuse } from './problemAnswer.ts';
 
 const SCHEMAS = new Map<string, unknown>(
-  Object.entries({ person, 'set-up': setUp, rules, props, backup }),
+  Object.entries({ person, 'set-up': setUp, rules, props, studio, backup }),
 );
 
 /** `GET /api/schemas/{name}`: the JSON Schema of a format. */

@@ -41,14 +41,14 @@ test('schools stand side by side on one mat; one is chosen with a reason, and le
   const told = Number.parseFloat((await fixed.getByRole('cell').nth(1).textContent()) ?? '');
   expect(told).toBe(91);
   await page
-    .getByLabel('For this person in this pose')
+    .getByRole('combobox', { name: 'School' })
     .selectOption({ label: 'Stance three feet, for everyone' });
   await page.getByLabel('because').first().fill('her last teacher taught it so');
   await page.getByRole('button', { name: 'Choose it' }).click();
   await expect(page.getByText(/three feet, for everyone, because her last teacher/)).toBeVisible();
   await expect.poll(() => stanceOf(page)).toBe(91);
   await page.reload();
-  await expect(page.getByText('Uses the school chosen for Marit Sollen.')).toBeVisible();
+  await expect(page.getByText('Set up as a chosen school has it.')).toBeVisible();
   await page.getByText('Compare schools').click();
   await page.getByRole('button', { name: 'remove it' }).click();
   await expect.poll(() => stanceOf(page)).toBe(before);

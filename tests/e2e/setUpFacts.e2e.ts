@@ -30,7 +30,7 @@ test('what decides a set-up is there without opening anything, one press from it
   await facts.getByRole('link', { name: 'Stance' }).click();
   await expect(page.getByRole('rowheader', { name: /front leg length/ })).toBeVisible();
   await page.getByRole('link', { name: 'schools' }).click();
-  await expect(page.getByLabel('For this person in this pose')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'School' })).toBeVisible();
   await page.getByRole('button', { name: /^right foot in front/ }).click();
   await expect(page.getByRole('button', { name: /^left foot in front/ })).toBeVisible();
   await expectAccessible(page);
@@ -59,7 +59,7 @@ test('a school is looked at before it is chosen, and undone after', async ({ pag
   await expect(page.locator('svg text.stance')).toHaveText('81');
   await page.getByRole('button', { name: 'leave' }).click();
   await expect(page.locator('svg text.stance')).toHaveText(own ?? '');
-  await page.getByLabel('For this person in this pose').selectOption('stance leg-length');
+  await page.getByRole('combobox', { name: 'School' }).selectOption('stance leg-length');
   await page.getByRole('button', { name: 'Choose it' }).click();
   await expect(page.getByText('Stance one leg length is chosen for Marit Sollen.')).toBeVisible();
   await expect(page.locator('svg text.stance')).toHaveText('81');
@@ -70,7 +70,7 @@ test('a school is looked at before it is chosen, and undone after', async ({ pag
 test('a school that cannot be held warns first, and can be left again', async ({ page }) => {
   await page.goto('/set-up?id=oda-brask&pose=warrior-two&side=right');
   await page.getByRole('link', { name: 'schools' }).click();
-  const choice = page.getByLabel('For this person in this pose');
+  const choice = page.getByRole('combobox', { name: 'School' });
   const option = choice.locator('option', { hasText: '(cannot be held)' }).first();
   await choice.selectOption((await option.getAttribute('value')) ?? '');
   await page.getByRole('button', { name: 'Choose it' }).click();

@@ -62,7 +62,7 @@ async function exchangeSides(page: Page): Promise<void> {
 async function chooseSchool(page: Page): Promise<void> {
   await page.getByText('Compare schools').click();
   await page
-    .getByLabel('For this person in this pose')
+    .getByRole('combobox', { name: 'School' })
     .selectOption({ label: 'Stance three feet, for everyone' });
   await press('Choose it')(page);
 }

@@ -1,5 +1,3 @@
-import { USUAL_PROPS } from '../props/propList.ts';
-import { findHandProp } from '../setup/handProp.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
@@ -57,8 +55,8 @@ function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
 }
 
 /** “on block”, beneath the height of the hand; where nothing in the cupboard is high enough, “hand up”. */
-function nameHandProp(setUp: SetUp): string {
-  const pieces = findHandProp(setUp, USUAL_PROPS)?.stack?.props;
+function nameHandProp({ handProp }: SetUp): string {
+  const pieces = handProp?.stack?.props;
   if (pieces === undefined) return 'hand up';
   const [top] = pieces.slice(-1);
   return top === undefined ? 'hand' : `on ${top.name.toLowerCase()}`;

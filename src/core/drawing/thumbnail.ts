@@ -2,11 +2,13 @@ import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { drawLying } from './lying/drawLying.ts';
-import { drawFromSide } from './sheet.ts';
+import { drawFromAbove, drawFromSide } from './sheet.ts';
 import type { Drawing, Point, Shape } from './shapes.ts';
 
 /** What is left of a drawing that is too small for numbers. */
 const KEPT = new Set(['body-outline', 'body-flesh', 'floor', 'prop', 'strap', 'wall']);
+/** What is left of a mat from above. */
+const KEPT_ABOVE = new Set(['mat', 'footprint', 'heel-line', 'pelvis-bar', 'pelvis-pointer']);
 /** Room round the body, mm. */
 const MARGIN = 4;
 const OPTIONS = { unit: 'cm', labelMm: 5 } as const;
@@ -70,4 +72,28 @@ export function drawThumbnail(pose: PoseDefinition | LyingPose, setUp: SetUp): D
     shapes: kept.map((each) => cropFloor(each, left, right)),
     caption: drawing.caption,
   };
+}
+
+/**
+ * The mat of a set-up from above as a small figure: feet, heel line and pelvis, and no numbers.
+ *
+ * @param pose the pose's data
+ * @param setUp the set-up
+ * @returns null when there is no posture to draw
+ */
+export function drawThumbnailFromAbove(pose: PoseDefinition, setUp: SetUp): Drawing | null {
+  if (setUp.status === 'failed') return null;
+  const drawing = drawFromAbove(pose, setUp, OPTIONS);
+  if (drawing === null) return null;
+  const shapes = drawing.shapes
+    .filter(({ role }) => role.split(' ').some((each) => KEPT_ABOVE.has(each)))
+    .map(thinOut);
+  const points = shapes.flatMap(pointsOf);
+  const [left, right] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
+  const [top, bottom] = [
+    Math.min(...points.map(([, y]) => y)),
+    Math.max(...points.map(([, y]) => y)),
+  ];
+  const box = [left - 1, top - 1, right - left + 2, bottom - top + 2] as const;
+  return { box, shapes, caption: drawing.caption };
 }

@@ -172,7 +172,8 @@ export function readPersonFile(
 }
 
 /**
- * A person as file text, with what was kept of them; what was held before stands in the sessions.
+ * A person as file text, with what was kept of them; what was held before stands in the sessions,
+ * and the studio has a file of its own.
  *
  * @returns JSON text
  * @example
@@ -180,6 +181,7 @@ export function readPersonFile(
  */
 export const writePersonFile = ({
   held: _held,
+  studio: _studio,
   ...record
 }: PersonRecord & Partial<Sections>): string =>
   `${JSON.stringify({ format: PERSON_FORMAT, version: PERSON_VERSION, ...record }, null, 2)}\n`;

@@ -1,5 +1,6 @@
 import type { Side } from '../measures/protocol.ts';
 import type { Reading } from '../measures/reading.ts';
+import type { StudioForSetUps } from '../studio/studio.ts';
 
 export type Experience = 'new' | 'steady' | 'seasoned';
 
@@ -62,7 +63,7 @@ export interface NotDone {
   readonly note: string;
 }
 
-/** A school chosen for one pose, with the reason. Ids are those of rules/schools.ts, or kept as they are. */
+/** A school chosen for one pose, or for every pose (`*`), with the reason. Ids are those of rules/schools.ts, or kept as they are. */
 export interface ChosenSchool {
   readonly pose: string;
   readonly rule: string;
@@ -178,6 +179,8 @@ export interface PersonRecord {
   readonly readings: readonly Reading[];
   /** Left out = no session was logged. */
   readonly held?: readonly HeldPose[];
+  /** Where they practise; left out = in the usual one. */
+  readonly studio?: StudioForSetUps;
 }
 
 /** A person as loaded, with a revision that changes exactly when anything of them does. */

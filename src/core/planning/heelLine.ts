@@ -16,7 +16,16 @@ export interface HeelLine {
 }
 
 const getRule = (pose: PoseDefinition, rules: HouseRules): HeelLine['rule'] =>
-  rules.heelLine ?? pose.heelLine;
+  rules.heelLine ?? (leavesHeelLineOpen(pose) ? rules.openHeelLine : pose.heelLine);
+
+/**
+ * Whether the heel line of a pose is the teacher's to choose.
+ *
+ * @param pose the pose's data
+ * @returns true for the poses with open hips on two feet
+ */
+export const leavesHeelLineOpen = ({ heelLine }: PoseDefinition): boolean =>
+  heelLine === 'heel-to-arch';
 
 /**
  * How far apart the heels stand across the mat: a rule, never solved for.

@@ -48,7 +48,7 @@ export function makeRequest(
   const { person, held = [] } = record;
   const pose = withLevel(usual, level);
   const standing = legs === null ? pose : onLegsOf(pose, legs.pose);
-  const adapted = adapt(person, standing, resolveRules(person, usual.id, given));
+  const adapted = adapt(person, standing, resolveRules(record, usual.id, given));
   return {
     record,
     pose: adapted.pose,

@@ -71,6 +71,26 @@ const entries = {
     message: '{path} has {megapixels} megapixels; at most {most} are opened.',
     hint: 'Make it smaller first: a reading needs no more than two megapixels.',
   },
+  'not-a-count': {
+    severity: 'error',
+    message: '{path}: “{text}” is not a number of things.',
+    hint: 'Write a whole number from 0 to {most}.',
+  },
+  'name-missing': {
+    severity: 'error',
+    message: '{path}: there is no name.',
+    hint: 'Write what you call it, such as “tall stool”.',
+  },
+  'prop-needs-length': {
+    severity: 'error',
+    message: '{name} has no length.',
+    hint: 'Straps and mats need their length.',
+  },
+  'rail-below-seat': {
+    severity: 'error',
+    message: 'The rail of {name} ({railCm} cm) is not above its seat ({seatCm} cm).',
+    hint: 'Measure both from the floor; leave the rail out if the chair has none.',
+  },
   'side-missing': {
     severity: 'error',
     message: '{path}: {measure} is taken left and right, and no side was given.',

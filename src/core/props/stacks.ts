@@ -1,4 +1,4 @@
-import type { PropItem } from './propList.ts';
+import { isFirmUnderHand, type PropItem, type PropKind } from './propList.ts';
 
 /** One prop in a stack, standing at one of its heights. */
 interface StackedProp {
@@ -36,11 +36,8 @@ function mayStandOn(
     if (belowHeight !== lowest) return false;
     return top.kind === 'block' ? topHeight !== top.heightsCm[2] : top.kind === 'blanket';
   }
-  return below.kind === 'chair' && top.kind === 'blanket';
+  return (below.kind === 'chair' || below.kind === 'own') && top.kind === 'blanket';
 }
-
-/** Books never bear a loaded hand, and straps, pads and wedges are not stood on. Common practice. */
-const BEARS_HAND: readonly PropItem['kind'][] = ['block', 'chair', 'blanket', 'bolster'];
 
 /** What may serve under each part of a body. Common practice, no source. */
 export const SERVES = {
@@ -50,7 +47,7 @@ export const SERVES = {
   ball: ['block'],
   lyingLimb: ['block', 'blanket', 'bolster'],
   head: ['blanket', 'bolster'],
-} as const satisfies Readonly<Record<string, readonly PropItem['kind'][]>>;
+} as const satisfies Readonly<Record<string, readonly PropKind[]>>;
 
 /** Of stacks that are as high as one another, this many with the fewest pieces are kept. Our choice. */
 const MOST_OF_ONE_HEIGHT = 12;
@@ -71,31 +68,33 @@ function pruneStacks(stacks: readonly Stack[]): Stack[] {
 }
 
 /** The stacks of each cupboard by what they serve: a cupboard is asked about with every move of a hand. */
-const known = new WeakMap<readonly PropItem[], Map<readonly PropItem['kind'][], Stack[]>>();
+const known = new WeakMap<readonly PropItem[], Map<Under, readonly Stack[]>>();
+
+/** What stands on the stack: a hand that bears weight, or something that these kinds serve. */
+type Under = 'hand' | readonly PropKind[];
 
 /**
- * The safe stacks of some kinds of prop, lowest first, fewest pieces first among equals.
+ * The safe stacks under a hand or another part of the body, lowest first, fewest pieces first among equals.
  * Of many that are as high as one another the first twelve are enough.
  *
  * @param props what there is, never changed in place; no stack needs more of a kind than its count
- * @param kinds that may be used; without it, those that bear a loaded hand
+ * @param under what stands on them
  * @returns with their heights, cm
  */
-export function findStacks(
-  props: readonly PropItem[],
-  kinds: readonly PropItem['kind'][] = BEARS_HAND,
-): readonly Stack[] {
-  const ofProps = known.get(props) ?? new Map<readonly PropItem['kind'][], Stack[]>();
+export function findStacks(props: readonly PropItem[], under: Under = 'hand'): readonly Stack[] {
+  const ofProps = known.get(props) ?? new Map<Under, readonly Stack[]>();
   known.set(props, ofProps);
-  const stacks = ofProps.get(kinds) ?? makeStacks(props, kinds);
-  ofProps.set(kinds, stacks);
+  const stacks = ofProps.get(under) ?? makeStacks(props, under);
+  ofProps.set(under, stacks);
   return stacks;
 }
 
-function makeStacks(props: readonly PropItem[], kinds: readonly PropItem['kind'][]): Stack[] {
+function makeStacks(props: readonly PropItem[], under: Under): readonly Stack[] {
   const stacks: Stack[] = [FLOOR];
-  const mostBlocks = kinds === BEARS_HAND ? MOST_BLOCKS_UNDER_HAND : MOST_PIECES;
-  const usable = props.filter((each) => kinds.includes(each.kind) && each.count > 0);
+  const mostBlocks = under === 'hand' ? MOST_BLOCKS_UNDER_HAND : MOST_PIECES;
+  const serves = (each: PropItem): boolean =>
+    under === 'hand' ? isFirmUnderHand(each) : under.includes(each.kind);
+  const usable = props.filter((each) => serves(each) && each.count > 0);
   const grow = (
     pieces: readonly { readonly item: PropItem; readonly heightCm: number }[],
   ): void => {

@@ -1,8 +1,6 @@
-import { USUAL_PROPS } from '../props/propList.ts';
-import { findHandProp } from '../setup/handProp.ts';
 import { findSettingKind } from '../setup/settingKinds.ts';
 import type { SetUp } from '../setup/setUp.ts';
-import { findSupportProps, nameStack } from '../setup/supportProps.ts';
+import { nameStack } from '../setup/supportProps.ts';
 
 /**
  * What to fetch before a set-up is begun, in words.
@@ -13,9 +11,9 @@ import { findSupportProps, nameStack } from '../setup/supportProps.ts';
  * listProps(setUp) // → []
  */
 export function listProps(setUp: SetUp): readonly string[] {
-  const hand = findHandProp(setUp, USUAL_PROPS);
+  const { handProp: hand, supportProps } = setUp;
   const isOnFloor = hand?.stack == null || hand.stack.props.length === 0;
-  const others = findSupportProps(setUp, USUAL_PROPS).flatMap(({ name }) => name ?? []);
+  const others = supportProps.flatMap(({ name }) => name ?? []);
   const wall = setUp.settings.some(({ id }) => findSettingKind(id)?.needsWall === true)
     ? ['a wall']
     : [];

@@ -1,10 +1,7 @@
-import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
 import { nameJoint } from '../setup/jointReport.ts';
-import { findHandProp } from '../setup/handProp.ts';
 import { findSettingKind } from '../setup/settingKinds.ts';
 import type { Stack } from '../props/stacks.ts';
 import type { HandProp, Setting, SetUp, StanceByRule } from '../setup/setUp.ts';
-import { findSupportProps } from '../setup/supportProps.ts';
 import { sayCount } from '../units/sayCount.ts';
 import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
@@ -87,16 +84,11 @@ function sayHand(hand: HandProp, unit: LengthUnit): string {
  *
  * @param setUp the set-up
  * @param unit centimetres or inches
- * @param props what the studio has
  * @returns sentences; none when no prop is needed
  */
-export function sayPropsShort(
-  setUp: SetUp,
-  unit: LengthUnit,
-  props: readonly PropItem[] = USUAL_PROPS,
-): readonly string[] {
-  const hand = findHandProp(setUp, props);
-  const supports = findSupportProps(setUp, props).map((each) => `${saySupportProp(each, unit)}.`);
+export function sayPropsShort(setUp: SetUp, unit: LengthUnit): readonly string[] {
+  const { handProp: hand } = setUp;
+  const supports = setUp.supportProps.map((each) => `${saySupportProp(each, unit)}.`);
   const wall = setUp.settings.some(({ id }) => findSettingKind(id)?.needsWall === true);
   return [
     ...(hand === null ? [] : [sayHand(hand, unit)]),

@@ -1,23 +1,55 @@
-import type { Person } from '../person/person.ts';
+import type { PersonRecord } from '../person/person.ts';
+import { USUAL_STUDIO, type HouseSchool } from '../studio/studio.ts';
 import { BOOK_STANCE_CM, DEFAULT_RULES, type HouseRules } from './houseRules.ts';
 import { findSchool } from './schools.ts';
 
+/** In place of a pose: a school that holds for all of them. */
+export const EVERY_POSE = '*';
+
+/** Who decided on a school, in the order in which the later one wins. */
+export const SCHOOL_SOURCES = ['house', 'house-pose', 'person', 'person-pose'] as const;
+export type SchoolSource = (typeof SCHOOL_SOURCES)[number];
+
 /**
- * The schools that were chosen for one person and pose, as house rules. A choice that is
- * not known here stays in the file and changes nothing.
+ * The choices of one source for a pose.
  *
- * @param person with answers and cautions
+ * @param record the person, and where they practise
+ * @param poseId one of the catalogue
+ * @param source who decided
+ * @returns none when nothing was chosen there
+ */
+export function findChoices(
+  { person, studio = USUAL_STUDIO }: PersonRecord,
+  poseId: string,
+  source: SchoolSource,
+): readonly (HouseSchool & { readonly reason?: string })[] {
+  const schools = source.startsWith('house') ? studio.schools : person.schools;
+  const pose = source.endsWith('pose') ? poseId : EVERY_POSE;
+  return schools.filter((each) => each.pose === pose);
+}
+
+/** A choice that is not known here stays in the file and changes nothing. */
+const toRules = (
+  choices: readonly { readonly rule: string; readonly option: string }[],
+): Partial<HouseRules> =>
+  choices.reduce<Partial<HouseRules>>(
+    (rules, { rule, option }) => ({ ...rules, ...findSchoolRules(rule, option) }),
+    {},
+  );
+
+/**
+ * The schools that were chosen for one pose of one person, as house rules: for everybody, for the
+ * pose, for the person, for the person in this pose, the later winning.
+ *
+ * @param record the person, and where they practise
  * @param poseId one of the catalogue
  * @returns none when nothing was chosen
  */
-export function findChosenRules(person: Person, poseId: string): Partial<HouseRules> {
-  return person.schools
-    .filter(({ pose }) => pose === poseId)
-    .reduce<Partial<HouseRules>>(
-      (rules, { rule, option }) => ({ ...rules, ...findSchoolRules(rule, option) }),
-      {},
-    );
-}
+export const findChosenRules = (record: PersonRecord, poseId: string): Partial<HouseRules> =>
+  SCHOOL_SOURCES.reduce<Partial<HouseRules>>(
+    (rules, source) => ({ ...rules, ...toRules(findChoices(record, poseId, source)) }),
+    {},
+  );
 
 /**
  * One school as house rules, to look at before it is chosen.
@@ -33,17 +65,18 @@ export function findSchoolRules(rule: string, option: string): Partial<HouseRule
 }
 
 /**
- * The rules of a plan: what the caller says, over what was chosen for this person, over the defaults.
+ * The rules of a plan: what the caller says, over what was chosen, over the defaults. Cautions
+ * come after, see cautions/adapt.ts.
  *
- * @param person with answers and cautions
+ * @param record the person, and where they practise
  * @param poseId one of the catalogue
  * @param given house rules that differ from the defaults
  * @returns with every rule
  * @example
- * resolveRules(record.person, 'triangle', { backFootDeg: 75 }).backFootDeg // → 75
+ * resolveRules(record, 'triangle', { backFootDeg: 75 }).backFootDeg // → 75
  */
 export const resolveRules = (
-  person: Person,
+  record: PersonRecord,
   poseId: string,
   given: Partial<HouseRules>,
-): HouseRules => ({ ...DEFAULT_RULES, ...findChosenRules(person, poseId), ...given });
+): HouseRules => ({ ...DEFAULT_RULES, ...findChosenRules(record, poseId), ...given });

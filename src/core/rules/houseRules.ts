@@ -7,6 +7,7 @@ interface Choices {
   readonly stance: 'solved' | 'leg-length' | 'one-and-a-half-leg-lengths' | 'wrists' | 'fixed';
   readonly pyramidStance: 'short' | 'leg-length' | 'long';
   readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-width' | 'two-fists' | 'diagonal';
+  readonly openHeelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-width';
   readonly pelvisOpen: 'as-hips-allow' | 'square';
   readonly pelvisWarriorOne: 'open' | 'square';
   readonly backFoot: 'parallel' | 'turned-in' | 'natural';
@@ -31,7 +32,7 @@ export interface HouseRules extends Omit<Choices, 'heelLine'> {
   /** First step inside the deepest, degrees of front-knee bend; null = by experience. */
   readonly firstStepDeg: number | null;
   readonly fixedStanceCm: number | null;
-  /** null = by family: open poses heel to arch, closed straight-leg poses two fists apart. */
+  /** Of every pose; null = by family: open poses as `openHeelLine`, closed straight-leg poses two fists apart. */
   readonly heelLine: Choices['heelLine'] | null;
   readonly heelLineCm: number | null;
   readonly backFootDeg: number | null;
@@ -66,6 +67,7 @@ export const DEFAULT_RULES: HouseRules = {
   pyramidStance: 'leg-length',
   heelLine: null,
   heelLineCm: null,
+  openHeelLine: 'heel-to-arch',
   pelvisOpen: 'as-hips-allow',
   pelvisWarriorOne: 'open',
   backFoot: 'turned-in',

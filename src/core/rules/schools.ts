@@ -18,8 +18,16 @@ export const SCHOOLS = {
       fixed: 'three feet, for everyone',
     },
   },
+  openHeelLine: {
+    name: 'Heel line in open poses',
+    options: {
+      'heel-to-arch': 'front heel to back arch',
+      'heel-to-heel': 'heel to heel',
+      'hip-width': 'hip width apart',
+    },
+  },
   pyramidStance: {
-    name: 'Stance',
+    name: 'Stance in straight-leg folds',
     options: { short: 'short', 'leg-length': 'one leg length', long: 'long' },
   },
   pelvisOpen: {
@@ -27,7 +35,7 @@ export const SCHOOLS = {
     options: { 'as-hips-allow': 'as the hips allow', square: 'square to the long edge' },
   },
   pelvisWarriorOne: {
-    name: 'Pelvis',
+    name: 'Pelvis in Warrior I',
     options: { open: 'open, heel down', square: 'square to the front' },
   },
   backFoot: {
@@ -62,6 +70,15 @@ export const SCHOOLS = {
       'equal-arms': 'knees and hips share it',
       'knees-forward': 'knees forward',
       'hips-back': 'hips back',
+    },
+  },
+  sides: {
+    name: 'Order of sides',
+    options: {
+      'harder-easier-harder': 'harder, easier, harder',
+      equal: 'each side once',
+      'one-side-first': 'all poses on one side first',
+      alternate: 'alternate from pose to pose',
     },
   },
   easing: {

@@ -1,4 +1,5 @@
-import { USUAL_PROPS } from '../props/propList.ts';
+import { isFirmUnderHand, type PropItem } from '../props/propList.ts';
+import { USUAL_STUDIO } from '../studio/studio.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import { getValue } from '../setup/setUp.ts';
 import { isMoved, NOT_MOVED, planMoved } from '../whatIf/planMoved.ts';
@@ -37,18 +38,27 @@ const NO_DEEPER = 0.2;
 /** Smaller changes are not set, cm or degrees. */
 const SEEN = 0.5;
 
-const FACES = USUAL_PROPS.filter(({ kind }) => kind === 'block' || kind === 'chair')
-  .flatMap(({ heightsCm }) => heightsCm)
-  .sort((a, b) => a - b);
+/** Heights of single firm things that a hand goes up and down by, lowest first. */
+const findFaces = (cupboard: readonly PropItem[]): readonly number[] =>
+  cupboard
+    .filter((each) => HARD.includes(each.kind) && isFirmUnderHand(each) && each.count > 0)
+    .flatMap(({ heightsCm }) => heightsCm)
+    .sort((a, b) => a - b);
+const HARD: readonly PropItem['kind'][] = ['block', 'chair', 'book', 'own'];
 
 type Held = Pick<Step, 'words'> & { readonly change: Partial<AsFound> };
 
 /** What might be eased, in the order in which it is tried. */
-function listEasier(setUp: SetUp, isKnee: boolean, easiest: number): readonly Held[] {
+function listEasier(
+  setUp: SetUp,
+  faces: readonly number[],
+  isKnee: boolean,
+  easiest: number,
+): readonly Held[] {
   const found: Held[] = [];
   const hand = getValue(setUp, 'hand-height');
   const depth = setUp.depth?.value ?? null;
-  const face = hand === null ? undefined : FACES.find((each) => each > hand + SAME_FACE);
+  const face = hand === null ? undefined : faces.find((each) => each > hand + SAME_FACE);
   if (face !== undefined) {
     const words = 'the hand one face higher';
     // Some poses come up with the hand, some stay as they are.
@@ -66,7 +76,7 @@ function listEasier(setUp: SetUp, isKnee: boolean, easiest: number): readonly He
   return found;
 }
 
-function listFurther(setUp: SetUp): readonly Held[] {
+function listFurther(setUp: SetUp, faces: readonly number[]): readonly Held[] {
   const { depth } = setUp;
   if (depth?.value != null && depth.deepest !== null && depth.value < depth.deepest - AT_END) {
     // A step that begins inside the recommended depth ends there at the latest.
@@ -77,7 +87,7 @@ function listFurther(setUp: SetUp): readonly Held[] {
   }
   const hand = depth === null ? getValue(setUp, 'hand-height') : null;
   if (hand === null || hand <= SAME_FACE) return [];
-  const face = FACES.findLast((each) => each < hand - SAME_FACE) ?? 0;
+  const face = faces.findLast((each) => each < hand - SAME_FACE) ?? 0;
   return [{ words: 'the hand one face lower', change: { handCm: face } }];
 }
 
@@ -94,10 +104,11 @@ export function takeStep(plan: Plan, used: AsFound, direction: 'easier' | 'furth
   const before = isMoved(used) ? planMoved(plan, used)?.setUp : plan.setUp;
   if (before === undefined || before.status === 'failed') return null;
   const { depth } = plan.request.pose;
+  const faces = findFaces((plan.request.record.studio ?? USUAL_STUDIO).cupboard);
   const candidates =
     direction === 'further'
-      ? listFurther(before)
-      : listEasier(before, depth?.quantity === 'front-knee-bend', depth?.easiest ?? 0);
+      ? listFurther(before, faces)
+      : listEasier(before, faces, depth?.quantity === 'front-knee-bend', depth?.easiest ?? 0);
   for (const { words, change } of candidates) {
     // A new depth frees the hand and the stance that went with the old one.
     const kept = 'depth' in change ? NOT_MOVED : used;

@@ -1,10 +1,9 @@
+import { EASY_BREATH_SECONDS } from '../studio/studio.ts';
 import type { PlannedHold } from './session.ts';
 
 /** Setting up a first side, and the same pose again on the other, seconds. Our choice. */
 const FIRST_SIDE_SECONDS = 75;
 const AGAIN_SECONDS = 30;
-/** One easy breath when no pace of the person's own is known, seconds. Common practice, no source. */
-export const EASY_BREATH_SECONDS = 5;
 
 /**
  * How long holds take, with the setting up before each, seconds.

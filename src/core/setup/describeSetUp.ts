@@ -26,6 +26,8 @@ import { findBase } from '../skeleton/skeleton.ts';
 import { calcMargins } from './balance.ts';
 import { calcLoads } from './loads.ts';
 import { findStanceRule } from '../planning/stance.ts';
+import { withProps } from './withProps.ts';
+import { findMat, USUAL_STUDIO } from '../studio/studio.ts';
 import { soleOutline } from '../skeleton/foot.ts';
 
 /** A joint counts as at its limit when this little is left, degrees. */
@@ -113,7 +115,8 @@ export function describeSolved(
   const { body: canonicalBody } = built.task;
   const { skeleton } = found.answer;
   const joints = calcJointReports(skeleton, reportLimitsOf(solved), side);
-  const mat = onHalfCentimetre(layOnMat(canonicalBody, skeleton));
+  const { cupboard } = request.record.studio ?? USUAL_STUDIO;
+  const mat = onHalfCentimetre(layOnMat(canonicalBody, skeleton, findMat(cupboard)));
   const told = describeLimits(joints, { pose: pose.id, side });
   const wishes = judgeWishes(request, built, skeleton);
   const mirrored = side === 'left' ? -1 : 1;
@@ -124,7 +127,7 @@ export function describeSolved(
       toHundredthCm(x - origin[0]),
       toHundredthCm((y - origin[1]) * mirrored),
     ]);
-  return {
+  const setUp: SetUp = {
     ...known,
     status: wishes.degraded ? 'degraded' : 'solved',
     settings: calcSettings({
@@ -157,6 +160,7 @@ export function describeSolved(
     },
     problems: [...wishes.problems, ...findSideNotes(pose, joints, mat, skeleton)],
   };
+  return withProps(setUp, cupboard);
 }
 
 function describeStanceRule(

@@ -1,16 +1,11 @@
 import type { CanonicalBody } from '../skeleton/canonicalBody.ts';
 import { soleOutline } from '../skeleton/foot.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
+import type { MatSize } from '../studio/studio.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { plain, type WorkingStep } from '../planning/working.ts';
 
-/** A usual mat, cm. Common practice, no source. */
-export const MAT_LENGTH_CM = 183;
-export const MAT_WIDTH_CM = 66;
-
-export interface MatFit {
-  readonly lengthCm: number;
-  readonly widthCm: number;
+export interface MatFit extends MatSize {
   readonly fits: boolean;
   /** Length of the stance from toe tip to the rear of the back foot, cm. */
   readonly extentCm: number;
@@ -23,9 +18,10 @@ export interface MatFit {
  *
  * @param canonicalBody lengths of the body as the solver sees it, metres
  * @param skeleton the posed body, metres and radians, solver frame
+ * @param mat cm
  * @returns where the mat lies, metres, and whether the stance fits
  */
-export function layOnMat(canonicalBody: CanonicalBody, skeleton: Skeleton): MatFit {
+export function layOnMat(canonicalBody: CanonicalBody, skeleton: Skeleton, mat: MatSize): MatFit {
   const { front, back } = skeleton.legs;
   const xs = [
     ...soleOutline(canonicalBody, front.foot),
@@ -33,14 +29,14 @@ export function layOnMat(canonicalBody: CanonicalBody, skeleton: Skeleton): MatF
   ].map(([x]) => x);
   const farthest = Math.max(...xs);
   const extentCm = cmFromMetres(farthest - Math.min(...xs));
-  const marginCm = (MAT_LENGTH_CM - extentCm) / 2;
+  const marginCm = (mat.lengthCm - extentCm) / 2;
   return {
-    lengthCm: MAT_LENGTH_CM,
-    widthCm: MAT_WIDTH_CM,
+    lengthCm: mat.lengthCm,
+    widthCm: mat.widthCm,
     fits: marginCm >= 0,
     extentCm,
     working: [
-      plain('half the mat', MAT_LENGTH_CM / 2),
+      plain('half the mat', mat.lengthCm / 2),
       plain('less half the stance, toe tip to rear edge', -extentCm / 2),
       plain('front toes back to the heel', cmFromMetres(farthest - front.foot.heel[0])),
     ],

@@ -7,6 +7,8 @@ import { calcPlanningRanges, STATED_DEFAULTS } from '../planning/ranges.ts';
 import { getReserve } from '../planning/reserve.ts';
 import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import { problem, type Result } from '../problems/problem.ts';
+import { USUAL_STUDIO } from '../studio/studio.ts';
+import { withProps } from './withProps.ts';
 import { resolveRules } from '../rules/chosenSchools.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { makeEmptySetUp } from './emptySetUp.ts';
@@ -32,7 +34,7 @@ export function planLying(
   given: Partial<HouseRules>,
 ): Result<SetUp> {
   const { person } = record;
-  const rules = resolveRules(person, pose.id, given);
+  const rules = resolveRules(record, pose.id, given);
   const reserve = getReserve(rules, person.experience);
   const stops = findStopSigns(person);
   const needs = pose.needs.filter((measure) => STATED_DEFAULTS[measure] === undefined);
@@ -53,5 +55,6 @@ export function planLying(
   };
   if (stops.length > 0) return { ok: true, value: known };
   const solved = calcLying(pose.id, body.value, ranges, side);
-  return { ok: true, value: { ...known, status: 'solved', ...solved } };
+  const { cupboard } = record.studio ?? USUAL_STUDIO;
+  return { ok: true, value: withProps({ ...known, status: 'solved', ...solved }, cupboard) };
 }

@@ -3,7 +3,9 @@ import type { PlanningContext } from '../planning/planningContext.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { withLevel } from '../poses/level.ts';
 import { findPose } from '../poses/catalogue/index.ts';
+import { leavesHeelLineOpen } from '../planning/heelLine.ts';
 import type { Result } from '../problems/problem.ts';
+import { SCHOOLS } from '../rules/schools.ts';
 import { BOOK_STANCE_CM, type HouseRules, type RuleId } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';
 import { ignoreProgress } from './progress.ts';
@@ -21,8 +23,13 @@ export interface SchoolSetUp {
   readonly atPlannedDepth: PushedReport | null;
 }
 
-/** Every house rule that a pose's data leaves to the teacher, with its options. */
-function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
+/**
+ * Every house rule that a pose leaves to the teacher, with its options.
+ *
+ * @param pose the pose's data
+ * @returns options by rule
+ */
+export function findOpenRules(pose: PoseDefinition): ReadonlyMap<RuleId, ReadonlySet<string>> {
   const found = new Map<RuleId, Set<string>>();
   const visit = (value: unknown): void => {
     if (typeof value !== 'object' || value === null) return;
@@ -36,6 +43,8 @@ function findRules(pose: PoseDefinition): Map<RuleId, Set<string>> {
   };
   // Levels have rules of their own, which hold only when that level is asked for.
   visit({ ...pose, levels: [] });
+  if (leavesHeelLineOpen(pose))
+    found.set('openHeelLine', new Set(Object.keys(SCHOOLS.openHeelLine.options)));
   return found;
 }
 
@@ -64,7 +73,7 @@ export function compareSchools(
   const pose = findPose(poseId);
   if (pose === null) return { ok: true, value: [] };
   const schools: SchoolSetUp[] = [];
-  const rulesLeftOpen = findRules(withLevel(pose, own.value.level));
+  const rulesLeftOpen = findOpenRules(withLevel(pose, own.value.level));
   const count = [...rulesLeftOpen.values()].reduce((sum, options) => sum + options.size, 0);
   for (const [rule, options] of rulesLeftOpen) {
     const chosen = own.value.provenance.rules[rule];

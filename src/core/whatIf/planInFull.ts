@@ -3,14 +3,10 @@ import type { Side } from '../measures/protocol.ts';
 import type { PlanningContext } from '../planning/planningContext.ts';
 import type { Result } from '../problems/problem.ts';
 import { findLyingPose } from '../poses/lying/index.ts';
-import { USUAL_PROPS, type PropItem } from '../props/propList.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { calcDetails } from './details.ts';
 import { calcSureErrorBars, type ErrorBars } from './errorBars.ts';
-import { findHandProp } from '../setup/handProp.ts';
 import { findSmallestMove } from './smallestMove.ts';
-import { findSupportProps } from '../setup/supportProps.ts';
-import { planLying } from '../setup/planLying.ts';
 import { describeLevels, planPose, planSetUp } from '../setup/planSetUp.ts';
 import type { DepthReport, SetUp } from '../setup/setUp.ts';
 
@@ -29,12 +25,6 @@ function withErrorBars(setUp: SetUp, bars: ErrorBars | null): SetUp {
   }));
   return { ...setUp, depth, settings };
 }
-
-const withProps = (setUp: SetUp, props: readonly PropItem[]): SetUp => ({
-  ...setUp,
-  handProp: findHandProp(setUp, props),
-  supportProps: findSupportProps(setUp, props),
-});
 
 /**
  * A set-up with ± on every number, and nothing else that takes further solving.
@@ -63,15 +53,14 @@ export function planWithErrorBars(
 
 /**
  * A set-up with all that takes further solving: ± on every number, the bounds of its
- * stance, what gives if it is pushed, what the student does now judged by the same
- * numbers, and the props under the hand and the supports. Arguments and answers as planSetUp.ts.
+ * stance, what gives if it is pushed, and what the student does now judged by the same
+ * numbers. Arguments and answers as planSetUp.ts.
  *
  * @param context the person, see {@link PlanningContext}
  * @param poseId one of the catalogue
  * @param side left or right
  * @param rules house rules that differ from the defaults
  * @param level one of the pose's levels; null = the pose as it is usually done
- * @param props what the studio has
  * @returns as {@link planSetUp}
  * @example
  * planInFull(context, 'chair', 'right').value.status // → "solved"
@@ -82,13 +71,8 @@ export function planInFull(
   side: Side,
   rules: Partial<HouseRules> = {},
   level: string | null = null,
-  props: readonly PropItem[] = USUAL_PROPS,
 ): Result<SetUp> {
-  const lying = findLyingPose(poseId);
-  if (lying !== null) {
-    const laid = planLying(context, lying, side, rules);
-    return laid.ok ? { ok: true, value: withProps(laid.value, props) } : laid;
-  }
+  if (findLyingPose(poseId) !== null) return planSetUp(context, poseId, side, rules, level);
   const planned = planPose(context, poseId, side, rules, level);
   if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
   if (planned.kind === 'stopped') return { ok: true, value: planned.setUp };
@@ -98,5 +82,5 @@ export function planInFull(
   const setUp = { ...planned.setUp, levels, problems };
   if (setUp.status === 'failed') return { ok: true, value: setUp };
   const barred = withErrorBars(setUp, calcSureErrorBars(planned));
-  return { ok: true, value: withProps({ ...barred, ...calcDetails(planned) }, props) };
+  return { ok: true, value: { ...barred, ...calcDetails(planned) } };
 }

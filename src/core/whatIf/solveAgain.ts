@@ -6,6 +6,7 @@ import type { MeasureValue } from '../measures/measureValue.ts';
 import { solveRequest } from '../planning/solveRequest.ts';
 import { calcJointReports, findLimiting, withoutHoldingBack } from '../setup/jointReport.ts';
 import { layOnMat } from '../setup/mat.ts';
+import { findMat, USUAL_STUDIO } from '../studio/studio.ts';
 import type { Plan } from '../setup/planSetUp.ts';
 import { calcSettings } from '../setup/settings.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
@@ -62,6 +63,7 @@ export function solveWith(plan: Plan, set: MeasureSet, isNear = false): SolvedNu
   if (found.kind === 'cannot') return null;
   const { skeleton } = found.answer;
   const { body: canonicalBody } = built.task;
+  const { cupboard } = request.record.studio ?? USUAL_STUDIO;
   const settings = calcSettings({
     ...built,
     pose: request.pose,
@@ -70,7 +72,7 @@ export function solveWith(plan: Plan, set: MeasureSet, isNear = false): SolvedNu
     frontSide: request.side,
     canonicalBody,
     skeleton,
-    mat: layOnMat(canonicalBody, skeleton),
+    mat: layOnMat(canonicalBody, skeleton, findMat(cupboard)),
     depths: [],
     limitSteps: [],
   });

@@ -1,3 +1,4 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { Page } from '../../core/paper/page.ts';
@@ -6,6 +7,7 @@ import type { RevisedRecord } from '../../core/person/person.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { Missing } from '../shared/Missing.tsx';
+import { getStudio } from '../../data/studio.ts';
 import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { toImageAddress, toPng } from '../shared/picture.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
@@ -22,11 +24,13 @@ import { paperView as say } from './words.ts';
 export function PaperView() {
   const [query, setQuery] = useQuery();
   const record = useRecordWithHeld(query.get('id'));
+  const studio = useLiveQuery(getStudio, []);
   const unit = useUnit();
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
   const asked = query.get('kind') ?? '';
   const kind: Kind = asked in KINDS ? (asked as Kind) : 'a5';
-  const paper = query.get('paper') === 'letter' ? 'letter' : 'a4';
+  const size = query.get('paper') ?? studio?.paper.toLowerCase();
+  const paper = size === 'letter' ? 'letter' : 'a4';
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
   const poseIds = (query.get('poses') ?? 'warrior-two').split(',').filter((each) => each !== '');
   const request: PaperRequest = { record, poseIds, kind, paper, side, unit };

@@ -4,7 +4,7 @@ import type { RevisedRecord } from '../../core/person/person.ts';
 import { readSession } from '../../core/sessions/readSession.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { NOT_ASKED, type Today } from '../../core/sessions/today.ts';
-import { resolveRules } from '../../core/rules/chosenSchools.ts';
+import { EVERY_POSE, resolveRules } from '../../core/rules/chosenSchools.ts';
 import type { SessionAsked } from '../../core/sessions/planSession.ts';
 import { startSession } from '../../data/sessions.ts';
 import { planSessionInWorker } from '../../workers/setUpClient.ts';
@@ -49,7 +49,7 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
   const [today, setToday] = useState<Omit<Today, 'askedAt'>>(NOT_ASKED);
   const [asked, setAsked] = useState<SessionAsked>(() => ({
     poses: findPosesToday(past),
-    order: resolveRules(record.person, '', {}).sides,
+    order: resolveRules(record, EVERY_POSE, {}).sides,
     breaths: null,
     rounds: 1,
   }));

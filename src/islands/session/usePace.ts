@@ -1,9 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { EASY_BREATH_SECONDS } from '../../core/sessions/timing.ts';
+import { EASY_BREATH_SECONDS } from '../../core/studio/studio.ts';
 import { getPace, setPace } from '../../data/settings.ts';
+import { getStudio } from '../../data/studio.ts';
 
-/** A person's own seconds a breath, as it was last tapped or set. */
+/** A person's own seconds a breath, as it was last tapped or set; before that, the studio's. */
 export function usePace(personId: string): readonly [number, (seconds: number) => Promise<void>] {
-  const stored = useLiveQuery(() => getPace(personId), [personId]);
-  return [stored ?? EASY_BREATH_SECONDS, (seconds) => setPace(personId, seconds)];
+  const known = useLiveQuery(
+    async () => (await getPace(personId)) ?? (await getStudio()).breathSeconds,
+    [personId],
+  );
+  return [known ?? EASY_BREATH_SECONDS, (seconds) => setPace(personId, seconds)];
 }

@@ -32,7 +32,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
   const solved = setUp.status !== 'failed';
   const { person } = request.record;
   const pose = 'starts' in whole ? whole : null;
-  const isOwnSchool = Object.keys(findChosenRules(person, whole.id)).length > 0;
+  const isOwnSchool = Object.keys(findChosenRules(request.record, whole.id)).length > 0;
   return (
     <aside className="max-desk:col-span-full *:[h2]:first:mt-0">
       {solved && pose !== null && (
@@ -48,7 +48,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
         <>
           <h2>{say.orderWork}</h2>
           <SettingsList setUp={setUp} unit={unit} />
-          {isOwnSchool && <p className="text-faint">{say.usesSchoolChosenFor(person.name)}</p>}
+          {isOwnSchool && <p className="text-faint">{say.usesChosenSchool}</p>}
           <MatFit setUp={setUp} unit={unit} />
           {setUp.problems.length > 0 && (
             <>

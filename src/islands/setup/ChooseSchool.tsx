@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import type { ChosenSchool } from '../../core/person/person.ts';
+import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
+import { EVERY_POSE } from '../../core/rules/chosenSchools.ts';
 import type { SchoolSetUp } from '../../core/whatIf/compareSchools.ts';
 import { Button } from '../shared/ui/Button.tsx';
 import { Field } from '../shared/ui/Field.tsx';
@@ -10,9 +12,16 @@ import { schoolsView as say } from './words.ts';
 
 interface ChooseSchoolProps {
   request: PlanRequest;
+  pose: PoseDefinition;
   /** Those that differ from what is done now. */
   schools: readonly SchoolSetUp[];
   onLook: (school: string) => void;
+}
+
+/** A school, and whose it is: a person's, or the house's (null). */
+interface Choice {
+  readonly school: ChosenSchool;
+  readonly personId: string | null;
 }
 
 /** A school as one text, for lists and links. */
@@ -20,39 +29,47 @@ export const keyOfSchool = ({ rule, option }: Pick<ChosenSchool, 'rule' | 'optio
   `${rule} ${option}`;
 
 /**
- * A school chosen for this person and pose, with its reason; from then on every plan follows it. One
+ * A school chosen for a person or a pose, with its reason; from then on every plan follows it. One
  * that cannot be held is asked about first, and what was there before can be brought back.
  */
-export function ChooseSchool({ request, schools, onLook }: ChooseSchoolProps) {
-  const { record, poseId } = request;
+export function ChooseSchool({ request, pose, schools, onLook }: ChooseSchoolProps) {
+  const { record } = request;
   const { person } = record;
-  const { change, told } = useSchoolChange(person);
-  const [doubtful, setDoubtful] = useState<ChosenSchool | null>(null);
+  const { change, told } = useSchoolChange();
+  const [doubtful, setDoubtful] = useState<Choice | null>(null);
 
-  const choose = (own: ChosenSchool): void => {
+  const choose = ({ school, personId }: Choice): void => {
     setDoubtful(null);
-    const { rule, option } = own;
-    change(own, own, say.chosen(sayRule(rule, option), sayOption(rule, option), person.name));
+    const { pose: where, rule, option } = school;
+    const whom =
+      personId === null
+        ? say.housePose
+        : where === EVERY_POSE
+          ? say.person(person.name)
+          : person.name;
+    const words = say.chosen(sayRule(rule, option), sayOption(rule, option), whom);
+    change({ personId, pose: where, rule }, school, words);
   };
 
   const ask = (form: FormData): void => {
     const picked = schools.find((each) => keyOfSchool(each) === form.get('school'));
     const reason = form.get('reason');
     if (picked === undefined) return;
-    const own: ChosenSchool = {
-      pose: poseId,
+    const school: ChosenSchool = {
+      pose: form.get('whom') === 'person' ? EVERY_POSE : pose.id,
       rule: picked.rule,
       option: picked.option,
       reason: typeof reason === 'string' ? reason.trim() : '',
       at: new Date().toISOString(),
     };
-    if (picked.setUp.status === 'failed') setDoubtful(own);
-    else choose(own);
+    const choice = { school, personId: form.get('whom') === 'house-pose' ? null : person.id };
+    if (picked.setUp.status === 'failed') setDoubtful(choice);
+    else choose(choice);
   };
 
   return (
     <>
-      <ChosenSchools person={person} poseId={poseId} />
+      <ChosenSchools record={record} pose={pose} />
       {told}
       <form
         className="mb-4 flex flex-wrap items-end gap-x-4 *:[button]:mb-[0.7rem] *:[label]:flex-[1_1_14rem]"
@@ -61,7 +78,7 @@ export function ChooseSchool({ request, schools, onLook }: ChooseSchoolProps) {
           ask(new FormData(event.currentTarget));
         }}
       >
-        <Field label={say.forPersonPose}>
+        <Field label={say.school}>
           <select name="school">
             {schools.map((each) => (
               <option key={keyOfSchool(each)} value={keyOfSchool(each)}>
@@ -69,6 +86,13 @@ export function ChooseSchool({ request, schools, onLook }: ChooseSchoolProps) {
                 {each.setUp.status === 'failed' ? say.cannotBeHeld : ''}
               </option>
             ))}
+          </select>
+        </Field>
+        <Field label={say.forWhom}>
+          <select name="whom">
+            <option value="person-pose">{say.personPose(person.name)}</option>
+            <option value="person">{say.person(person.name)}</option>
+            <option value="house-pose">{say.housePose}</option>
           </select>
         </Field>
         <Field label={say.because}>
@@ -83,8 +107,8 @@ export function ChooseSchool({ request, schools, onLook }: ChooseSchoolProps) {
           <p>
             <strong>
               {say.cannotBeHeldYet(
-                sayRule(doubtful.rule, doubtful.option),
-                sayOption(doubtful.rule, doubtful.option),
+                sayRule(doubtful.school.rule, doubtful.school.option),
+                sayOption(doubtful.school.rule, doubtful.school.option),
               )}
             </strong>
           </p>
@@ -100,7 +124,7 @@ export function ChooseSchool({ request, schools, onLook }: ChooseSchoolProps) {
             <Button
               isPlain
               onClick={() => {
-                onLook(keyOfSchool(doubtful));
+                onLook(keyOfSchool(doubtful.school));
               }}
             >
               {say.lookFirst}

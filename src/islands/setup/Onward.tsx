@@ -36,7 +36,7 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
   if (setUp.status === 'failed') {
     return (
       <>
-        <ChosenSchools person={request.record.person} poseId={whole.id} />
+        <ChosenSchools record={request.record} pose={whole} />
         {pose !== null && !setUp.problems.some((each) => each.code === 'stop-sign') && (
           <Schools request={request} pose={pose} onAsk={onAsk} />
         )}

@@ -16,7 +16,7 @@ import { NoSetUp } from './NoSetUp.tsx';
 import { Onward } from './Onward.tsx';
 import { SetUpSentence } from './SetUpSentence.tsx';
 import { SheetView } from './SheetView.tsx';
-import { StudioView } from './StudioView.tsx';
+import { LargeStepView } from './LargeStepView.tsx';
 import { useMoved } from './useMoved.ts';
 import { PartLink } from './PartLink.tsx';
 import { SheetFacts } from './SheetFacts.tsx';
@@ -33,13 +33,13 @@ interface PlannedSetUpProps {
   /** A school that is looked at without being chosen, as `rule option`; null = none. */
   school: string | null;
   level: string;
-  studio: number | null;
+  largeStep: number | null;
   onAsk: (asked: SetUpLink) => void;
 }
 
 /** One pose and side planned, drawn and described; what is moved by hand begins from here. */
 export function PlannedSetUp(props: PlannedSetUpProps) {
-  const { record, pose, side, school, level, studio, onAsk } = props;
+  const { record, pose, side, school, level, largeStep, onAsk } = props;
   const [lookedRule = '', lookedOption = ''] = (school ?? '').split(' ');
   const lookedRules = findSchoolRules(lookedRule, lookedOption);
   const isLooking = Object.keys(lookedRules).length > 0;
@@ -83,7 +83,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
               {isStanding && <PartLink to="schools">{say.schools}</PartLink>}
               <WordButton
                 onClick={() => {
-                  onAsk({ studio: 0 });
+                  onAsk({ largeStep: 0 });
                 }}
               >
                 {say.largeStepView}
@@ -173,17 +173,17 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
             <Onward request={request} pose={pose} shown={shown} onAsk={onAsk} />
           </>
         )}
-        {studio !== null && setUp !== null && setUp.status !== 'failed' && (
-          <StudioView
+        {largeStep !== null && setUp !== null && setUp.status !== 'failed' && (
+          <LargeStepView
             pose={pose}
             setUp={setUp}
             moved={moved}
-            step={studio}
+            step={largeStep}
             onStep={(step) => {
-              onAsk({ studio: step });
+              onAsk({ largeStep: step });
             }}
             onClose={() => {
-              onAsk({ studio: null });
+              onAsk({ largeStep: null });
             }}
           />
         )}

@@ -114,7 +114,7 @@ export function SchoolsView({ request, pose, onLook }: SchoolsViewProps) {
           </tbody>
         </Table>
       </div>
-      <ChooseSchool request={request} schools={schools.slice(1)} onLook={onLook} />
+      <ChooseSchool request={request} pose={pose} schools={schools.slice(1)} onLook={onLook} />
     </>
   );
 }

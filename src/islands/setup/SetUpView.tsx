@@ -23,9 +23,9 @@ const toQuery = (asked: SetUpLink): Record<string, string | null> => ({
     ? {}
     : { level: asked.level === FITTING_LEVEL ? null : asked.level }),
   ...(asked.depth === undefined ? {} : { depth: asked.depth === 'deepest' ? 'deepest' : null }),
-  ...(asked.studio === undefined
+  ...(asked.largeStep === undefined
     ? {}
-    : { studio: asked.studio === null ? null : String(asked.studio) }),
+    : { step: asked.largeStep === null ? null : String(asked.largeStep) }),
   ...(asked.provisional === undefined ? {} : { provisional: asked.provisional ? 'yes' : null }),
 });
 
@@ -40,8 +40,8 @@ export function SetUpView() {
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
   const isDeepest = query.get('depth') === 'deepest';
   const isProvisional = query.get('provisional') === 'yes';
-  const studioText = query.get('studio');
-  const studio = studioText !== null && /^\d+$/.test(studioText) ? Number(studioText) : null;
+  const stepText = query.get('step');
+  const largeStep = stepText !== null && /^\d+$/.test(stepText) ? Number(stepText) : null;
   const ask = (asked: SetUpLink): void => {
     setQuery(toQuery(asked));
   };
@@ -83,7 +83,7 @@ export function SetUpView() {
           rules={rules}
           school={query.get('school')}
           level={level}
-          studio={studio}
+          largeStep={largeStep}
           onAsk={ask}
         />
       </div>

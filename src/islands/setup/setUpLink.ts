@@ -13,8 +13,8 @@ export interface SetUpLink {
   readonly level?: string;
   readonly depth?: HouseRules['depth'];
   readonly provisional?: boolean;
-  /** Which step is read from across the room; null = none. */
-  readonly studio?: number | null;
+  /** The step that the large step view shows; null = it is closed. */
+  readonly largeStep?: number | null;
 }
 
 /** What is drawn, what it was moved from, and how it is moved on. */

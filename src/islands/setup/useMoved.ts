@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { AsFound } from '../../core/rules/houseRules.ts';
 import { isMoved, type HeelLineMark, type MovedPlan } from '../../core/whatIf/planMoved.ts';
 import { LatestOnly } from '../../workers/latestOnly.ts';
@@ -55,7 +55,8 @@ export function useMoved(
   const history = kept.key === key ? kept : beginHistory(key);
   const asking = useRef<LatestOnly<AsFound, MovedPlan | null> | null>(null);
 
-  useEffect(() => {
+  // Before the moves are given to it, below.
+  useLayoutEffect(() => {
     if (!isStanding) return;
     const { record, poseId, side, rules, level } = request;
     const opened = openPlanInWorker(key, record, poseId, side, rules, level);

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { ChosenSchool, Person } from '../../core/person/person.ts';
+import type { ChosenSchool } from '../../core/person/person.ts';
 import { putSchool, type SchoolKey } from '../../data/schools.ts';
 import { showToast, showUndone } from '../shared/ui/toasts.ts';
 import { useWrite } from '../shared/useWrite.tsx';
@@ -11,15 +11,15 @@ interface SchoolChange {
   readonly told: ReactNode;
 }
 
-/** A change of the schools of a person, with its undo. */
-export function useSchoolChange({ id }: Person): SchoolChange {
+/** A change of the schools of a person or of the house, with its undo. */
+export function useSchoolChange(): SchoolChange {
   const { write, told } = useWrite();
   const change: SchoolChange['change'] = (key, school, words) => {
     write(async () => {
-      const before = await putSchool(id, key, school);
+      const before = await putSchool(key, school);
       const undo = (): void => {
         write(async () => {
-          await putSchool(id, key, before);
+          await putSchool(key, before);
           showUndone();
         });
       };

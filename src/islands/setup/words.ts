@@ -22,7 +22,7 @@ export const bandsView = {
 export const beside = {
   limitingJointMargins: 'Limiting joint and margins',
   orderWork: 'Order of work',
-  usesSchoolChosenFor: (person: string) => `Uses the school chosen for ${person}.`,
+  usesChosenSchool: 'Set up as a chosen school has it.',
   goodKnow: 'Good to know',
   changedForPerson: 'Changed for this person',
   withPerson: 'With this person',
@@ -37,8 +37,14 @@ export const beside = {
 
 export const chosenSchools = {
   because: (reason: string) => `, because ${reason}.`,
-  forWord: (person: string, rule: string, option: string, reason: string) =>
-    `For ${person}: ${rule} ${option}${reason} `,
+  line: (who: string, rule: string, option: string, reason: string) =>
+    `${who}: ${rule} ${option}${reason} `,
+  everybody: 'For everybody',
+  everybodyInPose: 'For everybody in this pose',
+  personEverywhere: (person: string) => `For ${person} in every pose`,
+  person: (person: string) => `For ${person}`,
+  overruled: 'Another choice below wins. ',
+  inStudio: 'change it in Studio',
   remove: 'remove it',
   removed: (rule: string) => `The school for ${rule.toLowerCase()} is removed.`,
 } as const;
@@ -228,14 +234,18 @@ export const schoolsView = {
   cannotHeld: 'cannot be held',
   margin: (joint: string, deg: number) => `${joint}, ${String(deg)}° margin`,
   yourDepth: (sentence: string) => `At your depth: ${sentence}`,
-  forPersonPose: 'For this person in this pose',
+  school: 'School',
+  forWhom: 'For whom',
+  personPose: (person: string) => `${person} in this pose`,
+  person: (person: string) => `${person} in every pose`,
+  housePose: 'everybody in this pose',
   cannotBeHeld: ' (cannot be held)',
   because: 'because',
   choose: 'Choose it',
   look: 'look at it',
   lookFirst: 'Look at it first',
-  chosen: (rule: string, option: string, person: string) =>
-    `${rule} ${option} is chosen for ${person}.`,
+  chosen: (rule: string, option: string, whom: string) =>
+    `${rule} ${option} is chosen for ${whom}.`,
   cannotBeHeldYet: (rule: string, option: string) =>
     `${rule} ${option} cannot be held by this person, so there would be no set-up.`,
   chooseAnyway: 'Choose it anyway',
@@ -299,7 +309,7 @@ export const sidesView = {
   limitedBy: (joint: string) => `limited by the ${joint}`,
 } as const;
 
-export const studioView = {
+export const largeStepView = {
   oneThingTime: (pose: string) => `${pose}, one thing at a time`,
   leg: (side: string) => `${side} leg`,
   of: (place: number, count: number) => `${String(place)} of ${String(count)}`,

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { drawThumbnail } from '../../core/drawing/thumbnail.ts';
+import { drawThumbnail, drawThumbnailFromAbove } from '../../core/drawing/thumbnail.ts';
 import type { Shape } from '../../core/drawing/shapes.ts';
 import { findStyle, SCREEN, toSvgAttributes } from '../../core/drawing/styles.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
@@ -33,13 +33,20 @@ const LINE_PX = 2;
 /** A set-up as a small figure beside its name, which says the same to those who do not see it. */
 export const Thumbnail = memo(function Thumbnail({
   setUp,
+  view = 'side',
   className,
 }: {
   setUp: SetUp;
+  view?: 'side' | 'above';
   className?: string;
 }) {
   const pose = findPose(setUp.pose) ?? findLyingPose(setUp.pose);
-  const drawing = pose === null ? null : drawThumbnail(pose, setUp);
+  const drawing =
+    pose === null
+      ? null
+      : view === 'above' && 'starts' in pose
+        ? drawThumbnailFromAbove(pose, setUp)
+        : drawThumbnail(pose, setUp);
   if (drawing === null) return null;
   return (
     <svg

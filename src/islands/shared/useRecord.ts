@@ -3,10 +3,11 @@ import { loadRecord, loadRecordWithHeld } from '../../data/people.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { reviseRecord } from '../../data/reviseRecord.ts';
 import { getUnit } from '../../data/settings.ts';
+import { getStudioForSetUps } from '../../data/studio.ts';
 import { whenOpen } from './whenOpen.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 
-/** A person who is loaded by a query, again whenever what is stored of them changes. */
+/** A person with where they practise, loaded again whenever what is stored of either changes. */
 function useLoaded(
   query: string,
   id: string | null,
@@ -14,8 +15,12 @@ function useLoaded(
 ): RevisedRecord | null | undefined {
   return useLiveQuery(
     whenOpen(async () => {
-      const record = id === null ? null : await load(id);
-      return record === null ? null : reviseRecord(query, record);
+      const [record, studio] = await Promise.all([
+        id === null ? null : load(id),
+        getStudioForSetUps(),
+      ]);
+      if (record === null) return null;
+      return reviseRecord(query, studio === undefined ? record : { ...record, studio });
     }),
     [id],
   );

@@ -23,10 +23,11 @@ const solve: SolveProgram = async (program) => {
 /** What is computed for a request, here or in a worker thread. */
 export const tasks = {
   setUp: ({ person, pose, side, rules, level, props, detail }: SetUpRequest): Result<SetUp> => {
-    const context = new PlanningContext(person);
+    const studio = props === undefined ? person.studio : { cupboard: props, schools: [] };
+    const context = new PlanningContext(studio === undefined ? person : { ...person, studio });
     return detail === 'quick'
       ? planSetUp(context, pose, side, rules, level)
-      : planInFull(context, pose, side, rules, level, props);
+      : planInFull(context, pose, side, rules, level);
   },
   classProps: ({ needs, props }: PropsFile): Promise<SharedProps | null> =>
     shareProps(needs, props, solve),

@@ -6,6 +6,7 @@ import {
   sayStanceRule,
 } from '../../../src/core/recipe/sheetFacts.ts';
 import { REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+import { withProps } from '../../../src/core/setup/withProps.ts';
 import { planPlain, settingOf } from '../../support/plan.ts';
 
 describe('how a stance compares with the rule', () => {
@@ -58,8 +59,8 @@ describe('what a set-up takes from the cupboard', () => {
   });
 
   it('says when it is not high enough, and nothing where no prop is needed', () => {
-    const setUp = planPlain(STIFF, 'pyramid');
-    expect(sayPropsShort(setUp, 'cm', []).join()).toMatch(/^Hand: the cupboard is .* too low\.$/);
+    const setUp = withProps(planPlain(STIFF, 'pyramid'), []);
+    expect(sayPropsShort(setUp, 'cm').join()).toMatch(/^Hand: the cupboard is .* too low\.$/);
     expect(sayPropsShort(planPlain(REFERENCE, 'warrior-two'), 'cm')).toEqual([]);
   });
 });

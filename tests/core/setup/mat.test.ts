@@ -15,6 +15,7 @@ function layStance(stance: number) {
   return layOnMat(
     CANONICAL_BODY,
     buildSkeleton(CANONICAL_BODY, standOn(0, ARM_OUT, null), posture),
+    { lengthCm: 183, widthCm: 66 },
   );
 }
 

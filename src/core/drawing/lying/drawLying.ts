@@ -1,5 +1,5 @@
 import { box, Scene, SCENES, VIEWS, type LyingOptions, type LyingScene } from './scene.ts';
-import { MAT_WIDTH_CM, MAT_LENGTH_CM } from '../../setup/mat.ts';
+import { findMat, USUAL_STUDIO } from '../../studio/studio.ts';
 import { toElevation } from '../view.ts';
 import type { Point, Drawing } from '../shapes.ts';
 import { lerp } from '../../geometry/vector.ts';
@@ -28,8 +28,9 @@ function drawBeforeWall(scene: Scene): void {
   const knee = scene.at('knee', 'front');
   const ankle = scene.at('ankle', 'back');
   // The mat lies with its short edge to the wall.
-  const half = MAT_WIDTH_CM / 2;
-  scene.shapes.push(box('mat', hips[0] - half, wallY - MAT_LENGTH_CM, hips[0] + half, wallY));
+  const mat = findMat(USUAL_STUDIO.cupboard);
+  const half = mat.widthCm / 2;
+  scene.shapes.push(box('mat', hips[0] - half, wallY - mat.lengthCm, hips[0] + half, wallY));
   if (support !== null && support > 0) {
     scene.put(box('prop', knee[0] - 11, knee[1] - 11, knee[0] + 11, knee[1] + 11));
   }

@@ -10,9 +10,9 @@ import { useUnit } from '../shared/useRecord.ts';
 import { MovedSentence } from './Moving.tsx';
 import type { MovedSetUp } from './useMoved.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
-import { studioView as say } from './words.ts';
+import { largeStepView as say } from './words.ts';
 
-interface StudioViewProps {
+interface LargeStepViewProps {
   pose: PoseDefinition | LyingPose;
   setUp: SetUp;
   moved: MovedSetUp;
@@ -22,7 +22,7 @@ interface StudioViewProps {
 }
 
 /** The set-up to be read from across the room: one thing at a time, moved on by any key a pedal sends. */
-export function StudioView({ pose, setUp, moved, step, onStep, onClose }: StudioViewProps) {
+export function LargeStepView({ pose, setUp, moved, step, onStep, onClose }: LargeStepViewProps) {
   const unit = useUnit();
   const dialog = useRef<HTMLDialogElement>(null);
   const next = useRef<HTMLButtonElement>(null);
@@ -83,7 +83,7 @@ export function StudioView({ pose, setUp, moved, step, onStep, onClose }: Studio
       </header>
       <div
         className="flex-1 content-center overflow-y-auto"
-        data-testid="studio-step"
+        data-testid="large-step"
         aria-live="polite"
       >
         <StepView step={current} />
@@ -145,7 +145,7 @@ function StepView({ step }: { step: WalkStep }) {
         <>
           <p
             className="mt-0 mb-6 max-w-none font-serif text-[clamp(6rem,20vw,15rem)] leading-none font-medium tabular-nums lining-nums"
-            data-testid="studio-digits"
+            data-testid="large-digits"
           >
             {step.line.value}
           </p>
