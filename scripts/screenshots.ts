@@ -63,7 +63,7 @@ async function noteSomething(page: Page): Promise<void> {
   await page.keyboard.press('PageDown');
   await page.waitForTimeout(500);
   await page.keyboard.press('PageDown');
-  await page.getByRole('button', { name: 'knee drifts in' }).click();
+  await page.locator('[data-testid=error-tile]').first().click();
   await page.getByText('Saved.').waitFor();
 }
 

@@ -22,8 +22,8 @@ const VIEWS: readonly { readonly view: ViewName; readonly words: string }[] = [
 export function PersonHeader({ person, here }: { person: Person; here: ViewName }) {
   const isHandedOver = useHandOver()?.lockedAt != null;
   return (
-    <div className="mb-[0.8rem] flex flex-wrap items-center gap-x-6 border-b border-hair font-serif text-[1.1rem] leading-none desk:pr-64 max-desk:pr-34 max-phone:gap-x-3 max-phone:pr-0 print:hidden max-tablet:in-[body:has([data-run])]:hidden">
-      <strong className="inline-flex min-h-11 items-center max-phone:max-w-44 max-phone:truncate">
+    <div className="mb-[0.8rem] flex flex-wrap items-center gap-x-6 border-b border-hair font-serif text-[1.1rem] leading-none desk:pr-82 max-desk:pr-52 max-phone:gap-x-3 max-phone:pr-0 print:hidden max-tablet:in-[body:has([data-run])]:hidden">
+      <strong className="inline-flex min-h-11 items-center max-phone:max-w-32 max-phone:truncate">
         {person.name}
       </strong>
       {!isHandedOver && (
