@@ -5,6 +5,7 @@ import { pathToFileURL } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { readPersonFile } from '../../src/core/formats/personFile.ts';
 import { PlanningContext } from '../../src/core/planning/planningContext.ts';
+import { USUAL_STUDIO } from '../../src/core/studio/studio.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 
 interface Example {
@@ -40,7 +41,7 @@ function makeScope(): Readonly<Record<string, unknown>> {
   const context = new PlanningContext(record);
   const planned = planSetUp(context, 'warrior-two', 'right');
   if (!planned.ok) throw new Error('the demo cannot be planned');
-  return { record, context, setUp: planned.value };
+  return { record, context, setUp: planned.value, studio: USUAL_STUDIO };
 }
 
 describe('the examples of the docstrings', () => {

@@ -56,7 +56,7 @@ function checkStudioFile(value: unknown): Result<Studio> {
  * @param studio with its unit
  * @returns JSON text
  * @example
- * JSON.parse(writeStudioFile(USUAL_STUDIO)).format // → "stillwater.studio"
+ * JSON.parse(writeStudioFile(studio)).format // → "stillwater.studio"
  */
 export const writeStudioFile = (studio: Studio): string =>
   `${JSON.stringify({ format: STUDIO_FORMAT, version: STUDIO_VERSION, ...studio }, null, 2)}\n`;

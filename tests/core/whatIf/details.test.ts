@@ -126,7 +126,7 @@ describe('schools side by side', () => {
 
   it('sets every option of every rule that the pose leaves open, the own choice first', () => {
     expect(new Set(schools.map((each) => each.rule))).toEqual(
-      new Set(['stance', 'backFoot', 'frontKnee', 'pelvisOpen']),
+      new Set(['stance', 'backFoot', 'frontKnee', 'pelvisOpen', 'openHeelLine']),
     );
     const stances = schools.filter((each) => each.rule === 'stance');
     expect(stances.map((each) => each.option)).toEqual([
