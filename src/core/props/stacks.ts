@@ -70,7 +70,7 @@ function pruneStacks(stacks: readonly Stack[]): Stack[] {
 /** The stacks of each cupboard by what they serve: a cupboard is asked about with every move of a hand. */
 const known = new WeakMap<readonly PropItem[], Map<Under, readonly Stack[]>>();
 
-/** What stands on the stack: a hand that bears weight, or something that these kinds serve. */
+/** What a stack supports: a hand that bears weight, or another part of the body with these kinds of prop. */
 type Under = 'hand' | readonly PropKind[];
 
 /**
@@ -78,7 +78,7 @@ type Under = 'hand' | readonly PropKind[];
  * Of many that are as high as one another the first twelve are enough.
  *
  * @param props what there is, never changed in place; no stack needs more of a kind than its count
- * @param under what stands on them
+ * @param under `hand`, or the kinds of prop that may support the part
  * @returns with their heights, cm
  */
 export function findStacks(props: readonly PropItem[], under: Under = 'hand'): readonly Stack[] {
