@@ -53,7 +53,7 @@ export function drawBar([x, y]: Point): Shape[] {
     line('bar', [x, y], [end, y]),
     line('bar', [x, y - 1.5], [x, y + 1.5]),
     line('bar', [end, y - 1.5], [end, y + 1.5]),
-    words('label', [x + 1, y - 1.2], '100 mm: if not, print again at 100 %.', SMALLEST_TEXT),
+    words('label', [x + 1, y - 1.9], '100 mm: if not, print again at 100 %.', SMALLEST_TEXT),
   ];
 }
 
