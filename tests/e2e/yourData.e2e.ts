@@ -34,7 +34,7 @@ test('everything is backed up by keys, restored in another browser, and opened b
   await page.keyboard.press('Enter');
   const file = await saving;
   await expect(
-    page.getByText(/^Done\. stillwater-.*\.zip\.age was read back and is complete: 8 people/),
+    page.getByText(/^Done\. stillwater-.*\.zip\.age was read back and is complete: 9 people/),
   ).toBeVisible();
   await expect(page.getByText(/^Last backup: /)).toBeVisible();
   const bytes = await bytesOf(file);
@@ -56,7 +56,7 @@ test('everything is backed up by keys, restored in another browser, and opened b
   await expectAccessible(empty);
   await empty.getByRole('button', { name: 'Restore everything' }).focus();
   await empty.keyboard.press('Enter');
-  await expect(empty.getByText('Restored: 8 people.')).toBeVisible();
+  await expect(empty.getByText('Restored: 9 people.')).toBeVisible();
   await empty.goto('/set-up?id=sanna-tveit&pose=triangle');
   await expect(empty.getByRole('img', { name: /Triangle/ }).first()).toBeVisible();
   await other.close();

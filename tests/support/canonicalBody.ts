@@ -47,6 +47,8 @@ export const ARM_OUT: ArmPlan = {
   bears: false,
   clearFrontFoot: null,
   mostAside: 0.15,
+  onHeight: 0,
+  elbowOutward: false,
 };
 
 /** Both feet flat, their heels this far apart, arms as given. */

@@ -1,9 +1,9 @@
 /**
- * Works out what a working writes: numbers, + − × /, brackets, roots, sin and cos of degrees.
+ * Works out what a working writes: numbers, + − × /, brackets, roots, sin and cos of degrees, acos to degrees.
  * A small recursive descent, so that the tests rest on nothing of the app's.
  */
 export function calcExpression(text: string): number {
-  const tokens = text.match(/\d+(?:\.\d+)?°?|sin|cos|√|[-−+×/()]/g) ?? [];
+  const tokens = text.match(/\d+(?:\.\d+)?°?|sin|acos|cos|√|[-−+×/()]/g) ?? [];
   let at = 0;
   const take = (): string => {
     const token = tokens[at];
@@ -20,6 +20,7 @@ export function calcExpression(text: string): number {
       return inner;
     }
     if (token === 'sin') return Math.sin((factor() * Math.PI) / 180);
+    if (token === 'acos') return (Math.acos(factor()) * 180) / Math.PI;
     if (token === 'cos') return Math.cos((factor() * Math.PI) / 180);
     if (token === '√') return Math.sqrt(factor());
     return Number.parseFloat(token);

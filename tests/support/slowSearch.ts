@@ -99,6 +99,7 @@ const CHOSEN: Readonly<Record<string, string>> = {
   backFoot: 'turned-in',
   pelvisOpen: 'as-hips-allow',
   pelvisWarriorOne: 'open',
+  pelvisReverseWarrior: 'level',
   frontKnee: 'stacked',
   triangleShape: 'long',
   pyramidStance: 'leg-length',

@@ -24,6 +24,16 @@ export const HIP_BONE_WIDTH_PER_STATURE = 0.14;
 export const EAR_ABOVE_SHOULDER_PER_STATURE = 0.118;
 export const NECK_ABOVE_SHOULDER_PER_STATURE = 0.052;
 
+/**
+ * Lower edge of a shoulder blade: below the shoulder line and half the chest's depth behind
+ * it, per stature, and outward as a share of half the shoulder width. Estimated, our choice.
+ */
+export const SHOULDER_BLADE = {
+  belowPerStature: 0.09,
+  chestDepthPerStature: 0.14,
+  outward: 0.6,
+} as const;
+
 /** An estimated length may be off by this share of itself (one standard error). Our choice. */
 export const ESTIMATE_ERROR_SHARE = 0.05;
 

@@ -114,6 +114,14 @@ function calcHandLoad({ centreOfMass, legs: { front }, arms }: Skeleton): number
   return (100 * (centreOfMass[0] - ball)) / Math.max(0.05, hand - ball);
 }
 
+/** Length of the arms beyond the height of their shoulders, on average. */
+function calcBelowReach({ arms: { front, back } }: Skeleton): number {
+  const lengthOfArm = ({ shoulder, elbow, wrist, palm }: Skeleton['arms']['front']): number =>
+    distance(shoulder, elbow) + distance(elbow, wrist) + distance(wrist, palm);
+  const beyond = (arm: Skeleton['arms']['front']): number => lengthOfArm(arm) - arm.shoulder[2];
+  return (beyond(front) + beyond(back)) / 2;
+}
+
 /** A flat foot's ankle rolls out this far before its outer edge is hard to keep down. Our choice. */
 const EASY_INVERSION = (35 * Math.PI) / 180;
 
@@ -245,6 +253,7 @@ const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   'hand-height': lengthOf('the hand above the mat', (s) =>
     Math.min(s.arms.front.palm[2], s.arms.back.palm[2]),
   ),
+  'shoulders-below-reach': lengthOf('the shoulders lower than the arms are long', calcBelowReach),
   'hand-load': { kind: 'percent', words: 'the weight on the hand', calc: calcHandLoad },
 };
 

@@ -1,11 +1,11 @@
-import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import { type PoseDefinition, restsOnProp } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import { drawFigure } from './figure.ts';
 import { line, type Point, type Shape } from './shapes.ts';
 import { getValue } from '../setup/setUp.ts';
-import { ON_THE_FLOOR_CM } from './prints.ts';
+import { isSeat, ON_THE_FLOOR_CM } from './prints.ts';
 import { labelled, mark, sideName, standing, type Sheet } from './sheetFrame.ts';
-import { drawStrap, drawSupports, hasWallAcross } from './supports.ts';
+import { drawStrap, drawSupports, HALF_HAND_PROP, HALF_SEAT, hasWallAcross } from './supports.ts';
 import { writeDegrees, writeSettable } from './units.ts';
 import { facesLongEdge, toElevation } from './view.ts';
 
@@ -39,8 +39,6 @@ export function drawElevation(sheet: Sheet, pose: PoseDefinition): Shape[] {
 const lowerHand = (setUp: SetUp): 'handLeft' | 'handRight' =>
   mark(setUp, 'handLeft')[2] < mark(setUp, 'handRight')[2] ? 'handLeft' : 'handRight';
 
-const HALF_HAND_PROP = 5.5;
-
 /** The props under the hands, as tall as they have to be; as wide as a block. One hides another close behind it. */
 function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
   const { setUp, view } = sheet;
@@ -48,9 +46,14 @@ function drawHandProps(sheet: Sheet, pose: PoseDefinition): Shape[] {
   if (height === null || height <= ON_THE_FLOOR_CM) return [];
   const [x] = toElevation(view, mark(setUp, lowerHand(setUp)));
   const others = (['front', 'back'] as const)
-    .filter((place) => pose.arms[place].reach === 'down')
+    .filter((place) => restsOnProp(pose.arms[place]))
     .map((place) => toElevation(view, mark(setUp, `hand${sideName(setUp, place)}`))[0])
     .filter((other) => Math.abs(other - x) > HALF_HAND_PROP);
+  if (isSeat(height)) {
+    const hands = [...others, x];
+    const middle = hands.reduce((sum, at) => sum + at, 0) / hands.length;
+    return [standing(middle, HALF_SEAT, height)];
+  }
   return [...others, x].map((at) => standing(at, HALF_HAND_PROP, height));
 }
 

@@ -2,6 +2,7 @@ import { type SheetOptions, type Sheet, mark, sideName, matMiddle } from './shee
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { type SetUp, getValue } from '../setup/setUp.ts';
 import { findView, toElevation } from './view.ts';
+import { isSeat } from './prints.ts';
 import { boxOfText } from './placement.ts';
 import type { Drawing, Shape } from './shapes.ts';
 
@@ -40,10 +41,20 @@ export function laySheet(
     view: findView(pose, setUp),
     options,
     mat: setUp.mat,
-    planY: planTop + setUp.mat.widthCm / 2,
+    planY: planTop + (planTop > 0 ? calcChairRoom(setUp) : 0) + setUp.mat.widthCm / 2,
     matFront: heelX + (getValue(setUp, 'front-heel-from-mat-edge') ?? 0),
     heelLine: heelY,
   };
+}
+
+/** A chair under a hand, or behind the back, may stand out over the edge of the mat by this, mm. */
+const CHAIR_ROOM = 18;
+const CHAIR_BEHIND_ROOM = 26;
+
+/** Room between elevation and plan for a chair that stands over the mat's edge. */
+function calcChairRoom(setUp: SetUp): number {
+  if (getValue(setUp, 'rail-height') !== null) return CHAIR_BEHIND_ROOM;
+  return isSeat(getValue(setUp, 'hand-height') ?? 0) ? CHAIR_ROOM : 0;
 }
 
 /**

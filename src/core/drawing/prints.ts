@@ -1,8 +1,8 @@
-import type { PoseDefinition } from '../poses/poseDefinition.ts';
+import { type PoseDefinition, restsOnProp } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
 import type { Point } from './shapes.ts';
 import { getValue } from '../setup/setUp.ts';
-import { mark, onPlan, sideName, type Sheet } from './sheetFrame.ts';
+import { mark, matMiddle, onPlan, sideName, type Sheet } from './sheetFrame.ts';
 
 /** A sole's outline seen from above, as shares of its length and its full width: heel, waist, ball and toes. */
 const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
@@ -99,7 +99,44 @@ function widthOfPrint(setUp: SetUp, place: 'front' | 'back'): number {
 /** A hand this high or lower rests on the floor itself, cm. */
 export const ON_THE_FLOOR_CM = 0.5;
 
-const BLOCK_ON_PLAN = { along: 15, across: 7.5 } as const;
+/** A block on its tallest face, seen from above, cm. */
+export const BLOCK_ON_PLAN = { along: 15, across: 7.5 } as const;
+/** A chair's seat seen from above, cm. Our drawing choice. */
+const SEAT_ON_PLAN = { along: 38, across: 40 } as const;
+/** A seat stands this far from the middle of a foot, cm. Our drawing choice. */
+const SEAT_FROM_FOOT = 7;
+/** A hand this high or higher rests on a seat: blocks are not stacked so high, cm. */
+const SEAT_FROM_CM = 38;
+
+/**
+ * Whether a hand so high rests on a seat and not on blocks.
+ *
+ * @param handCm height of the hand
+ * @returns true from about the height of a low chair on
+ */
+export const isSeat = (handCm: number): boolean => handCm >= SEAT_FROM_CM;
+
+/**
+ * A rectangle on the mat, seen from above.
+ *
+ * @param sheet what shapes are drawn from
+ * @param x its middle along the mat, cm
+ * @param y its middle across the mat, cm
+ * @param size cm
+ * @returns its corners, mm
+ */
+export const boxOnPlan = (
+  sheet: Sheet,
+  x: number,
+  y: number,
+  { along, across }: { readonly along: number; readonly across: number },
+): Point[] =>
+  [
+    [-1, -1],
+    [1, -1],
+    [1, 1],
+    [-1, 1],
+  ].map(([dx = 0, dy = 0]) => onPlan(sheet, x + (dx * along) / 2, y + (dy * across) / 2));
 
 /** A usual hand, laid flat along the mat, cm. Our drawing choice. */
 const HAND_ON_PLAN = { along: 18, across: 8, corners: 24 } as const;
@@ -108,6 +145,26 @@ const HAND_ON_PLAN = { along: 18, across: 8, corners: 24 } as const;
 interface HandPlace {
   readonly role: 'footprint hand' | 'prop';
   readonly points: Point[];
+}
+
+/** One seat: under both hands it may stand over the foot, under one it stands clear of it. */
+function drawSeat(sheet: Sheet, places: readonly ('front' | 'back')[]): HandPlace {
+  const { setUp } = sheet;
+  const hands = places.map((place) => mark(setUp, `hand${sideName(setUp, place)}`));
+  const mean = (axis: 0 | 1): number =>
+    hands.reduce((sum, hand) => sum + hand[axis], 0) / hands.length;
+  const [x, y] = [mean(0), mean(1)];
+  const front = sideName(setUp, 'front');
+  const [heel, toe] = [mark(setUp, `heel${front}`), mark(setUp, `toe${front}`)];
+  const isBesideFoot =
+    hands.length === 1 && x - SEAT_ON_PLAN.along / 2 < toe[0] && x > heel[0] - SEAT_ON_PLAN.along;
+  const clear = SEAT_ON_PLAN.across / 2 + SEAT_FROM_FOOT;
+  const away = y - heel[1];
+  const inner = (sheet.mat.widthCm - SEAT_ON_PLAN.across) / 2;
+  const middle = matMiddle(setUp);
+  const onMat = Math.max(middle - inner, Math.min(middle + inner, y));
+  const moved = isBesideFoot && Math.abs(away) < clear ? heel[1] + Math.sign(away) * clear : onMat;
+  return { role: 'prop', points: boxOnPlan(sheet, x, moved, SEAT_ON_PLAN) };
 }
 
 /**
@@ -121,19 +178,13 @@ export function findHandPlaces(sheet: Sheet, pose: PoseDefinition): HandPlace[] 
   const { setUp } = sheet;
   const height = getValue(setUp, 'hand-height');
   if (height === null) return [];
-  const places = (['front', 'back'] as const).filter((place) => pose.arms[place].reach === 'down');
+  const places = (['front', 'back'] as const).filter((place) => restsOnProp(pose.arms[place]));
+  if (isSeat(height)) return [drawSeat(sheet, places)];
   return places.map((place): HandPlace => {
     const [x, y] = mark(setUp, `hand${sideName(setUp, place)}`);
     const corner = (dx: number, dy: number): Point => onPlan(sheet, x + dx / 2, y + dy / 2);
     if (height > ON_THE_FLOOR_CM) {
-      const { along, across } = BLOCK_ON_PLAN;
-      const signs = [
-        [-1, -1],
-        [1, -1],
-        [1, 1],
-        [-1, 1],
-      ] as const;
-      return { role: 'prop', points: signs.map(([sx, sy]) => corner(sx * along, sy * across)) };
+      return { role: 'prop', points: boxOnPlan(sheet, x, y, BLOCK_ON_PLAN) };
     }
     const { along, across, corners } = HAND_ON_PLAN;
     const points = Array.from({ length: corners }, (_, i) => {

@@ -2,16 +2,23 @@ import { lerp } from '../geometry/vector.ts';
 import type { LandmarkCm } from '../skeleton/landmark.ts';
 import { LOOP_SHARE, SEAT_SHARE } from '../setup/supportSettings.ts';
 import { line, type Point, type Shape } from './shapes.ts';
+import { BLOCK_ON_PLAN, boxOnPlan, ON_THE_FLOOR_CM } from './prints.ts';
 import { getValue } from '../setup/setUp.ts';
 import { mark, onPlan, sideName, standing, type Sheet } from './sheetFrame.ts';
 import { toElevation } from './view.ts';
 
 /** Half the depth of a seat, half of a block, half of a knee pad, along the mat. Our drawing choice. */
-const HALF_SEAT = 19;
+export const HALF_SEAT = 19;
 const HALF_BLOCK = 3.75;
 const HALF_PAD = 9;
 /** Half the width of a seat across the mat. */
 const HALF_SEAT_ACROSS = 20;
+/** Half the width of a prop under a hand, as tall as it has to be. */
+export const HALF_HAND_PROP = 5.5;
+/** A chair behind a back: its posts, its rail and where its seat is, cm. Our drawing choice. */
+const POST = 3;
+const RAIL = 4;
+const SEAT_HEIGHT = 45;
 /** A wall is drawn up to this height where nothing reaches it. */
 const WALL_HEIGHT = 60;
 /** A shin up a wall is drawn this far from it. */
@@ -48,6 +55,18 @@ export function drawSupports({ setUp, view }: Sheet): Shape[] {
     shapes.push({ kind: 'polygon', role: 'prop', points });
   }
   const heelX = of('heel', 'front')[0];
+  const toes = value('heel-from-wall');
+  if (toes !== null) shapes.push(wallAt(heelX + toes, WALL_HEIGHT));
+  const rail = value('rail-height');
+  if (rail !== null) {
+    shapes.push(...drawChairBack(at([heelX + (value('chair-along') ?? 0), 0, 0])[0], rail));
+  }
+  const apart = value('blocks-apart');
+  const hand = value('hand-height') ?? 0;
+  if (apart !== null && hand > ON_THE_FLOOR_CM) {
+    const other = at([of('hand', 'front')[0] - apart, 0, 0])[0];
+    shapes.push(standing(other, HALF_HAND_PROP, hand));
+  }
   if (ahead !== null) {
     shapes.push(wallAt(heelX + ahead, Math.max(WALL_HEIGHT, of('hand', 'front')[2] + 15)));
   }
@@ -61,6 +80,27 @@ export function drawSupports({ setUp, view }: Sheet): Shape[] {
     shapes.push(wallAt(knee - offWall, shin[2] + 20));
   }
   return shapes;
+}
+
+/** A chair seen from behind its rail: two posts, the rail and the seat's edge. */
+function drawChairBack(x: number, rail: number): Shape[] {
+  const bar = (from: number, to: number, top: number, bottom: number): Shape => ({
+    kind: 'polygon',
+    role: 'prop',
+    points: [
+      [from, -bottom],
+      [from, -top],
+      [to, -top],
+      [to, -bottom],
+    ],
+  });
+  const [left, right] = [x - HALF_SEAT, x + HALF_SEAT];
+  return [
+    bar(left, left + POST, rail, 0),
+    bar(right - POST, right, rail, 0),
+    bar(left, right, rail, rail - RAIL),
+    bar(left, right, SEAT_HEIGHT, SEAT_HEIGHT - RAIL),
+  ];
 }
 
 /**
@@ -124,6 +164,36 @@ export function drawSupportsOnPlan(sheet: Sheet): Shape[] {
     const half = mat.widthCm / 2;
     return line('floor', [px, sheet.planY - half], [px, sheet.planY + half]);
   };
+  const toes = value('heel-from-wall');
+  if (toes !== null) shapes.push(across(heelX + toes));
+  const rail = value('chair-behind');
+  if (rail !== null) {
+    const railX = heelX + (value('chair-along') ?? 0);
+    const railY = heelY - inward * rail;
+    const corner = (dx: number, away: number): Point =>
+      onPlan(sheet, railX + dx, railY - inward * away);
+    const points = [
+      corner(-HALF_SEAT, 0),
+      corner(HALF_SEAT, 0),
+      corner(HALF_SEAT, 2 * HALF_SEAT_ACROSS),
+      corner(-HALF_SEAT, 2 * HALF_SEAT_ACROSS),
+    ];
+    shapes.push({ kind: 'polygon', role: 'prop', points });
+  }
+  const apart = value('blocks-apart');
+  if (apart !== null) {
+    const [handX, handY] = mark(setUp, `hand${front}`);
+    const backHeelY = mark(setUp, `heel${sideName(setUp, 'back')}`)[1];
+    const points = boxOnPlan(sheet, handX - apart, backHeelY + heelY - handY, BLOCK_ON_PLAN);
+    shapes.push({ kind: 'polygon', role: 'prop', points });
+  }
+  const besideFoot = value('foot-from-wall');
+  if (besideFoot !== null) {
+    const y = heelY - inward * (besideFoot + halfFoot(setUp));
+    shapes.push(
+      line('floor', onPlan(sheet, matFront, y), onPlan(sheet, matFront - mat.lengthCm, y)),
+    );
+  }
   const ahead = value('wall-ahead');
   if (ahead !== null && heelX + ahead <= matFront) shapes.push(across(heelX + ahead));
   const behind = value('wall-behind');

@@ -2,8 +2,9 @@ import type { Body } from '../body/body.ts';
 import type { Limits } from '../conditions/limits.ts';
 import type { Must, PoseTask } from '../conditions/poseTask.ts';
 import type { Side } from '../measures/protocol.ts';
-import type { PoseDefinition, Stage } from '../poses/poseDefinition.ts';
+import type { Place, PoseDefinition, Stage } from '../poses/poseDefinition.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
+import type { ArmPlan } from '../skeleton/arm.ts';
 import { toCanonicalBody } from '../skeleton/canonicalBody.ts';
 import { findSoleHeights } from '../skeleton/legOnLeg.ts';
 import type { Parts, Posture } from '../skeleton/posture.ts';
@@ -131,6 +132,7 @@ export function buildTask(
     ...(near === null ? [] : [near]),
     ...starts.filter((_, i) => pose.starts[i]!.again?.includes(stage) === true),
   ];
+  const armOf = (place: Place): ArmPlan => resolveArm(pose.arms[place], pose.handsOnCm ?? 0);
   const limitsOf = (kind: LimitKind): Limits =>
     toSolverLimits(ranges, kind, frontSide, pose, rules);
   const isShared = pose.trunkShares?.extension !== undefined;
@@ -155,7 +157,7 @@ export function buildTask(
           metresFromCm(pose.frontBallOnCm ?? 0),
         ),
         soleAt: pose.soleAt ?? 'shin',
-        arms: { front: resolveArm(pose.arms.front), back: resolveArm(pose.arms.back) },
+        arms: { front: armOf('front'), back: armOf('back') },
         straightKnee: {
           front: pose.straightLegs.includes('front') ? straight : null,
           back: pose.straightLegs.includes('back') ? straight : null,

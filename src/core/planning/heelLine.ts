@@ -1,4 +1,4 @@
-import { FIST_WIDTH_CM } from '../body/proportions.ts';
+import { FIST_WIDTH_CM, FOOT } from '../body/proportions.ts';
 import type { Body } from '../body/body.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
@@ -13,6 +13,31 @@ export interface HeelLine {
   /** Stance width, metres, + on the back leg's own side. */
   readonly width: (backFootYawRad: number) => number;
   readonly working: (backFootYawRad: number) => WorkingStep[];
+}
+
+/**
+ * The front foot at one long edge of the mat, the back toes at the other: the back foot turns out, so
+ * its heel stands farther in the more it is turned.
+ */
+function acrossTheMat(matWidthCm: number, body: Body): HeelLine {
+  const halfFootCm = cmFromMetres(body.footWidth) / 2;
+  const toTipCm = (FOOT.toe - FOOT.heelCentre) * cmFromMetres(body.footLength);
+  const widthOf = (yaw: number): number =>
+    matWidthCm - halfFootCm - Math.abs(toTipCm * Math.sin(yaw));
+  return {
+    rule: 'diagonal',
+    width: (yaw) => metresFromCm(widthOf(yaw)),
+    working: (yaw) => [
+      term('the mat’s width', matWidthCm.toFixed(2), matWidthCm, 'cm'),
+      term('less half the front foot', `-${halfFootCm.toFixed(2)}`, -halfFootCm, 'cm'),
+      term(
+        'less the back foot from heel to toes, by how far it turns out',
+        `-${toTipCm.toFixed(2)} × sin(${degreesFromRadians(yaw).toFixed(2)}°)`,
+        -toTipCm * Math.sin(yaw),
+        'cm',
+      ),
+    ],
+  };
 }
 
 const getRule = (pose: PoseDefinition, rules: HouseRules): HeelLine['rule'] =>
@@ -43,6 +68,7 @@ export function findHeelLine(pose: PoseDefinition, body: Body, rules: HouseRules
     working: () => [term(text, expression, cmFromMetres(metres), 'cm')],
   });
   const footCm = cmFromMetres(body.footLength);
+  if (pose.matWidthCm !== undefined) return acrossTheMat(pose.matWidthCm, body);
   switch (rule) {
     case 'heel-to-heel':
       return fixed(0, 'heel to heel: both heels on one line', '0');

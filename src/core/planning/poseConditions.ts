@@ -59,14 +59,17 @@ export function resolveWish(wish: WishDefinition, rules: HouseRules): Wish {
  * What an arm does, in metres.
  *
  * @param arm as the pose's data says it
+ * @param onCm what its hand stands on at least, cm; 0 = the floor
  * @returns what the solver takes
  */
-export function resolveArm(arm: ArmDefinition): ArmPlan {
+export function resolveArm(arm: ArmDefinition, onCm: number): ArmPlan {
   return {
     reach: arm.reach,
     bears: arm.bears === true,
     clearFrontFoot: arm.clearOfFrontFoot === true ? metresFromCm(HALF_BLOCK_CM) : null,
     mostAside: metresFromCm(arm.mostAsideCm ?? MOST_ASIDE_CM),
+    onHeight: metresFromCm(onCm),
+    elbowOutward: arm.elbowOutward === true,
   };
 }
 

@@ -6,7 +6,9 @@ import { onLegsOf, toStoredLevel, withLevel } from '../poses/level.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { resolveRules } from '../rules/chosenSchools.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
+import { USUAL_STUDIO } from '../studio/studio.ts';
 import { getReserve } from './reserve.ts';
+import { withStudio } from './withStudio.ts';
 
 /** What is asked for, with level, house rules and cautions filled in. */
 export interface Request {
@@ -48,7 +50,9 @@ export function makeRequest(
   const { person, held = [] } = record;
   const pose = withLevel(usual, level);
   const standing = legs === null ? pose : onLegsOf(pose, legs.pose);
-  const adapted = adapt(person, standing, resolveRules(record, usual.id, given));
+  const { cupboard } = record.studio ?? USUAL_STUDIO;
+  const inStudio = withStudio(standing, cupboard);
+  const adapted = adapt(person, inStudio, resolveRules(record, usual.id, given));
   return {
     record,
     pose: adapted.pose,

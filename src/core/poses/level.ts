@@ -37,9 +37,18 @@ export function findEasierLevels(
   const at = pose.levels.findIndex((each) => each.id === (id ?? USUAL_LEVEL));
   return pose.levels
     .slice(0, Math.max(0, at))
-    .filter(({ byChoice }) => byChoice !== true)
+    .filter(({ reachedBy }) => reachedBy === undefined)
     .reverse();
 }
+
+/**
+ * The ladder of a pose: its levels from easier to harder, without the variants.
+ *
+ * @param pose the pose's data
+ * @returns those that measures decide and those that practice does
+ */
+export const listLadder = ({ levels }: PoseDefinition): readonly LevelDefinition[] =>
+  levels.filter(({ reachedBy }) => reachedBy !== 'choice');
 
 /**
  * A pose as one of its levels does it; null is the pose itself.

@@ -67,7 +67,8 @@ export interface ArmDefinition {
    * `forward`: where the chest faces. `down`: plumb to a prop or the floor.
    * `on-back-leg`: toward the back knee, without weight. `folded`: palms at the breastbone.
    * `on-front-shin`: as low on the front shin as it comes. `elbow-on-front-thigh`: the
-   * forearm on the thigh. `behind-back`: wrapped behind the waist.
+   * forearm on the thigh. `on-front-thigh`: the palm on it. `forearm-down`: the elbow plumb to a
+   * prop or the floor, the forearm level ahead of it. `behind-back`: wrapped behind the waist.
    */
   readonly reach:
     | 'out'
@@ -79,6 +80,8 @@ export interface ArmDefinition {
     | 'folded'
     | 'on-front-shin'
     | 'elbow-on-front-thigh'
+    | 'on-front-thigh'
+    | 'forearm-down'
     | 'behind-back';
   /** A prop under this hand is kept clear of the front foot. */
   readonly clearOfFrontFoot?: boolean;
@@ -86,7 +89,30 @@ export interface ArmDefinition {
   readonly mostAsideCm?: number;
   /** This hand bears weight: it widens the base. */
   readonly bears?: boolean;
+  /** A bent elbow points to its own side of the trunk; without it, behind the chest. */
+  readonly elbowOutward?: boolean;
 }
+
+/**
+ * What the hands stand on, where a version names it instead of taking what fits.
+ * `chair`: its seat. `stacked-blocks`: one block on its broad face, another on its middle
+ * face on top. `low-block`: one on its broad face. `floor`: nothing.
+ */
+export type HandSurface = 'chair' | 'stacked-blocks' | 'low-block' | 'floor';
+
+export interface HandsOn {
+  readonly surface: HandSurface;
+  /** `straight`: the trunk stays as high as the arms need. `bent`: the elbows take up what is too high. */
+  readonly elbows: 'straight' | 'bent';
+}
+
+/**
+ * Whether an arm rests on a prop or the floor: its height is that of the hand's prop.
+ *
+ * @returns false for an arm in the air or on the body
+ */
+export const restsOnProp = ({ reach }: Pick<ArmDefinition, 'reach'>): boolean =>
+  reach === 'down' || reach === 'forearm-down';
 
 /**
  * What a pose is leant on or held with beside the hand's prop, each with a place or a
@@ -94,7 +120,11 @@ export interface ArmDefinition {
  * that faces the front. `wall-ahead`: at the palms. `wall-beside`: at arm's length
  * from the front leg's shoulder. `wall-at-shin`: behind a back shin that leans on it.
  * `strap-foot-to-thigh`: a loop round the back foot and
- * the front thigh. `bind-strap`: between the hands, found by trial.
+ * the front thigh. `bind-strap`: between the hands, found by trial. `wall-at-toes`: the
+ * front sole up it. `wall-at-foot`: along the mat, close to the standing foot.
+ * `chair-behind`: its rail under the lower shoulder blade. `second-block`: for the other
+ * side. `two-blocks`: how far apart both hands stand. `upper-hand-at-wall`: where it
+ * touches the wall behind.
  */
 export type SupportKind =
   | 'under-front-thigh'
@@ -106,7 +136,13 @@ export type SupportKind =
   | 'wall-beside'
   | 'wall-at-shin'
   | 'strap-foot-to-thigh'
-  | 'bind-strap';
+  | 'bind-strap'
+  | 'wall-at-toes'
+  | 'wall-at-foot'
+  | 'chair-behind'
+  | 'second-block'
+  | 'two-blocks'
+  | 'upper-hand-at-wall';
 
 export interface StartDefinition {
   readonly pelvisTurn: number;
@@ -147,8 +183,13 @@ export interface LevelDefinition {
   readonly name: string;
   /** For whom a level is that few people hold. */
   readonly forWhom?: string;
-  /** Arms, straps and walls that no measure decides: only opened when it is chosen. */
-  readonly byChoice?: true;
+  /**
+   * How a person comes to it; without it, it opens as soon as their measures allow it.
+   * `practice`: a step of the ladder that no measure decides: the record of sessions
+   * leads there, or the teacher. `choice`: a variant, neither easier nor harder than the
+   * rest: shown after the ladder and never proposed as a step.
+   */
+  readonly reachedBy?: 'practice' | 'choice';
   /**
    * Opened in place of the next harder level where that one's stance is shorter by this
    * share, or its hand needs a higher prop than this.
@@ -197,18 +238,26 @@ export interface PoseDefinition {
     readonly to: number;
     readonly start: number;
   } | null;
-  /** The ball of the front foot stands on a block this high, cm; its heel on the floor. */
+  /** The ball of the front foot stands this high on a block or a wall, cm; its heel on the floor. */
   readonly frontBallOnCm?: number;
   /** A sole on the front leg: at its ankle with the toes down, along its shin or along its thigh, never at the knee. */
   readonly soleAt?: 'ankle' | 'shin' | 'thigh';
   /** How far apart the heels stand across the mat, unless a rule says otherwise. */
   readonly heelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-width' | 'two-fists';
+  /** The feet stand on the mat's diagonal: the front foot at one long edge, the back toes at the other. */
+  readonly feetOnDiagonal?: true;
+  /** The mat that they stand on: `feetOnDiagonal` with this studio's cupboard, cm. */
+  readonly matWidthCm?: number;
   /** The front foot may step outward by up to this, cm. */
   readonly mostWidening?: number;
   readonly stance: ByRule<StanceDefinition>;
   /** A caution may shorten the stance that a rule sets to this share. */
   readonly stanceShare?: number;
   readonly arms: Readonly<Record<Place, ArmDefinition>>;
+  /** What the hands stand on; without it, the lowest thing that fits. */
+  readonly handsOn?: HandsOn;
+  /** Height that bent elbows let the hands stand on, cm: `handsOn` with this studio's cupboard. */
+  readonly handsOnCm?: number;
   readonly supports?: readonly SupportKind[];
   /** Shares of a measured trunk range that this pose may use; without it, all of it. */
   readonly trunkShares?: { readonly rotation?: number; readonly extension?: number };

@@ -56,4 +56,5 @@ export type QuantityId =
   | 'sole-height'
   | 'back-shin-lean'
   | 'hand-height'
+  | 'shoulders-below-reach'
   | 'hand-load';

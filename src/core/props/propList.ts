@@ -57,7 +57,16 @@ export const isFirmUnderHand = ({ kind, isFirm }: PropItem): boolean =>
 /** What a studio usually has. General knowledge, no source; a studio enters its own sizes once. */
 export const USUAL_PROPS: readonly PropItem[] = [
   { id: 'block', kind: 'block', name: 'Block', heightsCm: [7.5, 15, 23], lengthCm: null, count: 4 },
-  { id: 'chair', kind: 'chair', name: 'Chair', heightsCm: [45], lengthCm: null, count: 1 },
+  {
+    id: 'chair',
+    kind: 'chair',
+    name: 'Chair',
+    heightsCm: [45],
+    lengthCm: null,
+    count: 1,
+    railCm: 82,
+    depthCm: 40,
+  },
   {
     id: 'blanket',
     kind: 'blanket',

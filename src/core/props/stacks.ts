@@ -39,6 +39,34 @@ function mayStandOn(
   return (below.kind === 'chair' || below.kind === 'own') && top.kind === 'blanket';
 }
 
+/**
+ * The rails of chairs, bare and with folded blankets over them, lowest first.
+ *
+ * @param props what the studio has
+ * @returns none where no chair's rail is known
+ */
+export function findRails(props: readonly PropItem[]): readonly Stack[] {
+  const blankets = props
+    .filter(({ kind, count }) => kind === 'blanket' && count > 0)
+    .flatMap((each) => Array<PropItem>(Math.min(MOST_PIECES - 1, each.count)).fill(each))
+    .slice(0, MOST_PIECES - 1);
+  return props
+    .filter(({ kind, count, railCm }) => kind === 'chair' && count > 0 && railCm !== undefined)
+    .flatMap(({ id, name, railCm = 0 }) =>
+      [0, ...blankets.map((_, i) => i + 1)].map((many): Stack => {
+        const over = blankets.slice(0, many).map((each) => ({
+          id: each.id,
+          name: each.name,
+          heightCm: each.heightsCm[0] ?? 0,
+        }));
+        const rail = { id, name: `Rail of ${name.toLowerCase()}`, heightCm: railCm };
+        const heightCm = over.reduce((sum, each) => sum + each.heightCm, railCm);
+        return { props: [rail, ...over], heightCm };
+      }),
+    )
+    .toSorted((a, b) => a.heightCm - b.heightCm);
+}
+
 /** What may serve under each part of a body. Common practice, no source. */
 export const SERVES = {
   thigh: ['chair', 'blanket', 'bolster'],
@@ -140,16 +168,59 @@ const HALF_SETTABLE_CM = 0.25;
 /** A stack this much higher than needed is as good as one of that height. Our choice. */
 const HARDLY_HIGHER_CM = 2;
 
+/** Two straps that are joined lose this much to the join, cm. Common practice, no source. */
+const JOIN_CM = 15;
+
+/** One strap, or two that are joined. */
+export interface StrapLength {
+  readonly straps: readonly PropItem[];
+  readonly lengthCm: number;
+}
+
 /**
- * The shortest strap that is at least this long; null when none is.
+ * The shortest strap that is at least this long; where none is, the shortest two that are when they
+ * are joined.
  *
  * @param props what the studio has
  * @param lengthCm that is needed
- * @returns one of the props
+ * @returns null when no two straps make it
  */
-export function findStrap(props: readonly PropItem[], lengthCm: number): PropItem | null {
-  const straps = props
-    .filter((each) => each.kind === 'strap' && (each.lengthCm ?? 0) >= lengthCm)
-    .sort((a, b) => (a.lengthCm ?? 0) - (b.lengthCm ?? 0));
-  return straps[0] ?? null;
+export function findStrap(props: readonly PropItem[], lengthCm: number): StrapLength | null {
+  const straps = listStraps(props);
+  const shortest = (lengths: readonly StrapLength[]): StrapLength | null =>
+    lengths
+      .filter((each) => each.lengthCm >= lengthCm)
+      .toSorted((a, b) => a.lengthCm - b.lengthCm)[0] ?? null;
+  return shortest(straps.map(toLength)) ?? shortest(joinTwo(straps));
 }
+
+/**
+ * The longest that any one or two straps reach.
+ *
+ * @param props what the studio has
+ * @returns null when there is no strap
+ */
+export function findLongestStrap(props: readonly PropItem[]): StrapLength | null {
+  const straps = listStraps(props);
+  const lengths = [...straps.map(toLength), ...joinTwo(straps)];
+  return lengths.toSorted((a, b) => b.lengthCm - a.lengthCm)[0] ?? null;
+}
+
+/** Every strap, as often as the cupboard has it; two of each are enough. */
+const listStraps = (props: readonly PropItem[]): readonly PropItem[] =>
+  props
+    .filter(({ kind, lengthCm }) => kind === 'strap' && lengthCm !== null)
+    .flatMap((each) => Array<PropItem>(Math.min(2, each.count)).fill(each));
+
+const toLength = (strap: PropItem): StrapLength => ({
+  straps: [strap],
+  lengthCm: strap.lengthCm ?? 0,
+});
+
+const joinTwo = (straps: readonly PropItem[]): readonly StrapLength[] =>
+  straps.flatMap((one, i) =>
+    straps.slice(i + 1).map((other) => ({
+      straps: [one, other],
+      lengthCm: (one.lengthCm ?? 0) + (other.lengthCm ?? 0) - JOIN_CM,
+    })),
+  );

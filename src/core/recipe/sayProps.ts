@@ -1,6 +1,6 @@
 import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
-import type { HandProp, SupportProp } from '../setup/setUp.ts';
+import type { HandProp, Substitute, SupportProp } from '../setup/setUp.ts';
 
 const write = (cm: number, unit: LengthUnit): string => writeLength(metresFromCm(cm), unit, 1);
 
@@ -13,11 +13,12 @@ const write = (cm: number, unit: LengthUnit): string => writeLength(metresFromCm
  * @returns words, each sentence with its full stop
  */
 export function sayHandProp(
-  { stack, shortCm, aboveCm, elbowBendDeg, trunkLiftDeg }: HandProp,
+  { stack, shortCm, aboveCm, elbowBendDeg, trunkLiftDeg, substitute }: HandProp,
   unit: LengthUnit,
 ): string {
   if (stack === null) {
-    return `nothing in the cupboard is high enough: ${write(shortCm, unit)} too low.`;
+    const instead = substitute === undefined ? '' : saySubstitute(substitute, unit);
+    return `nothing in the cupboard is high enough: ${write(shortCm, unit)} too low${instead}.`;
   }
   if (stack.props.length === 0) return 'the floor.';
   const pieces = stack.props.map(
@@ -29,6 +30,12 @@ export function sayHandProp(
   return `${pieces.join(' on ')}${above}.${bends}${lifts}`;
 }
 
+/** “; nearest: Chair (45 cm), 6 cm short; or a low stool”. */
+function saySubstitute({ nearest, shortCm, improvised }: Substitute, unit: LengthUnit): string {
+  const near = nearest === null ? '' : `; nearest: ${nearest}, ${write(shortCm, unit)} short`;
+  return improvised === '' ? near : `${near}; or ${improvised}`;
+}
+
 /**
  * What serves a support or a strap.
  *
@@ -37,9 +44,12 @@ export function sayHandProp(
  * @returns words without a full stop
  */
 export function saySupportProp(
-  { name, neededCm, beyondCm }: SupportProp,
+  { name, neededCm, beyondCm, substitute }: SupportProp,
   unit: LengthUnit,
 ): string {
-  if (name === null) return `nothing in the cupboard makes ${write(neededCm, unit)}`;
+  if (name === null) {
+    const none = `nothing in the cupboard makes ${write(neededCm, unit)}`;
+    return substitute === undefined ? none : `${none}${saySubstitute(substitute, unit)}`;
+  }
   return beyondCm >= 0.5 ? `${name}, ${write(beyondCm, unit)} more than needed` : name;
 }

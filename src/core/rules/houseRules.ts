@@ -10,6 +10,7 @@ interface Choices {
   readonly openHeelLine: 'heel-to-arch' | 'heel-to-heel' | 'hip-width';
   readonly pelvisOpen: 'as-hips-allow' | 'square';
   readonly pelvisWarriorOne: 'open' | 'square';
+  readonly pelvisReverseWarrior: 'level' | 'may-drop';
   readonly backFoot: 'parallel' | 'turned-in' | 'natural';
   readonly frontKnee: 'stacked' | 'may-pass';
   readonly twist: 'by-pose' | 'hip-first' | 'pelvis-fixed' | 'full';
@@ -70,6 +71,7 @@ export const DEFAULT_RULES: HouseRules = {
   openHeelLine: 'heel-to-arch',
   pelvisOpen: 'as-hips-allow',
   pelvisWarriorOne: 'open',
+  pelvisReverseWarrior: 'level',
   backFoot: 'turned-in',
   backFootDeg: null,
   frontKnee: 'stacked',

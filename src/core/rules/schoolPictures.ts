@@ -13,6 +13,7 @@ const PICTURES: Readonly<Partial<Record<SchoolRule, SchoolPicture>>> = {
   openHeelLine: { pose: 'warrior-two', view: 'above' },
   pyramidStance: { pose: 'pyramid', view: 'side' },
   pelvisOpen: { pose: 'warrior-two', view: 'above' },
+  pelvisReverseWarrior: { pose: 'reverse-warrior', view: 'side' },
   pelvisWarriorOne: { pose: 'warrior-one', view: 'above' },
   backFoot: { pose: 'warrior-two', view: 'above' },
   frontKnee: { pose: 'warrior-two', view: 'side' },

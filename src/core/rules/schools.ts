@@ -38,6 +38,10 @@ export const SCHOOLS = {
     name: 'Pelvis in Warrior I',
     options: { open: 'open, heel down', square: 'square to the front' },
   },
+  pelvisReverseWarrior: {
+    name: 'Pelvis in reverse warrior',
+    options: { level: 'near level', 'may-drop': 'the front side may drop' },
+  },
   backFoot: {
     name: 'Back foot',
     options: {

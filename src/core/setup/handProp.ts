@@ -3,7 +3,11 @@ import { PER_STATURE } from '../body/proportions.ts';
 import type { PropItem } from '../props/propList.ts';
 import { findNearestAbove, findStacks, FLOOR } from '../props/stacks.ts';
 import type { HandProp, SetUp } from './setUp.ts';
+import { nameStack } from './supportProps.ts';
 
+/** Common practice, no source. */
+const IMPROVISED_UNDER_HAND =
+  'a stool, a low table or a window sill that does not tip; enter it in Studio and mark it firm under a hand';
 /** An elbow takes up this much height; beyond it the trunk comes up. Our choice. */
 const MOST_FOR_ELBOW_CM = 8;
 const { upperArm, forearm, hand } = PER_STATURE;
@@ -35,7 +39,15 @@ export function findHandProp(setUp: SetUp, props: readonly PropItem[]): HandProp
   const stack = findNearestAbove(stacks, neededCm);
   const none = { aboveCm: 0, elbowBendDeg: 0, trunkLiftDeg: 0, shortCm: 0 };
   if (stack === null) {
-    return { ...none, neededCm, stack, shortCm: toTenths(neededCm - highest.heightCm) };
+    const shortCm = toTenths(neededCm - highest.heightCm);
+    const nearest = highest.props.length === 0 ? null : nameStack(highest);
+    return {
+      ...none,
+      neededCm,
+      stack,
+      shortCm,
+      substitute: { nearest, shortCm, improvised: IMPROVISED_UNDER_HAND },
+    };
   }
   const { landmarks } = setUp;
   const sides = ['Left', 'Right'] as const;

@@ -1,5 +1,5 @@
 import { distance } from '../geometry/vector.ts';
-import { PLACES, type Place } from '../poses/poseDefinition.ts';
+import { PLACES, type Place, restsOnProp } from '../poses/poseDefinition.ts';
 import { cmFromMetres } from '../units/brands.ts';
 import { chainToShoulder, link } from './chain.ts';
 import type { Setting } from './setUp.ts';
@@ -18,7 +18,7 @@ export function calcHandSettings({
   canonicalBody,
   limitSteps: limits,
 }: SolvedPose): Setting[] {
-  const hands = PLACES.filter((place) => pose.arms[place].reach === 'down');
+  const hands = PLACES.filter((place) => restsOnProp(pose.arms[place]));
   const [first] = hands;
   if (first === undefined) {
     if (pose.arms.front.reach !== 'on-front-shin') return [];

@@ -76,6 +76,6 @@ export function describeLevel(
   if (status === 'failed') {
     return { ...common, status: 'needs-more', needs: findNeeds(request, solved) };
   }
-  if (level.byChoice === true) return { ...common, status: 'by-choice', needs: [] };
+  if (level.reachedBy !== undefined) return { ...common, status: level.reachedBy, needs: [] };
   return { ...common, status: status === 'degraded' ? 'nearly' : 'ready', needs: [] };
 }

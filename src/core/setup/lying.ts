@@ -6,7 +6,6 @@ import {
   cm,
   cmTerm,
   f,
-  HIP_CENTRE_LYING,
   support,
   DEG,
   kneeSupport,
@@ -39,7 +38,7 @@ const FORMS: Readonly<Record<LyingFormId, (n: LyingNumbers) => Setting[]>> = {
       'bolster-height',
       'floor',
       'raised-hip',
-      cmTerm('beside the hip', f(HIP_CENTRE_LYING), HIP_CENTRE_LYING),
+      cmTerm('beside the hip', f(n.hipLying), n.hipLying),
     ),
   ],
   'lying-revolved-side-angle': (n) => {
@@ -50,7 +49,7 @@ const FORMS: Readonly<Record<LyingFormId, (n: LyingNumbers) => Setting[]>> = {
         'bolster-height',
         'floor',
         'hip-on-the-front-side',
-        cmTerm('along the hip', f(HIP_CENTRE_LYING), HIP_CENTRE_LYING),
+        cmTerm('along the hip', f(n.hipLying), n.hipLying),
       ),
       support(
         'head-support',

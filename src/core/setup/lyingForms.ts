@@ -7,7 +7,6 @@ import {
   f,
   kneeSupport,
   backHeelBlock,
-  HIP_CENTRE_LYING,
   deg,
   degTerm,
 } from './lyingNumbers.ts';
@@ -59,7 +58,7 @@ export function bentKneeForm(n: LyingNumbers): Setting[] {
       cmTerm('less ankle to heel of the front foot', f(-ankleBack), -ankleBack),
     ),
     kneeSupport(n),
-    backHeelBlock(),
+    backHeelBlock(n),
   ];
 }
 
@@ -103,7 +102,7 @@ export function straightForm(n: LyingNumbers): Setting[] {
       'back-heel-mark',
       cmTerm('leg length', f(n.legLength), n.legLength),
     ),
-    backHeelBlock(),
+    backHeelBlock(n),
   ];
 }
 
@@ -117,7 +116,7 @@ export function handToFoot(n: LyingNumbers): Setting[] {
   const angle = n.range('straight-leg-raise');
   const sole = n.leg + n.ankle;
   const along = sole * Math.cos(angle * DEG) + n.trunk;
-  const up = HIP_CENTRE_LYING + sole * Math.sin(angle * DEG);
+  const up = n.hipLying + sole * Math.sin(angle * DEG);
   const toSole = Math.hypot(along, up);
   const gap = Math.max(0, toSole - n.reach);
   return [

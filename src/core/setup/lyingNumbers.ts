@@ -7,13 +7,7 @@ import { type WorkingStep, term } from '../planning/working.ts';
 import type { Setting } from './setUp.ts';
 import type { SettingId } from './settingKinds.ts';
 import { makeSetting } from './makeSetting.ts';
-import { HALF_THIGH_CM } from '../body/proportions.ts';
-
-/** Height of a hip centre above the floor when lying, cm. Our modelling choice. */
-export const HIP_CENTRE_LYING = 9;
-
-/** Half the depth of an ankle, cm. Our modelling choice. */
-const HALF_ANKLE = 4;
+import { FOOT, HALF_THIGH_CM, HIP_CENTRE } from '../body/proportions.ts';
 
 /** A support lower than this is none, cm. */
 const NO_SUPPORT_UNDER = 2;
@@ -37,6 +31,8 @@ export interface LyingNumbers {
   readonly ankle: number;
   readonly foot: number;
   readonly hips: number;
+  /** A hip centre above the floor, lying on the back. */
+  readonly hipLying: number;
   readonly legLength: number;
   readonly trunk: number;
   readonly reach: number;
@@ -67,6 +63,8 @@ export function readNumbers(body: Body, ranges: PlanningRanges, side: Side): Lyi
     ankle: cm(body.ankleHeight),
     foot: cm(body.footLength),
     hips: cm(body.hipCentreDistance),
+    // Of the pelvis's depth, what lies behind the hip centres.
+    hipLying: cm(body.pelvisDepth) - HIP_CENTRE.behind * cm(body.hipBoneWidth),
     legLength: cm(body.legLength[side]),
     trunk: cm(body.trunk),
     reach: cm(body.armReach[side]),
@@ -139,6 +137,15 @@ export function support(id: SettingId, from: string, to: string, ...terms: Worki
 }
 
 /**
+ * A hip centre above the floor, lying on the back.
+ *
+ * @param n one person's numbers
+ * @returns a line of a sum, cm
+ */
+export const hipAboveFloor = ({ hipLying }: LyingNumbers): WorkingStep =>
+  cmTerm('hip centre above the floor, from the pelvis’s depth', f(hipLying), hipLying);
+
+/**
  * The thigh stops short of the floor line by what the hip opening lacks.
  *
  * @param n one person's numbers
@@ -150,7 +157,7 @@ export function kneeSupport(n: LyingNumbers): Setting {
     'knee-support',
     'floor',
     'front-thigh',
-    cmTerm('hip centre above the floor', f(HIP_CENTRE_LYING), HIP_CENTRE_LYING),
+    hipAboveFloor(n),
     cmTerm(
       'thigh rising by what is missing of the opening',
       `${f(n.thigh)} × cos(${f(opening)}°)`,
@@ -161,15 +168,20 @@ export function kneeSupport(n: LyingNumbers): Setting {
 }
 
 /**
- * A block that holds the back heel as high as the hip lies.
+ * A block under the back of the back heel that holds its ankle as high as the hip lies.
  *
+ * @param n one person's numbers
  * @returns the setting
  */
-export const backHeelBlock = (): Setting =>
-  cm(
+export const backHeelBlock = (n: LyingNumbers): Setting =>
+  support(
     'back-heel-block',
     'floor',
     'back-heel',
-    cmTerm('hip centre above the floor', f(HIP_CENTRE_LYING), HIP_CENTRE_LYING),
-    cmTerm('less half the ankle’s depth', f(-HALF_ANKLE), -HALF_ANKLE),
+    hipAboveFloor(n),
+    cmTerm(
+      'less the ankle’s centre above the back of its heel',
+      `-${f(FOOT.ankle)} × ${f(n.foot)}`,
+      -FOOT.ankle * n.foot,
+    ),
   );

@@ -164,7 +164,7 @@ function planFittingLevel(
     const before = plan(logged.level ?? USUAL_LEVEL);
     if (before.kind !== 'planned' || before.setUp.status !== 'failed') return before;
   }
-  const levels = pose.levels.filter(({ byChoice }) => byChoice !== true);
+  const levels = pose.levels.filter(({ reachedBy }) => reachedBy === undefined);
   const [easiest = USUAL_LEVEL] = levels.map(({ id }) => id);
   const tried: Tried[] = [];
   let degraded: PlanResult | null = null;

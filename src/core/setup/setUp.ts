@@ -59,8 +59,11 @@ export interface LevelReport {
   readonly name: string;
   /** For whom it is, where few people hold it; null = for anybody. */
   readonly forWhom: string | null;
-  /** `by-choice`: arms, straps or walls that no measure decides. */
-  readonly status: 'ready' | 'nearly' | 'needs-more' | 'by-choice';
+  /**
+   * `practice`: it fits, and the record of sessions or the teacher leads there. `choice`: a
+   * variant that fits, neither easier nor harder.
+   */
+  readonly status: 'ready' | 'nearly' | 'needs-more' | 'practice' | 'choice';
   /** What would make it ready; empty when it is. */
   readonly needs: readonly LevelNeed[];
 }
@@ -156,6 +159,8 @@ export interface HandProp {
   readonly trunkLiftDeg: number;
   /** With nothing high enough: how far the highest stack stays below, cm. */
   readonly shortCm: number;
+  /** The same as a substitute. */
+  readonly substitute?: Substitute;
 }
 
 /** What of a cupboard serves a support or a strap of a set-up. */
@@ -166,6 +171,18 @@ export interface SupportProp {
   readonly name: string | null;
   /** How far it goes beyond what is needed, cm. */
   readonly beyondCm: number;
+  /** Where nothing serves. */
+  readonly substitute?: Substitute;
+}
+
+/** What comes nearest to a prop that the cupboard does not have. */
+export interface Substitute {
+  /** null = nothing of that kind at all. */
+  readonly nearest: string | null;
+  /** How much lower or shorter that is, cm. */
+  readonly shortCm: number;
+  /** What any house has that would do. */
+  readonly improvised: string;
 }
 
 /** One pose set up for one person and side: the same object for screen, file, endpoint and test. */

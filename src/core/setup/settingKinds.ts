@@ -30,7 +30,9 @@ interface SettingKind {
   readonly isLarge?: true;
   readonly byHand?: ByHand;
   /** Props that may give it; the nearest at or above is the easier side. */
-  readonly servedBy?: readonly PropItem['kind'][] | 'strap';
+  readonly servedBy?: readonly PropItem['kind'][] | 'strap' | 'rail';
+  /** What any house has that would do where the cupboard has nothing. Common practice, no source. */
+  readonly improvised?: string;
   readonly needsWall?: true;
 }
 
@@ -121,12 +123,14 @@ export const SETTING_KINDS = [
   kind({
     id: 'knee-support',
     servedBy: SERVES.lyingLimb,
+    improvised: 'a firm cushion, or towels folded together',
     say: (value, raw, to) =>
       raw < 0.5 ? 'no support under the knee' : `support ${value} high under the ${to}`,
   }),
   kind({
     id: 'back-heel-block',
     servedBy: SERVES.lyingLimb,
+    improvised: 'a firm cushion, or towels folded together',
     say: (value) => `block ${value} high under the back heel`,
   }),
   kind({
@@ -193,25 +197,46 @@ export const SETTING_KINDS = [
         ? 'and on the foot’s line'
         : `and ${value} to the ${raw > 0 ? 'little-toe' : 'big-toe'} side of the foot’s line`,
   }),
+  kind({
+    id: 'elbow-bend',
+    say: (value, _raw, to) =>
+      to === 'forearm-on-its-support'
+        ? `forearm on it, elbow bent ${value}`
+        : `that elbow bent ${value}`,
+  }),
+  kind({ id: 'hands-apart', say: (value) => `hands ${value} apart` }),
+  kind({
+    id: 'second-block-in',
+    say: (value, raw) =>
+      raw < 0.5 ? 'both blocks under their shoulders' : `second block ${value} farther in`,
+  }),
+  kind({
+    id: 'blocks-apart',
+    say: (value) => `a block for each side, ${value} apart along the mat`,
+  }),
   kind({ id: 'hand-up-shin', say: (value) => `hand on the shin, ${value} above the ankle` }),
   kind({
     id: 'thigh-support',
     servedBy: SERVES.thigh,
+    improvised: 'a low stool with a folded blanket on it',
     say: (value) => `seat ${value} high under the front thigh`,
   }),
   kind({
     id: 'heel-wedge',
     servedBy: SERVES.heel,
+    improvised: 'a mat or towel rolled tightly',
     say: (value) => `wedge ${value} high under the back heel`,
   }),
   kind({
     id: 'front-ball-block',
     servedBy: SERVES.ball,
+    improvised: 'a mat rolled tightly, against a wall',
     say: (value) => `block ${value} high under the ball of the front foot`,
   }),
   kind({
     id: 'knee-pad',
     servedBy: SERVES.kneeOnMat,
+    improvised: 'a folded towel, or the mat folded twice',
     say: (value) => `pad ${value} thick under the back knee`,
   }),
   kind({
@@ -225,12 +250,49 @@ export const SETTING_KINDS = [
     say: (value) => `wall ${value} ahead of the front heel`,
   }),
   kind({
+    id: 'heel-from-wall',
+    needsWall: true,
+    say: (value) => `front heel ${value} from the wall, toes up it`,
+  }),
+  kind({ id: 'ball-up-wall', say: (value) => `ball of the front foot ${value} up the wall` }),
+  kind({
+    id: 'foot-from-wall',
+    needsWall: true,
+    say: (value) => `outer edge of the standing foot ${value} from the wall`,
+  }),
+  kind({
+    id: 'upper-hand-height',
+    needsWall: true,
+    say: (value) => `upper hand ${value} up the wall`,
+  }),
+  kind({
+    id: 'upper-hand-along',
+    say: (value, raw) => `${value} ${raw < 0 ? 'behind' : 'ahead of'} the front heel`,
+  }),
+  kind({
+    id: 'rail-height',
+    servedBy: 'rail',
+    improvised: 'a wall behind the back in its place',
+    say: (value) => `chair behind the back, its rail ${value} above the mat`,
+  }),
+  kind({ id: 'chair-behind', say: (value) => `that rail ${value} behind the front foot’s line` }),
+  kind({
+    id: 'chair-along',
+    say: (value, raw) =>
+      `under the lower shoulder blade, ${value} ${raw < 0 ? 'behind' : 'ahead of'} the front heel`,
+  }),
+  kind({
     id: 'wall-beside',
     needsWall: true,
     say: (value) => `wall ${value} to the standing side of the foot’s line`,
   }),
   kind({ id: 'loop-length', say: (value) => `strap loop ${value} long in all` }),
-  kind({ id: 'strap-to-own', servedBy: 'strap', say: (value) => `a strap of at least ${value}` }),
+  kind({
+    id: 'strap-to-own',
+    servedBy: 'strap',
+    improvised: 'a belt or a long scarf',
+    say: (value) => `a strap of at least ${value}`,
+  }),
   kind({
     id: 'pelvis-turn',
     say: (value) => `pelvis turned ${value} toward the front leg`,
@@ -238,11 +300,13 @@ export const SETTING_KINDS = [
   kind({
     id: 'bolster-height',
     servedBy: SERVES.head,
+    improvised: 'a folded towel',
     say: (value) => `bolster ${value} high along the hip`,
   }),
   kind({
     id: 'head-support',
     servedBy: SERVES.head,
+    improvised: 'a folded towel',
     say: (value, raw) =>
       raw < 0.5 ? 'nothing under the head' : `blanket ${value} high under the head`,
   }),
@@ -250,6 +314,7 @@ export const SETTING_KINDS = [
   kind({
     id: 'strap-length',
     servedBy: 'strap',
+    improvised: 'a belt or a long scarf',
     say: (value, raw) =>
       raw < 0.5 ? 'no strap: the hand reaches' : `strap of ${value} there and back`,
   }),
@@ -262,11 +327,13 @@ export const SETTING_KINDS = [
   kind({
     id: 'seat-height',
     servedBy: SERVES.lyingLimb,
+    improvised: 'a firm cushion, or towels folded together',
     say: (value, raw) => (raw < 0.5 ? 'sitting on the floor' : `seat ${value} high`),
   }),
   kind({
     id: 'bind-strap',
     servedBy: 'strap',
+    improvised: 'a belt or a long scarf',
     say: (value) => `strap between the hands, ${value} to begin with`,
   }),
   kind({ id: 'pelvis-level', say: null }),

@@ -4,6 +4,7 @@ import { calcFeetSettings, calcMatMarks } from './feetSettings.ts';
 import { calcKneeSetting, calcAngleSettings, calcShapeSettings } from './shapeSettings.ts';
 import { standsOnBentBackKnee } from '../poses/poseDefinition.ts';
 import { calcHandSettings } from './handSettings.ts';
+import { calcElbowSetting } from './handSupportSettings.ts';
 import { calcSupportSettings } from './supportSettings.ts';
 
 /**
@@ -21,6 +22,7 @@ export function calcSettings(solved: SolvedPose): Setting[] {
     ...calcAngleSettings(solved),
     ...calcShapeSettings(solved),
     ...calcHandSettings(solved),
+    ...calcElbowSetting(solved),
     ...calcSupportSettings(solved),
     ...calcMatMarks(solved),
   ];

@@ -2,15 +2,16 @@ import { HALF_THIGH_CM } from '../body/proportions.ts';
 import { distance, lerp } from '../geometry/vector.ts';
 import { otherSide } from '../measures/protocol.ts';
 import type { SupportKind } from '../poses/poseDefinition.ts';
-import { KNEE_PAD, LYING_ANKLE } from '../skeleton/foot.ts';
-import { findBonyPoints } from '../skeleton/bonyPoints.ts';
+import { KNEE_PAD } from '../skeleton/foot.ts';
 import { cmFromMetres } from '../units/brands.ts';
-import { chainToPelvis, chainToShoulder, link } from './chain.ts';
+import { link } from './chain.ts';
+import { HAND_SUPPORT_SETTINGS } from './handSupportSettings.ts';
 import { makeSetting } from './makeSetting.ts';
 import type { Setting } from './setUp.ts';
 import type { SolvedPose } from './solved.ts';
 import { calcLoop, calcStrapToOwn } from './strap.ts';
-import { negate, plain, term } from '../planning/working.ts';
+import { plain, term } from '../planning/working.ts';
+import { WALL_SETTINGS } from './wallSettings.ts';
 
 /** A seat carries the thigh at its middle. Our choice. */
 export const SEAT_SHARE = 0.5;
@@ -18,8 +19,6 @@ export const SEAT_SHARE = 0.5;
 export const LOOP_SHARE = 0.12;
 /** A strap between the hands, to begin the trial with, cm. Common practice, no source. */
 const BIND_STRAP_CM = 60;
-/** A back at a wall keeps its standing foot at least this far from it, cm. Common practice, no source. */
-const LEAST_FROM_WALL_CM = 5;
 
 function calcThighSupport({ skeleton, canonicalBody, limitSteps: limits }: SolvedPose): Setting[] {
   const { foot, knee, hip } = skeleton.legs.front;
@@ -48,65 +47,6 @@ function calcBallBlock({ skeleton }: SolvedPose): Setting[] {
 const calcKneePad = (): Setting[] => [
   makeSetting('knee-pad', 'cm', 'mat', 'back-knee', [plain('pad', cmFromMetres(KNEE_PAD))], []),
 ];
-
-/**
- * How far the standing foot stands from a wall that the back of the pelvis touches: from
- * its heel when the wall is behind a pelvis that faces the front, from its outer edge
- * when it runs along the mat.
- */
-function calcWallBehind({
-  pose,
-  skeleton,
-  canonicalBody,
-  limitSteps: limits,
-}: SolvedPose): Setting[] {
-  const { sacrum } = findBonyPoints(canonicalBody, skeleton);
-  const { foot } = skeleton.legs.front;
-  const { pelvisCentre } = skeleton.posture;
-  const facesFront = pose.pelvisFaces === 'front';
-  const axis = facesFront ? 0 : 1;
-  const toSacrum = [
-    ...chainToPelvis(skeleton, axis),
-    link('pelvis centre to the sacrum', pelvisCentre, sacrum, axis),
-  ].map(negate);
-  const start = facesFront
-    ? negate(link('heel to ankle', foot.heel, foot.ankle, 0))
-    : plain('less half the foot’s width', -cmFromMetres(canonicalBody.footWidth / 2));
-  const terms = [start, ...toSacrum];
-  const reached = terms.reduce((sum, each) => sum + each.value, 0);
-  const missing = LEAST_FROM_WALL_CM - reached;
-  const room = missing > 0 ? [plain('so that the foot has room', missing)] : [];
-  const from = facesFront ? 'front-heel' : 'front-foot-edge';
-  return [makeSetting('wall-behind', 'cm', from, 'wall', [...terms, ...room], limits)];
-}
-
-function calcWallAhead({ skeleton, limitSteps: limits }: SolvedPose): Setting[] {
-  const { foot } = skeleton.legs.front;
-  const { front } = skeleton.arms;
-  const terms = [
-    link('heel to ankle', foot.heel, foot.ankle, 0),
-    ...chainToShoulder(skeleton, 'front', 0),
-    link('arm, ahead', front.shoulder, front.palm, 0),
-  ];
-  return [makeSetting('wall-ahead', 'cm', 'front-heel', 'wall', terms, limits)];
-}
-
-function calcWallBeside({ skeleton, canonicalBody, limitSteps: limits }: SolvedPose): Setting[] {
-  const terms = [
-    plain('arm, level to the side', cmFromMetres(canonicalBody.front.armReach)),
-    ...chainToShoulder(skeleton, 'front', 1).map(negate),
-  ];
-  return [makeSetting('wall-beside', 'cm', 'front-foot-line', 'wall', terms, limits)];
-}
-
-function calcWallAtShin({ skeleton, limitSteps: limits }: SolvedPose): Setting[] {
-  const { foot, knee } = skeleton.legs.back;
-  const terms = [
-    plain('wall to the ankle of the foot against it', cmFromMetres(LYING_ANKLE)),
-    link('back ankle to its knee along the mat', foot.ankle, knee, 0),
-  ];
-  return [makeSetting('back-knee-from-wall', 'cm', 'wall', 'back-knee', terms, limits)];
-}
 
 function calcFootToThighStrap({
   skeleton,
@@ -145,10 +85,8 @@ const CALC: Readonly<Record<SupportKind, (solved: SolvedPose) => Setting[]>> = {
   'heel-wedge': calcHeelWedge,
   'knee-pad': calcKneePad,
   'front-ball-block': calcBallBlock,
-  'wall-behind': calcWallBehind,
-  'wall-ahead': calcWallAhead,
-  'wall-beside': calcWallBeside,
-  'wall-at-shin': calcWallAtShin,
+  ...WALL_SETTINGS,
+  ...HAND_SUPPORT_SETTINGS,
   'strap-foot-to-thigh': calcFootToThighStrap,
   'bind-strap': calcBindStrap,
 };

@@ -25,6 +25,10 @@ export interface ArmPlan {
   readonly clearFrontFoot: number | null;
   /** That moves the hand from under its shoulder by at most this, metres. */
   readonly mostAside: number;
+  /** What a hand or forearm that rests on a prop stands on at least, metres; 0 = the floor. */
+  readonly onHeight: number;
+  /** Whether a bent elbow of a hand on a prop points to its own side, not behind the chest. */
+  readonly elbowOutward: boolean;
 }
 
 export interface ArmPose {
@@ -199,6 +203,43 @@ function restOnThigh(reach: number, chest: Rotation, shoulder: Vec3, leg: LegPos
   };
 }
 
+/** A palm on top of the front thigh, the elbow bent to its own side. */
+function restPalmOnThigh(
+  reach: number,
+  place: Place,
+  chest: Rotation,
+  shoulder: Vec3,
+  leg: LegPose,
+): ArmPose {
+  const onTop: Vec3 = [0, 0, HALF_THIGH_CM / CM_PER_METRE];
+  const bone = subtract(leg.knee, leg.hip);
+  const palm = addScaled(add(leg.hip, onTop), bone, THIGH_SHARES.wanted);
+  const miss = Math.max(0, distance(palm, shoulder) - reach);
+  const toward = normalise(subtract(palm, shoulder));
+  if (miss > 0) return { ...stretch(shoulder, toward, reach), miss };
+  return bendTo(shoulder, palm, reach, scale(chest.left, place === 'back' ? 1 : -1));
+}
+
+/**
+ * A forearm on a prop or the floor: the elbow plumb under its shoulder, or farther ahead where
+ * the shoulder is lower than the upper arm is long; the forearm level toward the mat's front.
+ */
+function restForearm(reach: number, shoulder: Vec3, least: number): ArmPose {
+  const upper = UPPER_SHARE * reach;
+  const height = Math.max(least, shoulder[2] - upper);
+  const drop = Math.min(upper, Math.abs(shoulder[2] - height));
+  const ahead = Math.sqrt(Math.max(0, upper * upper - drop * drop));
+  const elbow: Vec3 = [shoulder[0] + ahead, shoulder[1], height];
+  const along = (share: number): Vec3 => addScaled(elbow, [1, 0, 0], share * reach);
+  return {
+    shoulder,
+    elbow,
+    wrist: along(WRIST_SHARE - UPPER_SHARE),
+    palm: along(1 - UPPER_SHARE),
+    miss: 0,
+  };
+}
+
 const stretch = (shoulder: Vec3, toward: Vec3, reach: number): ArmPose => ({
   shoulder,
   elbow: addScaled(shoulder, toward, UPPER_SHARE * reach),
@@ -216,7 +257,7 @@ const stretch = (shoulder: Vec3, toward: Vec3, reach: number): ArmPose => ({
  * @param chest in the world
  * @param shoulder its centre, metres
  * @param legs that a hand may rest on or clear
- * @param least height of what stands under a hand that hangs down, metres
+ * @param least height of what stands under a hand or forearm that rests on it, metres
  * @returns joint centres, metres, world frame
  */
 export function poseArm(
@@ -229,6 +270,7 @@ export function poseArm(
   least = 0,
 ): ArmPose {
   const reach = limbOf(body, place).armReach;
+  const height = Math.max(least, plan.onHeight);
   switch (plan.reach) {
     case 'folded':
     case 'behind-back':
@@ -237,8 +279,15 @@ export function poseArm(
       return reachShin(reach, shoulder, legs.front);
     case 'elbow-on-front-thigh':
       return restOnThigh(reach, chest, shoulder, legs.front);
-    case 'down':
-      return hangDown(body, plan, reach, chest, shoulder, legs.front.foot, least);
+    case 'on-front-thigh':
+      return restPalmOnThigh(reach, place, chest, shoulder, legs.front);
+    case 'forearm-down':
+      return restForearm(reach, shoulder, height);
+    case 'down': {
+      const outward = scale(chest.left, place === 'back' ? 1 : -1);
+      const elbowTo = plan.elbowOutward ? outward : scale(chest.forward, -1);
+      return hangDown(body, plan, reach, elbowTo, shoulder, legs.front.foot, height);
+    }
     default: {
       const toward = findDirection(place, plan.reach, chest, shoulder, legs.back.knee);
       return stretch(shoulder, toward, reach);
@@ -251,7 +300,7 @@ function hangDown(
   body: CanonicalBody,
   plan: ArmPlan,
   reach: number,
-  chest: Rotation,
+  elbowTo: Vec3,
   shoulder: Vec3,
   frontFoot: FootPose,
   least: number,
@@ -260,5 +309,5 @@ function hangDown(
   const sidewaysSquared = (x - shoulder[0]) ** 2 + (y - shoulder[1]) ** 2;
   const drop = Math.sqrt(Math.max(0, reach * reach - sidewaysSquared));
   const palm: Vec3 = [x, y, Math.max(least, shoulder[2] - drop)];
-  return bendTo(shoulder, palm, reach, scale(chest.forward, -1));
+  return bendTo(shoulder, palm, reach, elbowTo);
 }

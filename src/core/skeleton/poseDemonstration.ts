@@ -181,7 +181,14 @@ export function poseDemonstration(body: Body, demo: Demonstration): Demonstrated
     poseArm(
       figure,
       at,
-      { reach: demo.arms ?? 'beside', bears: false, clearFrontFoot: null, mostAside: 0 },
+      {
+        reach: demo.arms ?? 'beside',
+        bears: false,
+        clearFrontFoot: null,
+        mostAside: 0,
+        onHeight: 0,
+        elbowOutward: false,
+      },
       chest,
       addScaled(chestCentre, chest.left, (at === 'back' ? 1 : -1) * figure.halfShoulders),
       legs,

@@ -1,6 +1,6 @@
 import type { Posture, Spine } from './posture.ts';
 import type { FeetPose, ContactPlan, BackEnd } from './contacts.ts';
-import type { Place } from '../poses/poseDefinition.ts';
+import { type Place, restsOnProp } from '../poses/poseDefinition.ts';
 import { type LegPose, poseLeg, poseKneelingLeg, poseLiftedLeg } from './leg.ts';
 import { poseLegOnLeg } from './legOnLeg.ts';
 import { type ArmPose, poseArm } from './arm.ts';
@@ -147,7 +147,7 @@ export function buildSkeleton(
   const armOf = (place: Place, least?: number): ArmPose =>
     poseArm(body, place, plans[place], chest, shoulders[place], legs, least);
   const arms = { front: armOf('front'), back: armOf('back') };
-  if (plans.front.reach === 'down' && plans.back.reach === 'down') {
+  if (restsOnProp(plans.front) && restsOnProp(plans.back)) {
     // One prop height serves both hands: the elbow of the lower shoulder bends.
     const [front, back] = [arms.front.palm[2], arms.back.palm[2]];
     if (front < back) arms.front = armOf('front', back);

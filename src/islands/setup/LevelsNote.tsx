@@ -42,7 +42,8 @@ const STATUS_WORDS: Readonly<Record<LevelReport['status'], string>> = {
   ready: 'ready',
   nearly: say.nearlyPartPoseFalls,
   'needs-more': say.notYet,
-  'by-choice': say.readyByChoice,
+  practice: say.readyByPractice,
+  choice: say.readyByChoice,
 };
 
 /** Every level from easier to harder: ready, or what it still needs. */

@@ -125,7 +125,8 @@ export const levelsNote = {
   forWord: (small: string, needs: string) => `For “${small}”, ${needs}.`,
   nearlyPartPoseFalls: 'nearly: part of the pose falls short',
   notYet: 'not yet',
-  readyByChoice: 'ready, by choice',
+  readyByPractice: 'fits; reached by practice',
+  readyByChoice: 'fits, if you choose it',
 } as const;
 
 export const movableSheet = {

@@ -105,7 +105,15 @@ describe('every level', () => {
   it.each(levels.map(([pose, level]) => [pose.id, level] as const))(
     '%s, %s: no two numbers meet, and what it is leant on is drawn where it stands',
     (poseId, level) => {
-      const measures = { ...SUPPLE, 'knee-flexion': 165, 'trunk-rotation': 75, 'hip-flexion': 145 };
+      const measures = {
+        ...SUPPLE,
+        'knee-flexion': 165,
+        'trunk-rotation': 75,
+        'hip-flexion': 150,
+        'straight-leg-raise': 145,
+        'hip-extension': 30,
+        'hip-adduction': 30,
+      };
       for (const side of ['left', 'right'] as const) {
         const setUp = planPlain(measures, poseId, side, {}, level);
         const drawing = drawSheet(findPose(poseId)!, setUp, { unit: 'cm', labelMm: 5 })!;

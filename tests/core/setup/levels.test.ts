@@ -81,7 +81,7 @@ describe('the level that fits', () => {
       for (const measures of [REFERENCE, SUPPLE]) {
         const { level } = open({ ...measures, 'knee-flexion': 150 }, id);
         const opened = levels.find((each) => each.id === (level ?? USUAL_LEVEL));
-        expect(opened?.byChoice, `${id}, ${String(level)}`).toBeUndefined();
+        expect(opened?.reachedBy, `${id}, ${String(level)}`).toBeUndefined();
       }
     }
   });

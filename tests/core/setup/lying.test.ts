@@ -12,9 +12,12 @@ describe('lying and seated forms', () => {
     expect(settingOf(setUp, 'hips-off-wall')).toBe(47);
     // 42 · sin 55° + √(82² − 40²) + 17 − 0.15 · 24.5
     expect(settingOf(setUp, 'heel-marks')).toBeCloseTo(34.4 + 71.58 + 17 - 3.68, 1);
-    // 9 + 42 · cos 55° − 8
-    expect(settingOf(setUp, 'knee-support')).toBeCloseTo(25.1, 1);
-    expect(settingOf(setUp, 'back-heel-block')).toBe(5);
+    // The hip bones 23.61 apart: pelvis 0.6 of that deep, the hip centre 0.19 of it behind its front.
+    const hip = (0.6 - 0.19) * (17 / 0.72);
+    // + 42 · cos 55° − 8
+    expect(settingOf(setUp, 'knee-support')).toBeCloseTo(hip + 24.09 - 8, 1);
+    // The ankle lies a quarter of the foot above the back of its heel.
+    expect(settingOf(setUp, 'back-heel-block')).toBeCloseTo(hip - 24.5 / 4, 1);
   });
 
   it('lying triangle stands the hips off the wall as high as straight legs hold them', () => {
@@ -37,7 +40,7 @@ describe('lying and seated forms', () => {
   it('a strap for the raised foot is there and back between sole and hand', () => {
     const setUp = planPlain(REFERENCE, 'lying-hand-to-foot');
     const along = 89 * Math.cos((85 * Math.PI) / 180) + 50;
-    const up = 9 + 89 * Math.sin((85 * Math.PI) / 180);
+    const up = (0.6 - 0.19) * (17 / 0.72) + 89 * Math.sin((85 * Math.PI) / 180);
     expect(settingOf(setUp, 'strap-length')).toBeCloseTo(2 * (Math.hypot(along, up) - 62), 0);
     expect(settingOf(setUp, 'door-frame-distance')).toBeCloseTo(
       82 * Math.cos((85 * Math.PI) / 180),

@@ -11,7 +11,10 @@ import { depthOf, distanceCm, markOf, planPlain, settingOf } from '../../support
 /** Supple enough for the most demanding levels. */
 const VERY_SUPPLE = {
   ...SUPPLE,
-  'hip-flexion': 145,
+  'hip-flexion': 150,
+  'straight-leg-raise': 145,
+  'hip-extension': 30,
+  'hip-adduction': 30,
   'trunk-rotation': 75,
   'knee-flexion': 158,
 };

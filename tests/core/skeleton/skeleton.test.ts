@@ -8,7 +8,14 @@ import { findBonyPoints } from '../../../src/core/skeleton/bonyPoints.ts';
 import type { ContactPlan } from '../../../src/core/skeleton/contacts.ts';
 import { distance } from '../../../src/core/geometry/vector.ts';
 
-const DOWN: ArmPlan = { reach: 'down', bears: false, clearFrontFoot: null, mostAside: 0.15 };
+const DOWN: ArmPlan = {
+  reach: 'down',
+  bears: false,
+  clearFrontFoot: null,
+  mostAside: 0.15,
+  onHeight: 0,
+  elbowOutward: false,
+};
 const DEG = Math.PI / 180;
 const contacts = (arms: ArmPlan = ARM_OUT): ContactPlan => standOn(0.17, arms);
 

@@ -88,19 +88,19 @@ export const chair: PoseDefinition = {
     {
       id: 'at-a-wall',
       name: 'Hips at a wall',
-      byChoice: true,
+      reachedBy: 'choice',
       changes: { supports: ['wall-behind'] },
     },
     {
       id: 'arms-down',
       name: 'Arms beside the trunk',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: { arms: { front: { reach: 'beside' }, back: { reach: 'beside' } } },
     },
     {
       id: 'arms-forward',
       name: 'Arms forward',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: { arms: { front: { reach: 'forward' }, back: { reach: 'forward' } } },
     },
     { id: USUAL_LEVEL, name: 'Arms up', changes: {} },

@@ -72,12 +72,33 @@ export const halfMoon: PoseDefinition = {
   },
   levels: [
     {
+      id: 'hand-on-a-chair',
+      name: 'Hand on a chair, its side to the wall',
+      reachedBy: 'practice',
+      changes: {
+        handsOn: { surface: 'chair', elbows: 'bent' },
+        supports: ['wall-behind'],
+      },
+    },
+    {
       id: 'at-a-wall',
       name: 'The back at a wall',
-      byChoice: true,
+      reachedBy: 'choice',
       changes: { supports: ['wall-behind'] },
     },
+    {
+      id: 'upper-hand-at-a-wall',
+      name: 'Back and upper hand at a wall',
+      reachedBy: 'choice',
+      changes: { supports: ['wall-behind', 'upper-hand-at-wall'] },
+    },
     { id: USUAL_LEVEL, name: 'Hand on a prop or the floor', changes: {} },
+    {
+      id: 'hand-on-the-floor',
+      name: 'Hand on the floor',
+      reachedBy: 'practice',
+      changes: { handsOn: { surface: 'floor', elbows: 'straight' } },
+    },
   ],
   easier: 'half moon with the back at a wall and the hand on a chair',
   guidance: {

@@ -2,6 +2,29 @@ import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
 
+const MUSTS: PoseDefinition['musts'] = [
+  { quantity: 'shoulder-inside-front-foot', atLeast: 0 },
+  { quantity: 'trunk-inside-front-knee', atLeast: 8 },
+  { quantity: 'front-knee-ahead-of-ankle', atLeast: -5, atMost: 8 },
+  { quantity: 'trunk-lean-along', atLeast: 0 },
+  { quantity: 'spine-flexion', atMost: 20 },
+  { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
+  { quantity: 'stance', atLeast: 20 },
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
+
+const WISHES: PoseDefinition['wishes'] = [
+  { quantity: 'pelvis-turn', goal: 0, sigma: 10 },
+  { quantity: 'front-knee-bend', goal: 90, sigma: 15 },
+  { quantity: 'trunk-lean-across', goal: 0, sigma: 8 },
+  { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
+];
+
+const FOREARMS: PoseDefinition['arms'] = {
+  front: { reach: 'forearm-down', bears: true },
+  back: { reach: 'forearm-down', bears: true },
+};
+
 export const lizard: PoseDefinition = {
   id: 'lizard',
   name: 'Lizard',
@@ -22,22 +45,8 @@ export const lizard: PoseDefinition = {
   },
   spineFlexionDeg: 20,
   supports: ['knee-pad'],
-  musts: [
-    { quantity: 'shoulder-inside-front-foot', atLeast: 0 },
-    { quantity: 'trunk-inside-front-knee', atLeast: 8 },
-    { quantity: 'front-knee-ahead-of-ankle', atLeast: -5, atMost: 8 },
-    { quantity: 'trunk-lean-along', atLeast: 0 },
-    { quantity: 'spine-flexion', atMost: 20 },
-    { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
-    { quantity: 'stance', atLeast: 20 },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
-  wishes: [
-    { quantity: 'pelvis-turn', goal: 0, sigma: 10 },
-    { quantity: 'front-knee-bend', goal: 90, sigma: 15 },
-    { quantity: 'trunk-lean-across', goal: 0, sigma: 8 },
-    { quantity: 'spine-side-bend', goal: 0, sigma: 5 },
-  ],
+  musts: MUSTS,
+  wishes: WISHES,
   eases: [
     { quantity: 'pelvis-level', goal: 0, sigma: 5 },
     { quantity: 'spine-rotation', goal: 0, sigma: 10 },
@@ -103,11 +112,33 @@ export const lizard: PoseDefinition = {
     supple: ['front hip flexion', 'spine flexion'],
   },
   levels: [
-    { id: USUAL_LEVEL, name: 'Back knee down', changes: {} },
+    { id: USUAL_LEVEL, name: 'Back knee down, hands on a prop', changes: {} },
+    {
+      id: 'forearms-on-a-prop',
+      name: 'Back knee down, forearms on a prop',
+      reachedBy: 'practice',
+      changes: { arms: FOREARMS },
+    },
+    {
+      id: 'chest-open',
+      name: 'One hand on the thigh, chest open',
+      reachedBy: 'choice',
+      changes: {
+        arms: { front: { reach: 'on-front-thigh' }, back: { reach: 'down', bears: true } },
+        musts: [...MUSTS, { quantity: 'front-arm-miss', atMost: 0 }],
+        wishes: [...WISHES, { quantity: 'chest-turned-to-front-leg', goal: 45, sigma: 30 }],
+      },
+    },
+    {
+      id: 'forearms-on-the-floor',
+      name: 'Back knee down, forearms on the floor',
+      reachedBy: 'practice',
+      changes: { arms: FOREARMS, handsOn: { surface: 'floor', elbows: 'straight' } },
+    },
     {
       id: 'knee-up',
-      name: 'Back knee up',
-      byChoice: true,
+      name: 'Back knee up, hands on a prop',
+      reachedBy: 'practice',
       changes: {
         backContact: 'ball',
         straightLegs: ['back'],
@@ -169,7 +200,11 @@ export const lizard: PoseDefinition = {
       },
     ],
     easier: ['hands on tall blocks', 'back knee down'],
-    harder: ['back knee up', 'forearms on the floor'],
+    harder: [
+      'forearms on the floor',
+      'back knee up',
+      'rolling onto the outer edge of the front foot',
+    ],
     inhale: [
       ['lengthen', 'the breastbone', 'forward'],
       ['widen', 'the shoulder blades', 'apart'],

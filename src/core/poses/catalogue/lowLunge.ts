@@ -58,6 +58,22 @@ export const lowLunge: PoseDefinition = {
   ],
   expected: null,
   levels: [
+    {
+      id: 'hands-on-blocks',
+      name: 'Hips over the back knee, hands on blocks',
+      reachedBy: 'practice',
+      changes: {
+        arms: {
+          front: { reach: 'down', clearOfFrontFoot: true, bears: true },
+          back: { reach: 'down', clearOfFrontFoot: true, bears: true },
+        },
+        wishes: [
+          { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
+          { quantity: 'trunk-lean-along', goal: 30, sigma: 20 },
+          { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
+        ],
+      },
+    },
     { id: USUAL_LEVEL, name: 'Hips over the back knee', changes: {} },
     {
       id: 'hips-forward',

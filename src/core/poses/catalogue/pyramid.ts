@@ -1,5 +1,15 @@
+import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
+
+/** So much lower than the arms are long the shoulders come down when elbows bend. Our choice. */
+const ELBOWS_BENT_CM = 5;
+
+const MUSTS: PoseDefinition['musts'] = [
+  { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+  { quantity: 'spine-flexion', atMost: 10 },
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
 
 export const pyramid: PoseDefinition = {
   id: 'pyramid',
@@ -32,11 +42,7 @@ export const pyramid: PoseDefinition = {
     front: { reach: 'down', clearOfFrontFoot: true },
     back: { reach: 'down', clearOfFrontFoot: true },
   },
-  musts: [
-    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-    { quantity: 'spine-flexion', atMost: 10 },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
+  musts: MUSTS,
   wishes: [
     { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
     // A long back neither rounds nor hollows to buy tilt.
@@ -74,7 +80,40 @@ export const pyramid: PoseDefinition = {
     stiff: ['front hip flexion', 'back ankle dorsiflexion'],
     supple: ['front hip flexion'],
   },
-  levels: [],
+  levels: [
+    {
+      id: 'hands-on-a-chair',
+      name: 'Hands on a chair',
+      reachedBy: 'practice',
+      changes: { handsOn: { surface: 'chair', elbows: 'straight' } },
+    },
+    {
+      id: 'hands-on-stacked-blocks',
+      name: 'Hands on stacked blocks',
+      reachedBy: 'practice',
+      changes: { handsOn: { surface: 'stacked-blocks', elbows: 'straight' } },
+    },
+    { id: USUAL_LEVEL, name: 'Hands on the lowest prop that fits', changes: {} },
+    {
+      id: 'hands-on-the-floor',
+      name: 'Hands on the floor',
+      reachedBy: 'practice',
+      changes: { handsOn: { surface: 'floor', elbows: 'straight' } },
+    },
+    {
+      id: 'elbows-bent',
+      name: 'Hands on the floor, elbows bent outward',
+      reachedBy: 'practice',
+      changes: {
+        arms: {
+          front: { reach: 'down', clearOfFrontFoot: true, elbowOutward: true },
+          back: { reach: 'down', clearOfFrontFoot: true, elbowOutward: true },
+        },
+        handsOn: { surface: 'floor', elbows: 'bent' },
+        musts: [...MUSTS, { quantity: 'shoulders-below-reach', atLeast: ELBOWS_BENT_CM }],
+      },
+    },
+  ],
   easier: 'lying pyramid',
   guidance: {
     gaze: 'At the front foot’s toes, or the shin.',

@@ -18,7 +18,11 @@ export const reverseWarrior: PoseDefinition = {
   arms: { front: { reach: 'up' }, back: { reach: 'on-back-leg' } },
   trunkShares: { extension: 0.5 },
   musts: [
-    { quantity: 'pelvis-level', atLeast: -10, atMost: 10 },
+    {
+      quantity: 'pelvis-level',
+      atLeast: -10,
+      atMost: { rule: 'pelvisReverseWarrior', options: { level: 10, 'may-drop': 30 } },
+    },
     { quantity: 'weight-inside-base', atLeast: 2 },
   ],
   wishes: [
@@ -29,7 +33,11 @@ export const reverseWarrior: PoseDefinition = {
   eases: [
     { quantity: 'pelvis-turn', goal: 90, sigma: 30 },
     { quantity: 'pelvis-tilt', goal: 0, sigma: 20 },
-    { quantity: 'pelvis-level', goal: 0, sigma: 5 },
+    {
+      quantity: 'pelvis-level',
+      goal: 0,
+      sigma: { rule: 'pelvisReverseWarrior', options: { level: 5, 'may-drop': 10_000 } },
+    },
     { quantity: 'spine-flexion', goal: 0, sigma: 20 },
   ],
   firstDepth: null,

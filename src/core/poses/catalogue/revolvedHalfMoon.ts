@@ -1,5 +1,20 @@
-import type { PoseDefinition } from '../poseDefinition.ts';
+import { USUAL_LEVEL } from '../level.ts';
+import type { DepthDefinition, PoseDefinition } from '../poseDefinition.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
+
+const LIFT: DepthDefinition = {
+  quantity: 'back-leg-lift',
+  words: 'lift of trunk and leg in one line',
+  easiest: 20,
+  textbook: 90,
+};
+
+const TURN: DepthDefinition = {
+  quantity: 'chest-turned-to-front-leg',
+  words: 'chest turned from facing the floor',
+  easiest: 5,
+  textbook: 90,
+};
 
 export const revolvedHalfMoon: PoseDefinition = {
   id: 'revolved-half-moon',
@@ -52,18 +67,8 @@ export const revolvedHalfMoon: PoseDefinition = {
       },
     },
   ],
-  firstDepth: {
-    quantity: 'back-leg-lift',
-    words: 'lift of trunk and leg in one line',
-    easiest: 20,
-    textbook: 90,
-  },
-  depth: {
-    quantity: 'chest-turned-to-front-leg',
-    words: 'chest turned from facing the floor',
-    easiest: 5,
-    textbook: 90,
-  },
+  firstDepth: LIFT,
+  depth: TURN,
   chestTarget: null,
   starts: [
     {
@@ -115,7 +120,38 @@ export const revolvedHalfMoon: PoseDefinition = {
       'spine side bend',
     ],
   },
-  levels: [],
+  levels: [
+    {
+      id: 'hand-on-a-chair',
+      name: 'Hand on a chair, its side to the wall',
+      reachedBy: 'practice',
+      changes: {
+        handsOn: { surface: 'chair', elbows: 'bent' },
+        supports: ['wall-at-foot'],
+      },
+    },
+    {
+      id: 'hands-on-two-blocks',
+      name: 'Both hands on props, chest nearly level',
+      reachedBy: 'practice',
+      changes: {
+        arms: { front: { reach: 'down', bears: true }, back: { reach: 'down', bears: true } },
+        depth: { ...TURN, textbook: 15 },
+        supports: ['two-blocks'],
+      },
+    },
+    { id: USUAL_LEVEL, name: 'Hand on a prop', changes: {} },
+    {
+      id: 'hand-on-the-floor',
+      name: 'Hand on the floor',
+      reachedBy: 'practice',
+      changes: {
+        // The trunk goes below level, and the leg rises with it.
+        firstDepth: { ...LIFT, textbook: 110 },
+        handsOn: { surface: 'floor', elbows: 'straight' },
+      },
+    },
+  ],
   easier: 'revolved half moon with the hand on a chair at the wall, or the lying crossed twist',
   guidance: {
     gaze: 'Down; up only when the twist rests.',

@@ -191,7 +191,7 @@ export const revolvedSideAngle: PoseDefinition = {
     {
       id: 'bind',
       name: 'Bind: strap by trial, start at 60 cm',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: {
         ...HEEL_UP,
         arms: { front: { reach: 'behind-back' }, back: { reach: 'behind-back' } },

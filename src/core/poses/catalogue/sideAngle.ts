@@ -111,7 +111,7 @@ export const sideAngle: PoseDefinition = {
   levels: [
     {
       ...SHIN_LEANING_BACK,
-      byChoice: true,
+      reachedBy: 'practice',
       changes: {
         restsOn: {
           pose: 'warrior-two',
@@ -132,14 +132,14 @@ export const sideAngle: PoseDefinition = {
     {
       id: 'on-a-chair',
       name: 'Front thigh on a chair',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: { supports: ['under-front-thigh'] },
     },
     { id: USUAL_LEVEL, name: 'Hand on a prop by the front foot', changes: {} },
     {
       id: 'half-bind',
       name: 'Half bind: the top hand behind the waist',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: {
         arms: {
           front: { reach: 'down', clearOfFrontFoot: true },
@@ -150,7 +150,7 @@ export const sideAngle: PoseDefinition = {
     {
       id: 'bind',
       name: 'Bind: strap by trial, start at 60 cm',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: {
         arms: { front: { reach: 'behind-back' }, back: { reach: 'behind-back' } },
         musts: [...MUSTS, { quantity: 'trunk-lean', atLeast: LEAST_LEAN_OF_BIND }],

@@ -58,7 +58,7 @@ export const tree: PoseDefinition = {
     {
       id: 'at-a-wall',
       name: 'A palm at a wall',
-      byChoice: true,
+      reachedBy: 'choice',
       changes: { supports: ['wall-beside'] },
     },
     { id: USUAL_LEVEL, name: 'Sole on the inner shin', changes: {} },

@@ -10,6 +10,8 @@ import {
 
 /** A block on its broad face. Common practice, no source. */
 const LOW_BLOCK_CM = 7.5;
+/** How far up a wall the ball of the front foot goes, its heel on the floor. Our choice. */
+const BALL_UP_WALL_CM = 11;
 
 const MUSTS: PoseDefinition['musts'] = [
   // 0.17 of the trunk's length across the mat is a lean of 9.8°.
@@ -103,6 +105,12 @@ export const triangle: PoseDefinition = {
   },
   levels: [
     {
+      id: 'hand-on-a-chair',
+      name: 'Hand on a chair',
+      reachedBy: 'practice',
+      changes: { handsOn: { surface: 'chair', elbows: 'straight' } },
+    },
+    {
       id: 'natural-feet',
       name: 'Both feet turned out naturally',
       changes: { frontFootYaw: { kind: 'held', at: -10 }, backFootYaw: { kind: 'held', at: 60 } },
@@ -118,22 +126,52 @@ export const triangle: PoseDefinition = {
     {
       id: 'at-a-wall',
       name: 'The back at a wall',
-      byChoice: true,
+      reachedBy: 'choice',
       changes: { supports: ['wall-behind'] },
     },
     {
       id: 'with-a-strap',
       name: 'Strap from the back foot round the front thigh',
-      byChoice: true,
+      reachedBy: 'choice',
       changes: { supports: ['strap-foot-to-thigh'] },
     },
     {
       id: 'ball-on-a-block',
       name: 'Ball of the front foot on a block',
-      byChoice: true,
+      reachedBy: 'choice',
       changes: { frontBallOnCm: LOW_BLOCK_CM, supports: ['front-ball-block'] },
     },
+    {
+      id: 'front-sole-up-a-wall',
+      name: 'Front sole up the wall',
+      reachedBy: 'choice',
+      changes: { frontBallOnCm: BALL_UP_WALL_CM, supports: ['wall-at-toes'] },
+    },
+    {
+      id: 'chair-behind',
+      name: 'Chair behind the back',
+      reachedBy: 'choice',
+      changes: { supports: ['chair-behind'] },
+    },
+    {
+      id: 'on-the-diagonal',
+      name: 'Feet on the mat’s diagonal',
+      reachedBy: 'choice',
+      changes: { feetOnDiagonal: true },
+    },
+    {
+      id: 'a-block-each-side',
+      name: 'A block on each side, to change sides on the spot',
+      reachedBy: 'choice',
+      changes: { supports: ['second-block'] },
+    },
     { id: USUAL_LEVEL, name: 'Hand on a prop', changes: {} },
+    {
+      id: 'hand-on-the-floor',
+      name: 'Hand on the floor',
+      reachedBy: 'practice',
+      changes: { handsOn: { surface: 'floor', elbows: 'straight' } },
+    },
   ],
   easier: 'triangle with the hand on a chair',
   guidance: {

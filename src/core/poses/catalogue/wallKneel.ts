@@ -1,5 +1,5 @@
 import { USUAL_LEVEL } from '../level.ts';
-import type { PoseDefinition } from '../poseDefinition.ts';
+import type { DepthDefinition, LevelDefinition, PoseDefinition } from '../poseDefinition.ts';
 import { STACKED_KNEE, STRAIGHT_AHEAD } from './schools.ts';
 
 const EASES: PoseDefinition['eases'] = [
@@ -9,6 +9,33 @@ const EASES: PoseDefinition['eases'] = [
   { quantity: 'spine-flexion', goal: 0, sigma: 20 },
   { quantity: 'front-knee-bend', goal: 90, sigma: 20 },
 ];
+
+const MUSTS: PoseDefinition['musts'] = [
+  ...STACKED_KNEE,
+  { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
+  { quantity: 'weight-inside-base', atLeast: 2 },
+];
+
+const HANDS_DOWN: PoseDefinition['arms'] = {
+  front: { reach: 'down', clearOfFrontFoot: true },
+  back: { reach: 'down', clearOfFrontFoot: true },
+};
+
+const RAISED: DepthDefinition = {
+  quantity: 'trunk-raised',
+  words: 'trunk raised from level',
+  easiest: 5,
+  textbook: 90,
+};
+/** Past upright by so much the shoulders come to the wall that the shin is on. Our choice. */
+const BACK_TO_WALL_DEG = 103;
+
+/** The back knee stands away from the wall, its foot against it. */
+const KNEE_OFF_WALL: LevelDefinition['changes'] = {
+  backContact: 'shin-leaning-on-wall',
+  eases: [...EASES, { quantity: 'back-shin-lean', goal: 0, sigma: 10 }],
+  supports: ['knee-pad', 'wall-at-shin'],
+};
 
 export const wallKneel: PoseDefinition = {
   id: 'wall-kneel',
@@ -25,18 +52,14 @@ export const wallKneel: PoseDefinition = {
   stance: { kind: 'free' },
   arms: { front: { reach: 'beside' }, back: { reach: 'beside' } },
   supports: ['knee-pad'],
-  musts: [
-    ...STACKED_KNEE,
-    { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
-    { quantity: 'weight-inside-base', atLeast: 2 },
-  ],
+  musts: MUSTS,
   wishes: [
     { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
     { quantity: 'trunk-lean-across', goal: 0, sigma: 5 },
   ],
   eases: EASES,
   firstDepth: null,
-  depth: { quantity: 'trunk-raised', words: 'trunk raised from level', easiest: 5, textbook: 90 },
+  depth: RAISED,
   chestTarget: null,
   starts: [
     {
@@ -65,23 +88,44 @@ export const wallKneel: PoseDefinition = {
   },
   levels: [
     {
-      id: 'knee-off-wall',
-      name: 'Knee away from the wall, hands on blocks',
+      id: 'blocks-by-the-front-foot',
+      name: 'Knee away from the wall, blocks by the front foot',
+      reachedBy: 'practice',
       changes: {
-        backContact: 'shin-leaning-on-wall',
-        eases: [...EASES, { quantity: 'back-shin-lean', goal: 0, sigma: 10 }],
-        arms: {
-          front: { reach: 'down', clearOfFrontFoot: true },
-          back: { reach: 'down', clearOfFrontFoot: true },
-        },
-        supports: ['knee-pad', 'wall-at-shin'],
+        ...KNEE_OFF_WALL,
+        arms: HANDS_DOWN,
+        musts: [...MUSTS, { quantity: 'hand-ahead', atLeast: -30 }],
       },
+    },
+    {
+      id: 'knee-off-wall',
+      name: 'Knee away from the wall, blocks under the shoulders',
+      changes: {
+        ...KNEE_OFF_WALL,
+        arms: HANDS_DOWN,
+      },
+    },
+    {
+      id: 'hands-free',
+      name: 'Knee away from the wall, hands free',
+      reachedBy: 'practice',
+      changes: KNEE_OFF_WALL,
     },
     {
       id: USUAL_LEVEL,
       name: 'Shin up the wall',
       forWhom: 'for knees that bend 150° or more, and a front hip that flexes 130° or more',
       changes: {},
+    },
+    {
+      id: 'back-on-the-wall',
+      name: 'Shin and back on the wall',
+      forWhom: 'for knees that bend until the heel touches the seat',
+      reachedBy: 'practice',
+      changes: {
+        musts: [...MUSTS, { quantity: 'hips-ahead-of-back-knee', atMost: 18 }],
+        depth: { ...RAISED, textbook: BACK_TO_WALL_DEG },
+      },
     },
   ],
   easier: 'low lunge',
@@ -139,7 +183,7 @@ export const wallKneel: PoseDefinition = {
   ],
   wayIn: [
     'Pad at the wall, hands on two blocks.',
-    'Slide the back knee to the pad, shin up the wall.',
+    'Slide the back knee to the pad, shin up the wall, a folded cloth between the foot and the wall.',
     'Step the front foot to its mark.',
     'Raise the trunk step by step.',
   ],

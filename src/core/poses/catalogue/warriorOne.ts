@@ -93,7 +93,7 @@ export const warriorOne: PoseDefinition = {
     {
       id: 'heel-on-a-wedge',
       name: 'Back heel on a wedge',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: {
         backHeelLift: { from: 8, to: 20, start: 12 },
         wishes: [...WISHES, { quantity: 'back-heel-lift', goal: 12, sigma: 3 }],

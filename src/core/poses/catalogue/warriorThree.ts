@@ -72,31 +72,41 @@ export const warriorThree: PoseDefinition = {
     {
       id: 'hands-at-a-wall',
       name: 'Palms at a wall ahead',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: {
         arms: { front: { reach: 'up' }, back: { reach: 'up' } },
         supports: ['wall-ahead'],
       },
     },
     {
-      id: 'hands-on-blocks',
-      name: 'Hands on two tall blocks',
-      byChoice: true,
+      id: 'hands-on-a-chair',
+      name: 'Hands on a chair',
+      reachedBy: 'practice',
       changes: {
         arms: { front: { reach: 'down', bears: true }, back: { reach: 'down', bears: true } },
+        handsOn: { surface: 'chair', elbows: 'bent' },
+      },
+    },
+    {
+      id: 'hands-on-blocks',
+      name: 'Hands on two tall blocks',
+      reachedBy: 'practice',
+      changes: {
+        arms: { front: { reach: 'down', bears: true }, back: { reach: 'down', bears: true } },
+        supports: ['two-blocks'],
       },
     },
     { id: USUAL_LEVEL, name: 'Arms along the trunk', changes: {} },
     {
       id: 'arms-out',
       name: 'Arms out to the sides',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: { arms: { front: { reach: 'out' }, back: { reach: 'out' } } },
     },
     {
       id: 'arms-forward',
       name: 'Arms in line with the trunk',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: { arms: { front: { reach: 'up' }, back: { reach: 'up' } } },
     },
   ],

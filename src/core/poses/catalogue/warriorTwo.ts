@@ -119,7 +119,7 @@ export const warriorTwo: PoseDefinition = {
     {
       id: 'on-a-chair',
       name: 'Front thigh on a chair',
-      byChoice: true,
+      reachedBy: 'practice',
       changes: { supports: ['under-front-thigh'] },
     },
     { id: USUAL_LEVEL, name: 'Front knee over its ankle', changes: {} },
