@@ -4,6 +4,7 @@ import { checkKept } from '../core/whatIf/keptSetUp.ts';
 import { DRAWS, planBands } from '../core/whatIf/planBands.ts';
 import { planInFull, planWithErrorBars } from '../core/whatIf/planInFull.ts';
 import type { OnProgress } from '../core/whatIf/progress.ts';
+import { planVersions } from '../core/whatIf/versions.ts';
 import { planRecheck } from '../core/whatIf/planRecheck.ts';
 import {
   findHeelLines,
@@ -73,6 +74,7 @@ const api = {
   ) => planBands(latest.of(record), poseId, side, rules, level, DRAWS, onProgress),
   planRecheck: withContext(planRecheck),
   compareSchools: withContext(compareSchools),
+  planVersions: withContext(planVersions),
   checkKept: withContext(checkKept),
   planSession,
   judgeSession,

@@ -8,6 +8,7 @@ import type { KeptCheck, KeptSetUp } from '../core/whatIf/keptSetUp.ts';
 import type { HeelLineMark, MovedPlan } from '../core/whatIf/planMoved.ts';
 import type { OnProgress } from '../core/whatIf/progress.ts';
 import type { Recheck } from '../core/whatIf/planRecheck.ts';
+import type { Versions } from '../core/whatIf/versions.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
 import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
@@ -210,6 +211,15 @@ export const compareSchoolsInWorker = (
     (remote) => remote.compareSchools(record, poseId, side, rules, level, proxy(onProgress)),
     signal,
   );
+
+/** Every level and variant of a pose for one person, and the one that is proposed. */
+export const planVersionsInWorker = (
+  record: RevisedRecord,
+  poseId: string,
+  side: Side,
+  rules: Partial<HouseRules>,
+): Promise<Result<Versions>> =>
+  drawing.ask((remote) => remote.planVersions(record, poseId, side, rules));
 
 export const checkKeptInWorker = (
   record: RevisedRecord,

@@ -89,7 +89,9 @@ export function adapt(person: Person, pose: PoseDefinition, rules: HouseRules): 
     const { caution, change, reason } = adaptation;
     const stanceShare = (adapted.pose.stanceShare ?? 1) * (adaptation.stanceShare ?? 1);
     const withMusts = { ...addMusts(adapted.pose, adaptation), stanceShare };
-    const excludes = adaptation.excludes?.includes(pose.id) === true;
+    const excludes =
+      adaptation.excludes?.includes(pose.id) === true ||
+      pose.supports?.some((each) => adaptation.excludesSupports?.includes(each)) === true;
     const swap = saySwap(pose);
     adapted = {
       pose: adaptation.armsBelowHead === true ? lowerArms(withMusts) : withMusts,

@@ -1,6 +1,6 @@
 import type { MeasureId } from '../measures/protocols/index.ts';
 import { standsOnBentBackKnee } from '../poses/poseDefinition.ts';
-import type { MustDefinition, PoseDefinition } from '../poses/poseDefinition.ts';
+import type { MustDefinition, PoseDefinition, SupportKind } from '../poses/poseDefinition.ts';
 import type { QuantityId } from '../poses/quantityId.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 
@@ -13,6 +13,8 @@ export interface Adaptation {
   readonly caution: string;
   /** Poses that are left out, by id. */
   readonly excludes?: readonly string[];
+  /** Versions that are left out: those that stand or lean on one of these. */
+  readonly excludesSupports?: readonly SupportKind[];
   /** House rules that change, whatever the teacher chose. */
   readonly rules?: Partial<HouseRules>;
   /** Share of every range kept in reserve, at least. */
@@ -128,6 +130,12 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     reserveOf: { measures: ['trunk-rotation'], share: 0.3 },
     change: 'No rounding, twists 30 % short of their end; no one-leg poses away from a wall.',
     reason: 'Rounded, loaded folds, end-range twists and falls are what break weak bone.',
+  },
+  {
+    caution: 'numb-feet',
+    excludesSupports: ['front-ball-block'],
+    change: 'No version with a hard block under a foot.',
+    reason: 'A numb foot does not feel a hard edge.',
   },
   {
     caution: 'hip-replacement-back',

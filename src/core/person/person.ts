@@ -166,10 +166,12 @@ export type PersonGiven = Pick<Person, 'id' | 'name' | 'experience'> &
 
 type CautionGiven = Pick<CautionEntry, 'id' | 'severity'> & Partial<CautionEntry>;
 
-/** A pose that was held in a logged session, and the level it was last held at. */
+/** A pose that was held in a logged session, and the level that the record leads to. */
 export interface HeldPose {
   readonly pose: string;
-  /** null = its usual one. */
+  /** Left out = of both. */
+  readonly side?: Side;
+  /** As it was last held, or as it was decided since; null = its usual one. */
   readonly level: string | null;
 }
 

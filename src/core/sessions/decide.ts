@@ -34,6 +34,7 @@ export function decide(judgement: Judgement, kind: VerdictKind, reason: string):
     choice: kind === verdict.kind ? 'accepted' : 'overruled',
     kind,
     held: offer?.held ?? used,
+    ...(offer?.level === undefined ? {} : { level: offer.level }),
     reason,
   };
 }

@@ -7,14 +7,17 @@ import type { Result } from '../problems/problem.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import { NOT_MOVED } from '../whatIf/planMoved.ts';
 import { PlanningContext } from '../planning/planningContext.ts';
-import type { SetUp } from '../setup/setUp.ts';
-import { planPose } from '../setup/planSetUp.ts';
+import { findSurfaceHeight } from '../planning/withStudio.ts';
+import { getValue, type SetUp } from '../setup/setUp.ts';
+import { USUAL_STUDIO } from '../studio/studio.ts';
+import { planPose, type Plan } from '../setup/planSetUp.ts';
 import { ENOUGH_TO_SPARE, judge, type Verdict } from './ladder.ts';
 import type { Hold } from './log.ts';
 import { withHeldPoses } from './heldPoses.ts';
 import { readSession, type LoggedHold } from './readSession.ts';
 import type { Session } from './session.ts';
 import { hasRoom, isBelowRecommended } from './spare.ts';
+import { takeLevelStep, type LevelStep } from './levelStep.ts';
 import { takeStep, type Step, type StepChange } from './step.ts';
 import { findLastHeld, toHolds } from './toHolds.ts';
 
@@ -26,6 +29,10 @@ export interface OfferedStep {
   /** What was held, and what would be: to be drawn. */
   readonly before: SetUp;
   readonly after: SetUp;
+  /** Another level of the pose, null = the usual one; left out = the same. */
+  readonly level?: string | null;
+  /** What closes the gap to that level; left out = the level stays. */
+  readonly closes?: string;
 }
 
 /** A verdict on one pose and side, with the steps that may be taken from what was held. */
@@ -61,6 +68,13 @@ const toOffer = (step: Step | null): OfferedStep | null =>
         before: step.before,
         after: step.setUp,
       };
+
+const toLevelOffer = (step: LevelStep | null): OfferedStep | null => {
+  const offer = toOffer(step);
+  return step === null || offer === null
+    ? null
+    : { ...offer, level: step.level, closes: step.closes };
+};
 
 /** The log with what the latest holds of a pose and side really had to spare. */
 function withRoom(
@@ -106,14 +120,24 @@ export function judgeSession(
     const isStandingPose = findPose(pose) !== null;
     const stale = isStandingPose && restsOnStale(context, pose, side, now);
     const roomy = isStandingPose && last !== null ? withRoom(context, log, last) : log;
-    const verdict = judge(roomy, { pose, side, isStale: stale });
+    const level = last === null ? null : (last.notes.level ?? last.plan.level);
     const plan =
       isStandingPose && last !== null
-        ? planPose(context, pose, side, last.plan.rules, last.plan.level)
+        ? planPose(context, pose, side, last.plan.rules, level)
         : null;
-    const step = (direction: 'easier' | 'further'): OfferedStep | null =>
-      plan?.kind === 'planned' ? toOffer(takeStep(plan, used ?? NOT_MOVED, direction)) : null;
+    const step = (direction: 'easier' | 'further'): OfferedStep | null => {
+      if (plan?.kind !== 'planned' || last === null) return null;
+      const within = toOffer(takeStep(plan, used ?? NOT_MOVED, direction));
+      const { rules } = last.plan;
+      const held = { pose, side, level, rules, at: last.at ?? now };
+      const next = (): OfferedStep | null =>
+        toLevelOffer(takeLevelStep(context, held, plan.setUp, direction));
+      const propFirst = direction === 'further' && isHeldUpByProp(plan);
+      return propFirst ? (next() ?? within) : (within ?? next());
+    };
     const [easier, further] = [step('easier'), step('further')];
+    const hasNextLevel = further?.level !== undefined;
+    const verdict = judge(roomy, { pose, side, isStale: stale, hasNextLevel });
     const goesOn = verdict.kind === 'go-on' || verdict.kind === 'keep';
     return {
       pose,
@@ -125,6 +149,18 @@ export function judgeSession(
     };
   });
   return { ok: true, value: judged };
+}
+
+/** A hand within this of its prop rests on it, cm. */
+const ON_ITS_PROP = 1;
+
+/** Whether the prop that a level names keeps the trunk up: going further means the next level, not deeper. */
+function isHeldUpByProp({ request: { pose, record }, setUp }: Plan): boolean {
+  const { handsOn } = pose;
+  const hand = getValue(setUp, 'hand-height');
+  if (handsOn?.elbows !== 'straight' || handsOn.surface === 'floor' || hand === null) return false;
+  const { cupboard } = record.studio ?? USUAL_STUDIO;
+  return hand <= findSurfaceHeight(handsOn.surface, cupboard) + ON_ITS_PROP;
 }
 
 /** A lying form is computed to fit what was measured: it goes no further by itself. */

@@ -30,6 +30,8 @@ export interface LadderContext {
   readonly side: Side;
   /** Measures that the pose rests on are older than they should be. */
   readonly isStale: boolean;
+  /** The next harder level fits this person, so that the end of this one is not the end. */
+  readonly hasNextLevel?: boolean;
 }
 
 /** Pain from here on stops the pose. Common practice, no source. */
@@ -53,7 +55,7 @@ const rangeErrors = (hold: Hold): readonly string[] =>
 const sayErrors = (ids: readonly string[]): string =>
   [...new Set(ids)].map((id) => findPoseError(id)?.words ?? id).join(', ');
 
-const isClean = (hold: Hold): boolean =>
+const isCleanHold = (hold: Hold): boolean =>
   hold.outcome === 'done' &&
   hold.errors.length === 0 &&
   painOf(hold) === 0 &&
@@ -136,10 +138,17 @@ function judgeEasing(latest: readonly Hold[]): Verdict | null {
   return facts.length === 0 ? null : { kind: 'ease', facts, remeasure: [] };
 }
 
-function judgeGoingOn(sessions: readonly (readonly Hold[])[]): Verdict {
+function judgeGoingOn(
+  sessions: readonly (readonly Hold[])[],
+  { hasNextLevel = false }: LadderContext,
+): Verdict {
   const recent = sessions.slice(0, CLEAN_SESSIONS);
   const [latest = []] = sessions;
-  const clean = recent.filter((session) => session.every(isClean)).length;
+  const level = latest[0]?.level ?? null;
+  // Each level is judged by itself: what was held at another one does not count.
+  const isClean = (session: readonly Hold[]): boolean =>
+    session.every((hold) => isCleanHold(hold) && hold.level === level);
+  const clean = recent.filter(isClean).length;
   const keep = (fact: string): Verdict => ({ kind: 'keep', facts: [fact], remeasure: [] });
   if (clean < CLEAN_SESSIONS) {
     return keep(
@@ -149,7 +158,7 @@ function judgeGoingOn(sessions: readonly (readonly Hold[])[]): Verdict {
   const spares = latest.map(({ toSpareDeg }) => toSpareDeg);
   if (spares.includes(null)) return keep('the joint margins are not known');
   const least = Math.min(...spares.map((each) => each ?? 0));
-  if (latest.some(({ isAtBound }) => isAtBound)) {
+  if (latest.some(({ isAtBound }) => isAtBound) && !(hasNextLevel && least >= ENOUGH_TO_SPARE)) {
     return keep('this is the deepest safe set-up: it changes only with a new measure');
   }
   if (latest.every(({ isBelowRecommended }) => isBelowRecommended === true)) {
@@ -218,6 +227,6 @@ export function judge(log: readonly Hold[], context: LadderContext): Verdict {
     judgePain(ofPose) ??
     (latest === undefined
       ? ({ kind: 'keep', facts: ['it has not been held yet'], remeasure: [] } as const)
-      : (judgeEasing(latest) ?? judgeGoingOn(own)));
+      : (judgeEasing(latest) ?? judgeGoingOn(own, context)));
   return { ...found, remeasure };
 }

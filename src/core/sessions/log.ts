@@ -26,6 +26,8 @@ export interface Hold {
   readonly at: string;
   readonly pose: string;
   readonly side: Side;
+  /** The pose's level or variant that was held; null = the usual one. */
+  readonly level: string | null;
   readonly outcome: 'done' | 'skipped' | 'swapped' | 'ended-early';
   /** Ids of sessions/errors.ts, or kept as they are. */
   readonly errors: readonly string[];

@@ -9,6 +9,7 @@ import type { AdaptedToday } from './today.ts';
 import type { Result } from '../problems/problem.ts';
 import { isMoved, planMoved, NOT_MOVED } from '../whatIf/planMoved.ts';
 import { findPose } from '../poses/catalogue/index.ts';
+import { FITTING_LEVEL } from '../poses/level.ts';
 import { planPose, planSetUp } from '../setup/planSetUp.ts';
 
 /** A set-up that was found for one side, and why it is this one. */
@@ -27,6 +28,10 @@ function findHeld(
 ): Pick<PlannedSide, 'moved' | 'why'> {
   const decision = findDecision(sessions, pose, side);
   if (decision === null) return { moved: null, why: [] };
+  if (decision.level !== undefined && !(holdsBack && decision.kind === 'go-on')) {
+    const way = decision.kind === 'go-on' ? 'harder' : 'easier';
+    return { moved: null, why: [`the next ${way} version, as decided`] };
+  }
   if (holdsBack && decision.kind === 'go-on') {
     const last = findLastHeld(sessions, pose, side)?.hold;
     const moved = last?.notes.used ?? last?.plan.moved ?? null;
@@ -49,7 +54,7 @@ function findHeld(
  * @param adapted house rules of today, and whether it is a day for a step further
  * @param sessions of this person, in any order
  * @param pose which
- * @param level one of the pose's levels; null = the pose as it is usually done
+ * @param asked one of the pose's levels; null = the pose as it is usually done
  * @param side left or right
  * @returns the set-up with its reasons, or why there is none
  */
@@ -58,10 +63,11 @@ export function planSide(
   { rules, holdsBack, why: reasons }: AdaptedToday,
   sessions: readonly Session[],
   pose: string,
-  level: string | null,
+  asked: string | null,
   side: Side,
 ): Result<PlannedSide> {
   const { moved, why } = findHeld(sessions, pose, side, holdsBack);
+  const level = holdsBack ? keepLevel(sessions, pose, side, asked) : asked;
   const plan =
     moved !== null && isMoved(moved) && findPose(pose) !== null
       ? planPose(context, pose, side, rules, level)
@@ -88,7 +94,21 @@ export function planSide(
   if (!planned.ok) return planned;
   if (planned.value.status === 'failed') return { ok: false, problems: planned.value.problems };
   const stepped = keepLastDepth(context, sessions, rules, planned.value);
-  return { ok: true, value: stepped ?? { setUp: planned.value, moved: null, why: [] } };
+  const asDecided = { setUp: planned.value, moved: null, why: moved === null ? why : [] };
+  return { ok: true, value: stepped ?? asDecided };
+}
+
+/** On a day that is not one for a step further, the level that fits is the one that was held last. */
+function keepLevel(
+  sessions: readonly Session[],
+  pose: string,
+  side: Side,
+  asked: string | null,
+): string | null {
+  const last = findLastHeld(sessions, pose, side)?.hold;
+  if (asked !== FITTING_LEVEL || last === undefined) return asked;
+  if (findDecision(sessions, pose, side)?.kind !== 'go-on') return asked;
+  return last.notes.level ?? last.plan.level;
 }
 
 /** A depth that lies this near another one is the same, degrees or cm. */

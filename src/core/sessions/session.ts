@@ -95,6 +95,8 @@ export interface Decision {
   readonly kind: VerdictKind;
   /** What the next set-up holds by hand; null = as recommended. */
   readonly held: AsFound | null;
+  /** The level of the pose from now on, null = the usual one; left out = the one that was held. */
+  readonly level?: string | null;
   readonly reason: string;
 }
 

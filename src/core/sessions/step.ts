@@ -128,7 +128,14 @@ export function takeStep(plan: Plan, used: AsFound, direction: 'easier' | 'furth
   return null;
 }
 
-const findStepChanges = (before: SetUp, after: SetUp): readonly StepChange[] =>
+/**
+ * Every number that two set-ups share and that differs by enough to be set.
+ *
+ * @param before as it was
+ * @param after as it will be
+ * @returns cm and degrees
+ */
+export const findStepChanges = (before: SetUp, after: SetUp): readonly StepChange[] =>
   before.settings.flatMap((was): StepChange[] => {
     const now = getValue(after, was.id);
     return now === null || Math.abs(now - was.value) < SEEN

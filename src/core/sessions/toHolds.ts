@@ -26,6 +26,7 @@ function toHold(
     at,
     pose: plan.pose,
     side: plan.side,
+    level: notes.level ?? plan.level,
     outcome: notes.outcome ?? 'done',
     errors: notes.errors,
     breath: notes.breath,

@@ -14,11 +14,15 @@ import type { SolvedRequest } from '../planning/solveRequest.ts';
 const TOLD_FROM = 0.5;
 
 /** By how much a condition is broken, degrees or centimetres. */
-function findShortfall({ quantity, atLeast, atMost }: Must, skeleton: Skeleton): number {
+function findShortfall(
+  { quantity, atLeast, atMost }: Must,
+  skeleton: Skeleton,
+): Pick<LevelNeed, 'amount' | 'isLess'> {
   const value = getQuantity(quantity).calc(skeleton);
   const below = atLeast === null ? 0 : atLeast - value;
   const above = atMost === null ? 0 : value - atMost;
-  return toScaled(quantity, Math.max(0, below, above));
+  const amount = toScaled(quantity, Math.max(0, below, above));
+  return above > 0 ? { amount, isLess: true } : { amount };
 }
 
 /** A level that can be held, but not as deep as it has to be. */
@@ -49,7 +53,7 @@ function findNeeds({ pose, side }: Request, solved: SolvedRequest): readonly Lev
   }));
   const musts = built.task.musts.map((must) => ({
     words: getQuantity(must.quantity).words,
-    amount: findShortfall(must, skeleton),
+    ...findShortfall(must, skeleton),
     unit: getQuantity(must.quantity).kind === 'length' ? ('cm' as const) : ('deg' as const),
   }));
   return [...joints, ...musts, ...findDepthNeed(pose, found)]

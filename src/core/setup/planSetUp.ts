@@ -159,7 +159,8 @@ function planFittingLevel(
   rules: Partial<HouseRules>,
 ): PlanResult {
   const plan = (level: string): PlanResult => planLevel(context, pose, side, rules, level);
-  const logged = context.record.held?.find((each) => each.pose === pose.id);
+  const held = context.record.held?.filter((each) => each.pose === pose.id) ?? [];
+  const logged = held.find((each) => each.side === side) ?? held[0];
   if (logged !== undefined && (logged.level === null || findLevel(pose, logged.level) !== null)) {
     const before = plan(logged.level ?? USUAL_LEVEL);
     if (before.kind !== 'planned' || before.setUp.status !== 'failed') return before;

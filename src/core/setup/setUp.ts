@@ -50,6 +50,8 @@ export interface LevelNeed {
   readonly words: string;
   readonly amount: number;
   readonly unit: 'cm' | 'deg';
+  /** It has to become less, as the height of a hand on the floor. */
+  readonly isLess?: true;
 }
 
 /** One level of a pose for this person. */

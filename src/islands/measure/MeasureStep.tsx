@@ -9,6 +9,7 @@ import type { Protocol } from '../../core/measures/protocol.ts';
 import type { PersonRecord } from '../../core/person/person.ts';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { Fields } from './Fields.tsx';
+import { CrossChecks } from './CrossChecks.tsx';
 import { RoundWords, useHowTaken, useWay, WayChoice } from './HowTaken.tsx';
 import { LandmarkTerms } from './LandmarkTerms.tsx';
 import { LiveReading } from './live/LiveReading.tsx';
@@ -56,6 +57,7 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
             <li key={each}>{each}</li>
           ))}
         </ol>
+        <p className="text-faint">{say.usedFor(protocol.feeds)}</p>
         <p className="text-faint">{say.watchFor(protocol.spoils.toLowerCase())}</p>
         {protocol.caution !== 'None.' && <p className="font-semibold">{protocol.caution}</p>}
         <DemonstrationDrawing record={record} protocol={protocol} />
@@ -66,6 +68,7 @@ export function MeasureStep({ record, measure, round, onGo }: StepProps) {
           <WayChoice protocol={protocol} />.
         </p>
         <CareFirst record={record} protocol={protocol} />
+        <CrossChecks record={record} measure={measure} />
         <Readings
           record={record}
           measure={measure}

@@ -14,6 +14,7 @@ import { findShortRound, POSES } from '../../core/poses/catalogue/index.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { BodyView } from './BodyView.tsx';
 import { ALL_POSES, findPoses, type RoundKind } from './findRound.ts';
+import { CrossChecks } from './CrossChecks.tsx';
 import { RoundWords } from './HowTaken.tsx';
 import { REASON_WORDS } from './NotTaken.tsx';
 import { RecheckView } from './RecheckView.tsx';
@@ -79,6 +80,7 @@ export function RoundOverview({ record, kind, round, onGo }: OverviewProps) {
         {say.bothKeptWithEach}
       </p>
       <GuardianLine person={record.person} />
+      <CrossChecks record={record} measure={null} />
       <p>
         {say.oneReadingPerSide(
           left.length === 0

@@ -46,6 +46,7 @@ export const measureStep = {
   or: (first: string, last: string) => `${first} or ${last}`,
   of: (place: number, count: number, posture: string) =>
     `${String(place)} of ${String(count)}, ${posture}`,
+  usedFor: (feeds: string) => `Used for: ${feeds}.`,
   by: (position: string, instruments: string) => `${position}; by ${instruments}.`,
   watchFor: (mistakes: string) => `Watch for: ${mistakes}`,
   next: (measure: string) => `Next: ${measure}`,

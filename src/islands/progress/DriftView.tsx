@@ -1,7 +1,9 @@
 import { useMemo, useState } from 'react';
 import { listDrifts, sayDrift, type Drift, type DriftPoint } from '../../core/progress/drift.ts';
 import type { Session } from '../../core/sessions/session.ts';
-import { namePose, nameSide } from '../shared/poseWords.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { findLevelPath } from '../../core/progress/levelPath.ts';
+import { nameLevel, namePose, nameSide } from '../shared/poseWords.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/writeValue.ts';
 import { LineChart, type ChartLine } from './LineChart.tsx';
@@ -33,7 +35,23 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
       ...(hand.length > 0 ? [{ name: say.handHeight, points: hand, isSecond: true }] : []),
     ];
   }, [drift]);
+  const path = useMemo(() => (drift === null ? null : findLevelPath(drift)), [drift]);
+  const pathLines = useMemo(
+    (): ChartLine[] =>
+      path === null
+        ? []
+        : [
+            {
+              name: say.version,
+              points: path.steps.map(({ at, step }) => ({ x: Date.parse(at), y: step })),
+            },
+          ],
+    [path],
+  );
   if (drift === null) return null;
+  const pose = findPose(drift.pose);
+  const sayLevel = (level: string | null): string =>
+    pose === null || pose.levels.length === 0 ? '' : nameLevel(pose, level);
   const label = say.setUpsOver(
     namePose(drift.pose),
     nameSide(drift.pose, drift.side),
@@ -62,10 +80,26 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
           <p className="text-faint">{say.circlesStanceLengthSquares}</p>
         </>
       )}
+      {path !== null && (
+        <>
+          <h3>{say.versionsOverSessions}</h3>
+          <LineChart
+            lines={pathLines}
+            bands={NO_BANDS}
+            marks={NO_MARKS}
+            unit=""
+            steps={path.ladder}
+            label={say.versionsHeld(
+              namePose(drift.pose),
+              path.steps.map(({ at, step }) => `${writeDate(at)} ${path.ladder[step] ?? ''}`),
+            )}
+          />
+        </>
+      )}
       <div className="overflow-x-auto">
         <Table look="list" data-testid="holds">
           <caption className="sr-only">{label}</caption>
-          <TableHead columns={['Session', 'Stance length', 'Hand height', 'Depth', 'Level']} />
+          <TableHead columns={['Session', 'Stance length', 'Hand height', 'Depth', 'Version']} />
           <tbody>
             {drift.points.map(({ at, stanceCm, handCm, depth, level, hasOtherRules }) => (
               <tr key={at}>
@@ -76,7 +110,7 @@ export function DriftView({ sessions }: { sessions: readonly Session[] }) {
                 <td>{write(stanceCm, 'cm')}</td>
                 <td>{write(handCm, 'cm')}</td>
                 <td>{write(depth, 'deg')}</td>
-                <td>{level?.replaceAll('-', ' ') ?? say.standardVersion}</td>
+                <td>{sayLevel(level)}</td>
               </tr>
             ))}
           </tbody>

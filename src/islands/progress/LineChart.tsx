@@ -41,6 +41,8 @@ interface LineChartProps {
   /** When sessions were held. */
   marks: readonly number[];
   unit: string;
+  /** Names of steps from the lowest, where the line goes up and down these instead of through values. */
+  steps?: readonly string[];
   /** The same in words, for those who do not see it. */
   label: string;
 }
@@ -146,14 +148,20 @@ function findSpan(lines: readonly ChartLine[]): { min?: number; max?: number } {
 }
 
 /** Values over time with their errors; the same stands in a table beside it. */
-export function LineChart({ lines, bands, marks, unit, label }: LineChartProps) {
+export function LineChart({ lines, bands, marks, unit, steps, label }: LineChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (canvas.current === null) return;
     const font = { family: getComputedStyle(document.body).fontFamily, size: 14 };
+    const writeTick = (value: number): string => steps?.[value] ?? `${String(value)}${unit}`;
     const chart = new Chart(canvas.current, {
       type: 'line',
-      data: { datasets: [...bands.flatMap(bandDatasets), ...lines.map(lineDataset)] },
+      data: {
+        datasets: [
+          ...bands.flatMap(bandDatasets),
+          ...lines.map((line) => ({ ...lineDataset(line), stepped: steps !== undefined })),
+        ],
+      },
       options: {
         animation: false,
         maintainAspectRatio: false,
@@ -171,9 +179,21 @@ export function LineChart({ lines, bands, marks, unit, label }: LineChartProps) 
             },
           },
           y: {
-            grace: '12%',
+            ...(steps === undefined ? { grace: '12%' } : { min: -0.3, max: steps.length - 0.7 }),
             grid: { color: '#b9b9ac55' },
-            ticks: { font, color: INK, callback: (value) => `${String(value)}${unit}` },
+            ticks: {
+              font,
+              color: INK,
+              ...(steps === undefined ? {} : { stepSize: 1, autoSkip: false }),
+              callback: (value) => writeTick(Number(value)),
+            },
+            ...(steps === undefined
+              ? {}
+              : {
+                  afterBuildTicks: (axis) => {
+                    axis.ticks = steps.map((_, value) => ({ value }));
+                  },
+                }),
           },
         },
         plugins: {
@@ -183,7 +203,7 @@ export function LineChart({ lines, bands, marks, unit, label }: LineChartProps) 
             callbacks: {
               title: (items) => dayFormat.format(new Date(items[0]?.parsed.x ?? 0)),
               label: ({ parsed, dataset }) =>
-                `${dataset.label ?? ''}: ${String(toTenths(parsed.y ?? 0))}${unit}`,
+                `${dataset.label ?? ''}: ${writeTick(toTenths(parsed.y ?? 0))}`,
             },
           },
         },
@@ -193,7 +213,7 @@ export function LineChart({ lines, bands, marks, unit, label }: LineChartProps) 
     return () => {
       chart.destroy();
     };
-  }, [lines, bands, marks, unit]);
+  }, [lines, bands, marks, unit, steps]);
   return (
     <div className="relative h-75">
       <canvas ref={canvas} role="img" aria-label={label} />

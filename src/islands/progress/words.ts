@@ -9,7 +9,10 @@ export const driftView = {
   poseSide: 'Pose and side',
   circlesStanceLengthSquares: 'Circles: stance length; squares, dashed: height of the hand.',
   rulesChanged: ' (rules changed)',
-  standardVersion: 'standard version',
+  version: 'version',
+  versionsOverSessions: 'Versions over the sessions, easier below',
+  versionsHeld: (pose: string, steps: readonly string[]) =>
+    `Versions of ${pose}: ${steps.join(', ')}`,
 } as const;
 
 export const overTimeView = {

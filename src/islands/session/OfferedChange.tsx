@@ -11,7 +11,7 @@ import { offeredChange as say } from './words.ts';
 export function OfferedChange({ pose: poseId, offer }: { pose: string; offer: OfferedStep }) {
   const unit = useUnit();
   const pose = findPose(poseId);
-  const { before, after, words } = offer;
+  const { before, after, words, closes } = offer;
   const drawing = useMemo(
     () => (pose === null ? null : drawBeforeAfter(pose, before, after)),
     [pose, before, after],
@@ -23,7 +23,10 @@ export function OfferedChange({ pose: poseId, offer }: { pose: string; offer: Of
         <SheetDrawing drawing={drawing} className="h-36 max-w-full flex-none max-phone:h-28" />
       )}
       <div>
-        <p className="font-semibold">{say.step(words)}</p>
+        <p className="font-semibold">
+          {closes === undefined ? say.step(words) : say.nextVersion(words)}
+        </p>
+        {closes !== undefined && <p>{say.closes(closes)}</p>}
         {handCrosses !== null && (
           <p className="text-[1.15rem] font-bold" role="note">
             {handCrosses}

@@ -37,6 +37,8 @@ export const holdOutcome = {
 
 export const offeredChange = {
   step: (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}:`,
+  nextVersion: (name: string) => `Next version: ${name}`,
+  closes: (what: string) => `What closes the gap: ${what}.`,
   others: (count: number) => sayCount(count, 'more change'),
 } as const;
 

@@ -8,7 +8,6 @@ import { useAnswer } from '../shared/useAnswer.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { sayHandProp, saySupportProp } from '../../core/recipe/sayProps.ts';
 import { BandsView } from './BandsView.tsx';
-import { LevelList } from './LevelsNote.tsx';
 import { sayNumber } from './sayNumber.ts';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
@@ -74,14 +73,6 @@ function Further({
   );
   return (
     <dl className="[&_dt]:mt-3 [&_dt]:font-bold">
-      {setUp.levels.length > 0 && (
-        <>
-          <dt>{say.levelsFromEasierHarder}</dt>
-          <dd>
-            <LevelList levels={setUp.levels} />
-          </dd>
-        </>
-      )}
       {move !== undefined && (
         <>
           <dt>{say.smallestMove}</dt>

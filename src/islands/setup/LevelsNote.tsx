@@ -9,10 +9,11 @@ const MOST_NEEDS = 3;
 /** Its names stand in a sentence, so they begin small. */
 export const small = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
-const sayNeed = ({ words, amount, unit }: LevelNeed): string =>
-  say.needsMore(words, amount, unit === 'deg' ? '°' : ' cm');
+const sayNeed = ({ words, amount, unit, isLess }: LevelNeed): string =>
+  (isLess === true ? say.needsLess : say.needsMore)(words, amount, unit === 'deg' ? '°' : ' cm');
 
-const sayNeeds = ({ needs }: LevelReport): string =>
+/** “front hip flexion needs 6° more”, the largest first. */
+export const sayNeeds = ({ needs }: Pick<LevelReport, 'needs'>): string =>
   needs.slice(0, MOST_NEEDS).map(sayNeed).join(', ');
 
 /** What the next harder level still needs, and whose feet a set-up stands on. */
@@ -35,28 +36,5 @@ export function LevelsNote({ setUp }: { setUp: SetUp }) {
         <>{say.forWord(small(next.name), sayNeeds(next))}</>
       )}
     </p>
-  );
-}
-
-const STATUS_WORDS: Readonly<Record<LevelReport['status'], string>> = {
-  ready: 'ready',
-  nearly: say.nearlyPartPoseFalls,
-  'needs-more': say.notYet,
-  practice: say.readyByPractice,
-  choice: say.readyByChoice,
-};
-
-/** Every level from easier to harder: ready, or what it still needs. */
-export function LevelList({ levels }: { levels: readonly LevelReport[] }) {
-  return (
-    <ul className="grid gap-[0.35rem]">
-      {levels.map((each) => (
-        <li key={each.name}>
-          {each.name}
-          {each.forWhom !== null && ` (${each.forWhom})`}:{' '}
-          {each.needs.length > 0 ? sayNeeds(each) : STATUS_WORDS[each.status]}
-        </li>
-      ))}
-    </ul>
   );
 }

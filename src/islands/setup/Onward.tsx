@@ -17,7 +17,8 @@ import { SetUpTable } from './SetUpTable.tsx';
 import { LABEL } from './SheetView.tsx';
 import { SidesView } from './SidesView.tsx';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
-import { onward as say } from './words.ts';
+import { VersionsView } from './VersionsView.tsx';
+import { onward as say, versionsView } from './words.ts';
 
 interface OnwardProps {
   request: PlanRequest;
@@ -33,13 +34,27 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
   if (setUp === null) return null;
   // A school that cannot be held can be left from here.
   const pose = 'starts' in whole ? whole : null;
+  const versions = pose !== null && pose.levels.length > 1 && (
+    <LazyDetails id="versions" summary={versionsView.summary}>
+      {() => (
+        <VersionsView
+          request={request}
+          pose={pose}
+          shown={setUp.level}
+          onLevel={(level) => {
+            onAsk({ level });
+          }}
+        />
+      )}
+    </LazyDetails>
+  );
   if (setUp.status === 'failed') {
+    const isStopped = setUp.problems.some((each) => each.code === 'stop-sign');
     return (
       <>
+        {!isStopped && versions}
         <ChosenSchools record={request.record} pose={whole} />
-        {pose !== null && !setUp.problems.some((each) => each.code === 'stop-sign') && (
-          <Schools request={request} pose={pose} onAsk={onAsk} />
-        )}
+        {pose !== null && !isStopped && <Schools request={request} pose={pose} onAsk={onAsk} />}
       </>
     );
   }
@@ -57,6 +72,7 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
           {() => <FrontView pose={pose} setUp={setUp} unit={unit} labelMm={LABEL} />}
         </LazyDetails>
       )}
+      {versions}
       {hasSides(whole.id) && (
         <LazyDetails id="sides" summary={say.leftRight}>
           {() => <SidesView request={request} pose={pose} />}

@@ -53,7 +53,6 @@ export const furtherView = {
   accuracyLimitsCompensations: 'Accuracy, limits, compensations',
   propsFromCupboard: 'Props from the cupboard',
   workingOut: 'Working it out…',
-  levelsFromEasierHarder: 'Levels, from easier to harder',
   smallestMove: 'Smallest move',
   stance: 'Stance',
   worksFrom: (shortest: string, shortReason: string, longest: string, longReason: string) =>
@@ -121,12 +120,36 @@ export const keptView = {
 export const levelsNote = {
   needsMore: (joint: string, amount: number, unit: string) =>
     `${joint} needs ${String(amount)}${unit} more`,
+  needsLess: (what: string, amount: number, unit: string) =>
+    `${what} needs to be ${String(amount)}${unit} less`,
   feet: 'On the feet of ',
   forWord: (small: string, needs: string) => `For “${small}”, ${needs}.`,
-  nearlyPartPoseFalls: 'nearly: part of the pose falls short',
-  notYet: 'not yet',
-  readyByPractice: 'fits; reached by practice',
-  readyByChoice: 'fits, if you choose it',
+} as const;
+
+export const versionsView = {
+  summary: 'Versions of this pose, and which fits',
+  link: 'versions',
+  workingOut: (count: number) => `Working out ${String(count)} versions …`,
+  ladder: 'From easier to harder',
+  variants: 'Variants, neither easier nor harder',
+  noneFits: 'No version fits within the measures yet.',
+  because: {
+    record: ' is proposed, because their sessions have led there.',
+    fits: ' is proposed, because it is the hardest that fits their measures.',
+    nearest: ' is proposed, because it comes nearest to fitting.',
+  },
+  proposed: 'Proposed',
+  excluded: 'Left out for this person',
+  notMeasured: 'Needs more measures',
+  needs: (needs: string, orHandHigher: boolean) =>
+    `Not yet: ${needs}${orHandHigher ? ', or the hand one face higher' : ''}`,
+  nearly: (margin: string) => `Nearly: part of the pose falls short. ${margin}`,
+  margin: (joint: string, deg: number) => `${String(deg)}° margin, ${joint}`,
+  noLimit: 'No joint limits it',
+  atUsualDepth: (changes: string) => `At the usual depth it asks ${changes}`,
+  hip: (joint: string, deg: number) =>
+    `${String(Math.abs(deg))}° ${deg > 0 ? 'more' : 'less'} of ${joint}`,
+  takes: (props: string) => `Takes ${props}`,
 } as const;
 
 export const movableSheet = {

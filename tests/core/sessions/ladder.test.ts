@@ -15,6 +15,7 @@ const hold = (session: number, changes: Partial<Hold> = {}): Hold => {
     at: `2026-10-${String(session).padStart(2, '0')}T10:00:00Z`,
     pose: 'triangle',
     side: 'right',
+    level: null,
     outcome: 'done',
     errors: [],
     breath: 'easy',

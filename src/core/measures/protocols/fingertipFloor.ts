@@ -19,7 +19,7 @@ export const fingertipFloor = {
   ],
   spoils: 'Bent knees, a bounce.',
   caution: 'Not with low bone density or raised eye pressure; rise slowly.',
-  feeds: 'the overall fold, over time',
+  feeds: 'the whole fold as a trend of its own in Progress; no set-up is computed from it',
   demonstration: {
     base: 'standing',
     seenFrom: 'the side',

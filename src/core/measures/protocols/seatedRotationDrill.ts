@@ -19,7 +19,7 @@ export const seatedRotationDrill = {
   ],
   spoils: 'A sit bone that has lifted already.',
   caution: 'Not with a replaced hip, nor with pain at the inside of the knee.',
-  feeds: 'a coarse look at inward rotation, left against right',
+  feeds: 'left against right; a clear difference asks for hip internal rotation lying face down',
   demonstration: {
     base: 'sitting',
     seenFrom: 'above',

@@ -19,7 +19,7 @@ export const staffSeatHeight = {
   ],
   spoils: 'Bent knees, a seat that sinks.',
   caution: 'None.',
-  feeds: 'the seat of all seated poses',
+  feeds: 'a check of the seat that is computed from the leg raise',
   demonstration: {
     base: 'sitting',
     seenFrom: 'the side',
