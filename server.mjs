@@ -25,6 +25,7 @@ const HEADERS = {
     `script-src 'self' ${hashes.scripts.join(' ')}`,
     `style-src 'self' ${hashes.styles.join(' ')}`,
     "img-src 'self' data: blob:",
+    "media-src 'self' blob:",
     "font-src 'self'",
     "connect-src 'self'",
     "worker-src 'self'",

@@ -71,6 +71,16 @@ const entries = {
     message: '{path} has {megapixels} megapixels; at most {most} are opened.',
     hint: 'Make it smaller first: a reading needs no more than two megapixels.',
   },
+  'not-a-film': {
+    severity: 'error',
+    message: '{path} is not a film that this browser can show.',
+    hint: 'Choose a WebM or MP4 file, or take a photo of the pose instead.',
+  },
+  'film-too-long': {
+    severity: 'error',
+    message: '{path} lasts {minutes} minutes; at most {most} are opened.',
+    hint: 'Cut it to the hold first: three frames of it are enough.',
+  },
   'not-a-count': {
     severity: 'error',
     message: '{path}: “{text}” is not a number of things.',

@@ -7,6 +7,7 @@ import { FITTING_LEVEL, withLevel } from '../../core/poses/level.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import { checkPose } from '../../core/poseCheck/checkPose.ts';
 import { listPoseMarks, type PhotoView } from '../../core/poseCheck/poseMarks.ts';
+import { compareFrames } from '../../core/poseCheck/compareFrames.ts';
 import { drawPosePicture } from '../../core/poseCheck/drawPosePicture.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { cmFromMetres } from '../../core/units/brands.ts';
@@ -26,7 +27,11 @@ import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
 import { Findings } from './Findings.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Field } from '../shared/ui/Field.tsx';
-import { posePhotoView as say } from './words.ts';
+import { FileField } from '../shared/ui/FileField.tsx';
+import { FilmPlayer } from './film/FilmPlayer.tsx';
+import { HoldChart } from './film/HoldChart.tsx';
+import { useFilm } from './film/useFilm.ts';
+import { filmPlayer, posePhotoView as say } from './words.ts';
 
 const VIEWS = [
   ['side', say.longEdgeMatSquare],
@@ -95,6 +100,7 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
   const result = frozen === null ? planned : ({ ok: true, value: frozen } as const);
   const [known, setKnown] = useState('183');
   const state = usePicture();
+  const film = useFilm(state);
   const { opened, marks } = state;
   const openDrawn = async (): Promise<void> => {
     // Someone who goes to the end of what was measured stands in for what was really done.
@@ -113,15 +119,24 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
   const knownCm = length.ok ? cmFromMetres(length.value) : null;
   const findings =
     opened === null ? null : checkPose(pose, result.value, view, opened.picture, marks, knownCm);
+  const held = compareFrames(pose, result.value, view, film.frames, knownCm);
   return (
     <section
       className="[&_input[type=file]]:w-auto"
       data-testid="photo"
       aria-label={say.photoAgainstPlanWord}
     >
-      <PictureChoice state={state} onDrawn={() => void openDrawn()} />
+      <div className="flex flex-wrap items-end gap-x-8">
+        <PictureChoice state={state} onDrawn={() => void openDrawn()} />
+        <FileField
+          label={filmPlayer.choose}
+          accept="video/*"
+          onChoose={(file) => void film.openFile(file)}
+        />
+      </div>
       <p className="text-faint">{say.standWellBackCamera}</p>
-      <ProblemList problems={state.problems} />
+      <ProblemList problems={[...state.problems, ...film.problems]} />
+      <FilmPlayer state={film} />
       {opened !== null && (
         <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 max-tablet:grid-cols-[minmax(0,1fr)]">
           <div>
@@ -141,6 +156,7 @@ function Checked({ record, pose, side, level, view, frozen }: CheckedProps) {
               </Field>
             )}
             <Findings findings={findings} />
+            <HoldChart quantities={held} />
           </div>
         </div>
       )}

@@ -6,7 +6,7 @@ import { findLevelPath } from '../../core/progress/levelPath.ts';
 import { nameLevel, namePose, nameSide } from '../shared/poseWords.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/writeValue.ts';
-import { LineChart, type ChartLine } from './LineChart.tsx';
+import { LineChart, type ChartLine } from '../shared/LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Table } from '../shared/ui/Table.tsx';

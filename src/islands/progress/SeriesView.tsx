@@ -8,7 +8,7 @@ import type { Session } from '../../core/sessions/session.ts';
 import { findSessionTime } from '../../core/sessions/toHolds.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { writeDate, writeValue } from '../shared/writeValue.ts';
-import { LineChart, type ChartBand, type ChartLine } from './LineChart.tsx';
+import { LineChart, type ChartBand, type ChartLine } from '../shared/LineChart.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Table } from '../shared/ui/Table.tsx';

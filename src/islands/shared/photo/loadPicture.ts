@@ -34,8 +34,12 @@ async function readMegapixels(file: File): Promise<number | null> {
   return null;
 }
 
-/** Redraws a decoded picture, which leaves every tag behind. */
-async function repaint(source: CanvasImageSource, width: number, height: number): Promise<Picture> {
+/** Redraws a decoded picture or a frame of a film, which leaves every tag behind. */
+export async function repaint(
+  source: CanvasImageSource,
+  width: number,
+  height: number,
+): Promise<Picture> {
   const by = Math.min(1, LONGEST_EDGE / Math.max(width, height));
   const [ownWidth, ownHeight] = [Math.round(width * by), Math.round(height * by)];
   const blob = await paint(source, ownWidth, ownHeight, 'image/jpeg', QUALITY);

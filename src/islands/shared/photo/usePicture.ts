@@ -16,7 +16,8 @@ export interface MarkedState {
   /** Index of the mark to be placed. */
   readonly active: number;
   readonly problems: readonly Problem[];
-  readonly open: (picture: Picture, id?: string) => void;
+  /** Opens a picture; its marks begin where these lie, or with none. */
+  readonly open: (picture: Picture, id?: string, marks?: MarkedState['marks']) => void;
   readonly openFile: (file: File | undefined) => Promise<void>;
   readonly place: (id: string, to: Pixel) => void;
   readonly activate: (index: number) => void;
@@ -42,9 +43,14 @@ export function usePicture(onOpen?: () => void): MarkedState {
     setMarks({});
     setActive(0);
   };
-  const open = (picture: Picture, id: string = crypto.randomUUID()): void => {
+  const open = (
+    picture: Picture,
+    id: string = crypto.randomUUID(),
+    first: MarkedState['marks'] = {},
+  ): void => {
     setOpened({ id, picture, url: URL.createObjectURL(picture.blob) });
-    clear();
+    setMarks(first);
+    setActive(0);
     setProblems([]);
     onOpen?.();
   };

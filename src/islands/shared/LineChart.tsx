@@ -43,6 +43,8 @@ interface LineChartProps {
   unit: string;
   /** Names of steps from the lowest, where the line goes up and down these instead of through values. */
   steps?: readonly string[];
+  /** Names of the places 0, 1, 2 … along the line, where it does not go through dates. */
+  places?: readonly string[];
   /** The same in words, for those who do not see it. */
   label: string;
 }
@@ -148,11 +150,13 @@ function findSpan(lines: readonly ChartLine[]): { min?: number; max?: number } {
 }
 
 /** Values over time with their errors; the same stands in a table beside it. */
-export function LineChart({ lines, bands, marks, unit, steps, label }: LineChartProps) {
+export function LineChart({ lines, bands, marks, unit, steps, places, label }: LineChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (canvas.current === null) return;
     const font = { family: getComputedStyle(document.body).fontFamily, size: 14 };
+    const writePlace = (x: number, format: Intl.DateTimeFormat): string =>
+      places === undefined ? format.format(new Date(x)) : (places[x] ?? '');
     const writeTick = (value: number): string => steps?.[value] ?? `${String(value)}${unit}`;
     const chart = new Chart(canvas.current, {
       type: 'line',
@@ -169,13 +173,14 @@ export function LineChart({ lines, bands, marks, unit, steps, label }: LineChart
         scales: {
           x: {
             type: 'linear',
-            ...findSpan(lines),
+            ...(places === undefined ? findSpan(lines) : { min: -0.2, max: places.length - 0.8 }),
             grid: { display: false },
             ticks: {
               font,
               color: INK,
               maxTicksLimit: 7,
-              callback: (value) => dateFormat.format(new Date(Number(value))),
+              ...(places === undefined ? {} : { stepSize: 1 }),
+              callback: (value) => writePlace(Number(value), dateFormat),
             },
           },
           y: {
@@ -201,7 +206,7 @@ export function LineChart({ lines, bands, marks, unit, steps, label }: LineChart
             filter: (item) =>
               (item.dataset.label ?? '') !== '' && item.datasetIndex >= bands.length * 2,
             callbacks: {
-              title: (items) => dayFormat.format(new Date(items[0]?.parsed.x ?? 0)),
+              title: (items) => writePlace(items[0]?.parsed.x ?? 0, dayFormat),
               label: ({ parsed, dataset }) =>
                 `${dataset.label ?? ''}: ${writeTick(toTenths(parsed.y ?? 0))}`,
             },
@@ -213,7 +218,7 @@ export function LineChart({ lines, bands, marks, unit, steps, label }: LineChart
     return () => {
       chart.destroy();
     };
-  }, [lines, bands, marks, unit, steps]);
+  }, [lines, bands, marks, unit, steps, places]);
   return (
     <div className="relative h-75">
       <canvas ref={canvas} role="img" aria-label={label} />
