@@ -59,6 +59,12 @@ async function beginSession(page: Page): Promise<void> {
   }
 }
 
+async function openVersions(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'all versions' }).click();
+  await page.getByTestId('versions').getByRole('button').first().waitFor();
+  await page.locator('#versions').scrollIntoViewIfNeeded();
+}
+
 async function noteSomething(page: Page): Promise<void> {
   await page.keyboard.press('PageDown');
   await page.waitForTimeout(500);
@@ -100,7 +106,7 @@ const VIEWS: readonly (readonly [
   ],
   ['large-step-view', '/set-up?id=marit-sollen&pose=warrior-two&side=right&step=1'],
   ['on-paper', '/paper?id=sanna-tveit&poses=half-moon,pyramid'],
-  ['half-moon', '/set-up?id=sanna-tveit&pose=half-moon&side=right'],
+  ['versions', '/set-up?id=sanna-tveit&pose=half-moon&side=right', null, openVersions],
   ['lying-warrior-two', '/set-up?id=marit-sollen&pose=lying-warrior-two&side=right'],
   ['before-you-start', '/session?id=marit-sollen'],
   ['in-session', '/session?id=marit-sollen', null, beginSession],

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, openDemo } from './support.ts';
+import { beginSession, expectAccessible, openDemo } from './support.ts';
 
 const widthOf = async (page: Page): Promise<string> =>
   (await page
@@ -102,6 +102,30 @@ test('the house decides for everybody, a person may differ, and each says where 
   await page.getByRole('button', { name: 'reset Heel line in open poses' }).click();
   await page.goto(setUp);
   await expect.poll(() => widthOf(page)).toMatch(/^heels overlap/);
+});
+
+test('a cupboard that is emptied while a session runs changes nothing of what was planned', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await beginSession(page, 'sanna-tveit');
+  const step = page.getByTestId('run-set');
+  await expect(step.locator('svg text.stance')).toBeVisible();
+  const planned = await step.innerText();
+  const session = page.url();
+  await page.goto('/studio');
+  const cupboard = page.getByTestId('cupboard');
+  for (const name of ['Block', 'Chair', 'Folded blanket', 'Bolster']) {
+    await page.getByRole('button', { name: `remove ${name}`, exact: true }).click();
+    await expect(cupboard).not.toContainText(`${name} ×`);
+  }
+  await page.goto(session);
+  await expect.poll(() => step.innerText()).toBe(planned);
+  // A set-up that is made now says that nothing serves.
+  await page.goto('/set-up?id=sanna-tveit&pose=triangle&side=right');
+  await expect(page.locator('[data-testid=sheet-facts]')).toContainText(
+    /the cupboard is \d+\.\d cm too low/,
+  );
 });
 
 test('a studio goes out and in as a file, and a wrong one changes nothing', async ({ page }) => {

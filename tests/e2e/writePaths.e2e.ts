@@ -412,6 +412,26 @@ const PATHS: Readonly<Record<string, readonly WritePath[]>> = {
       },
     },
   ],
+  Studio: [
+    {
+      name: 'a thing added',
+      at: '/studio',
+      act: async (page) => {
+        await press('Add a thing')(page);
+        const form = page.getByTestId('item-form');
+        await form.getByLabel('Name').fill('Cork block');
+        await form.getByLabel('How many').fill('2');
+        await form.getByLabel('Height').fill('8, 12, 22');
+        await form.getByRole('button', { name: 'Save' }).click();
+      },
+    },
+    { name: 'a thing removed', at: '/studio', act: press('remove Block') },
+    {
+      name: 'a house rule',
+      at: '/studio',
+      act: (page) => page.getByTestId('openHeelLine').getByLabel('heel to heel').click(),
+    },
+  ],
   Record: [
     {
       name: 'an appointment',

@@ -23,7 +23,7 @@ import { SheetFacts } from './SheetFacts.tsx';
 import { findRequestKey, useErrorBars, usePlanned } from './usePlanned.ts';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { useRested } from '../shared/useRested.ts';
-import { plannedSetUp as say, versionsView } from './words.ts';
+import { plannedSetUp as say } from './words.ts';
 
 interface PlannedSetUpProps {
   record: RevisedRecord;
@@ -80,9 +80,6 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
           {setUp !== null && shown.setUp !== null && shown.setUp.status !== 'failed' && (
             <span className="ml-auto flex flex-none items-baseline gap-4 *:min-h-11 *:content-center print:hidden">
               <a href={`/paper?${paper.toString()}`}>{say.card}</a>
-              {isStanding && pose.levels.length > 1 && (
-                <PartLink to="versions">{versionsView.link}</PartLink>
-              )}
               {isStanding && <PartLink to="schools">{say.schools}</PartLink>}
               <WordButton
                 onClick={() => {
@@ -101,6 +98,7 @@ export function PlannedSetUp(props: PlannedSetUpProps) {
           isProvisional={rules.provisional === true}
           level={level}
           setUp={setUp}
+          hasVersions={shown.setUp !== null}
           onSide={() => {
             onAsk({ side: otherSide(side) });
           }}

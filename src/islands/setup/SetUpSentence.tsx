@@ -8,6 +8,7 @@ import { nameLevel, nameSide } from '../shared/poseWords.ts';
 import { small } from './LevelsNote.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { WordSelect } from '../shared/ui/WordSelect.tsx';
+import { PartLink } from './PartLink.tsx';
 import { setUpSentence as say } from './words.ts';
 
 interface SetUpSentenceProps {
@@ -17,6 +18,8 @@ interface SetUpSentenceProps {
   isProvisional: boolean;
   level: string;
   setUp: SetUp | null;
+  /** Whether the versions of the pose are on the page by now. */
+  hasVersions: boolean;
   onSide: () => void;
   onDepth: () => void;
   onLevel: (level: string) => void;
@@ -48,6 +51,12 @@ export function SetUpSentence(props: SetUpSentenceProps) {
         </>
       )}
       .
+      {isStanding && pose.levels.length > 1 && props.hasVersions && (
+        <>
+          {' '}
+          <PartLink to="versions">{say.allVersions}</PartLink>
+        </>
+      )}
       {isProvisional && (
         <>
           {' '}

@@ -128,7 +128,6 @@ export const levelsNote = {
 
 export const versionsView = {
   summary: 'Versions of this pose, and which fits',
-  link: 'versions',
   workingOut: (count: number) => `Working out ${String(count)} versions …`,
   ladder: 'From easier to harder',
   variants: 'Variants, neither easier nor harder',
@@ -277,6 +276,7 @@ export const schoolsView = {
 } as const;
 
 export const setUpSentence = {
+  allVersions: 'all versions',
   change: (otherSide: string) => `, change to ${otherSide}`,
   deepestSafeSetUp: 'the deepest safe set-up',
   asRecommended: 'as recommended',

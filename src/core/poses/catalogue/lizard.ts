@@ -132,6 +132,7 @@ export const lizard: PoseDefinition = {
     {
       id: 'forearms-on-the-floor',
       name: 'Back knee down, forearms on the floor',
+      forWhom: 'for a front hip that flexes 145° or more',
       reachedBy: 'practice',
       changes: { arms: FOREARMS, handsOn: { surface: 'floor', elbows: 'straight' } },
     },

@@ -97,12 +97,14 @@ export const pyramid: PoseDefinition = {
     {
       id: 'hands-on-the-floor',
       name: 'Hands on the floor',
+      forWhom: 'palms down with a long back: for leg raises of 135° or more',
       reachedBy: 'practice',
       changes: { handsOn: { surface: 'floor', elbows: 'straight' } },
     },
     {
       id: 'elbows-bent',
       name: 'Hands on the floor, elbows bent outward',
+      forWhom: 'for leg raises of 140° or more',
       reachedBy: 'practice',
       changes: {
         arms: {

@@ -169,6 +169,7 @@ export const triangle: PoseDefinition = {
     {
       id: 'hand-on-the-floor',
       name: 'Hand on the floor',
+      forWhom: 'palm down and both sides long: for leg raises of 130° or more',
       reachedBy: 'practice',
       changes: { handsOn: { surface: 'floor', elbows: 'straight' } },
     },
