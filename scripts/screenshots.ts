@@ -101,7 +101,7 @@ const VIEWS: readonly (readonly [
   [
     'compare-schools',
     '/set-up?id=marit-sollen&pose=triangle&side=right',
-    '[data-testid=onward] > details:nth-of-type(3)',
+    '#schools',
     openSchools,
   ],
   ['large-step-view', '/set-up?id=marit-sollen&pose=warrior-two&side=right&step=1'],
