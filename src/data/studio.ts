@@ -21,8 +21,8 @@ export const getStudio = async (): Promise<Studio> => ({
 /** What set-ups are computed with; undefined until a studio enters something of its own. */
 export async function getStudioForSetUps(): Promise<StudioForSetUps | undefined> {
   if ((await db.settings.get(KEY)) === undefined) return undefined;
-  const { cupboard, schools } = await getStored();
-  return { cupboard, schools };
+  const { cupboard, schools, wallM } = await getStored();
+  return { cupboard, schools, wallM };
 }
 
 /**

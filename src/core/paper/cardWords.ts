@@ -95,7 +95,9 @@ export function listProps({ sides, unit }: CardContent): string[] {
  * @returns empty where no mat is needed
  */
 export function sayMat({ sides, unit }: CardContent): string {
-  const fits = [sides.right, sides.left].flatMap((each) => (each?.mat == null ? [] : [each.mat]));
+  const fits = [sides.right, sides.left].flatMap((each) =>
+    each?.mat == null || each.footprints === null ? [] : [each.mat],
+  );
   const [mat] = fits;
   if (mat === undefined) return '';
   const size = writeLength(metresFromCm(mat.lengthCm), unit, 0);

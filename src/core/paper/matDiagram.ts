@@ -3,6 +3,7 @@ import { saySide } from '../poses/saySide.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import { footprint, findHandPlaces } from '../drawing/prints.ts';
 import { placeShapes, line, type Point, type Shape } from '../drawing/shapes.ts';
+import { drawSupportsOnPlan } from '../drawing/supports.ts';
 import { laySheet } from '../drawing/laySheet.ts';
 import { getValue } from '../setup/setUp.ts';
 import { findBackMark, onPlan, planPoint, type Sheet } from '../drawing/sheetFrame.ts';
@@ -25,7 +26,13 @@ function layMat(pose: PoseDefinition, setUp: SetUp, unit: LengthUnit): Sheet | n
     : { ...sheet, view: { ...sheet.view, from: 1 }, planY: sheet.mat.widthCm / 2 };
 }
 
-/** Feet, what is under the hands, and the pelvis of one side; cm from the mat's front left corner. */
+/** What stands out over the mat's long edges is cut off there: marks and numbers stand beside them. */
+const clampToMat = ([x, y]: Point, { planY, mat }: Sheet): Point => [
+  x,
+  Math.max(planY - mat.widthCm / 2, Math.min(planY + mat.widthCm / 2, y)),
+];
+
+/** Feet, what is under the hands or leant on, and the pelvis of one side; cm from the mat's front left corner. */
 function drawSide(pose: PoseDefinition, sheet: Sheet, isFirst: boolean): Shape[] {
   const { setUp, matFront } = sheet;
   const toMat: Point = [matFront, 0];
@@ -37,6 +44,11 @@ function drawSide(pose: PoseDefinition, sheet: Sheet, isFirst: boolean): Shape[]
   }
   for (const { role, points } of findHandPlaces(sheet, withLevel(pose, setUp.level))) {
     shapes.push({ kind: 'polygon', role: isFirst ? role : 'ghost', points });
+  }
+  for (const shape of drawSupportsOnPlan(sheet)) {
+    if (shape.kind !== 'polygon' && shape.kind !== 'line') continue;
+    const points = shape.points.map((point) => clampToMat(point, sheet));
+    shapes.push({ ...shape, role: isFirst ? shape.role : 'ghost', points });
   }
   const hips = ['hipLeft', 'hipRight'].map((name) => onPlan(sheet, ...planPoint(setUp, name)));
   shapes.push({ kind: 'line', role: isFirst ? 'pelvis-pointer' : 'ghost', points: hips });

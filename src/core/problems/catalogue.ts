@@ -322,6 +322,11 @@ const entries = {
     message: 'The stance is {over} cm longer than the mat.',
     hint: 'Stand across two mats, or let the back foot leave the mat.',
   },
+  'no-wall': {
+    severity: 'warning',
+    message: 'This version needs a wall, and the studio has none to stand at.',
+    hint: 'Choose another version, use a door that is locked, or enter the wall in Studio.',
+  },
   'more-problems': {
     severity: 'error',
     message: 'There are {count} more problems.',

@@ -16,7 +16,7 @@ import {
 import { type WorkingStep, limitStep } from '../planning/working.ts';
 import type { HeldDepth } from '../planning/findDepth.ts';
 import { onHalfCentimetre, layOnMat } from './mat.ts';
-import { judgeWishes, findSideNotes } from './notes.ts';
+import { judgeWishes, findSideNotes, findWallNote } from './notes.ts';
 import { findOrigin, calcLandmarks } from './landmarks.ts';
 import { toYawTiltList } from '../geometry/rotation.ts';
 import { calcSettings } from './settings.ts';
@@ -160,7 +160,8 @@ export function describeSolved(
     },
     problems: [...wishes.problems, ...findSideNotes(pose, joints, mat, skeleton)],
   };
-  return withProps(setUp, cupboard);
+  const wall = findWallNote(setUp, request.record.studio);
+  return withProps({ ...setUp, problems: [...setUp.problems, ...wall] }, cupboard);
 }
 
 function describeStanceRule(

@@ -6,7 +6,9 @@ import { calcWishOff, WISH_STRETCH, toScaled } from '../conditions/violation.ts'
 import { getQuantity, calcWeightInside } from '../conditions/quantities.ts';
 import { saySwap } from '../poses/swaps.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import type { JointReport } from './setUp.ts';
+import type { JointReport, SetUp } from './setUp.ts';
+import { findSettingKind } from './settingKinds.ts';
+import type { StudioForSetUps } from '../studio/studio.ts';
 import type { MatFit } from './mat.ts';
 import { cmFromMetres } from '../units/brands.ts';
 
@@ -62,6 +64,21 @@ export function judgeWishes(
     ],
   };
 }
+
+/**
+ * What is said about a set-up that needs a wall where there is none.
+ *
+ * @param setUp solved
+ * @param studio where it is done; left out = a usual room, which has a wall
+ * @returns one note, or none
+ */
+export const findWallNote = (
+  { settings }: Pick<SetUp, 'settings'>,
+  studio: Pick<StudioForSetUps, 'wallM'> | undefined,
+): Problem[] =>
+  studio?.wallM === 0 && settings.some(({ id }) => findSettingKind(id)?.needsWall === true)
+    ? [problem('no-wall', 'settings')]
+    : [];
 
 /** Weight nearer to the edge than this asks for feet set wider, metres. Our modelling choice. */
 const SMALL_MARGIN = 0.03;

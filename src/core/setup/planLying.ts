@@ -7,7 +7,8 @@ import { calcPlanningRanges, STATED_DEFAULTS } from '../planning/ranges.ts';
 import { getReserve } from '../planning/reserve.ts';
 import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import { problem, type Result } from '../problems/problem.ts';
-import { USUAL_STUDIO } from '../studio/studio.ts';
+import { findMat, USUAL_STUDIO } from '../studio/studio.ts';
+import { findWallNote } from './notes.ts';
 import { withProps } from './withProps.ts';
 import { resolveRules } from '../rules/chosenSchools.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
@@ -56,5 +57,10 @@ export function planLying(
   if (stops.length > 0) return { ok: true, value: known };
   const solved = calcLying(pose.id, body.value, ranges, side);
   const { cupboard } = record.studio ?? USUAL_STUDIO;
-  return { ok: true, value: withProps({ ...known, status: 'solved', ...solved }, cupboard) };
+  const mat = { ...findMat(cupboard), fits: true };
+  const value = withProps({ ...known, status: 'solved', ...solved, mat }, cupboard);
+  return {
+    ok: true,
+    value: { ...value, problems: [...value.problems, ...findWallNote(value, record.studio)] },
+  };
 }

@@ -13,6 +13,8 @@ export interface StudioForSetUps {
   readonly cupboard: readonly PropItem[];
   /** At most one a pose and rule. */
   readonly schools: readonly HouseSchool[];
+  /** Free wall to stand at, metres; 0 = none. */
+  readonly wallM: number;
 }
 
 /** A room for yoga and the habits of its house. */
@@ -23,8 +25,6 @@ export interface Studio extends StudioForSetUps {
   readonly breathSeconds: number;
   /** Inner length and width, metres; null = not measured. */
   readonly room: { readonly lengthM: number; readonly widthM: number } | null;
-  /** Free wall to stand at, metres; 0 = none. */
-  readonly wallM: number;
 }
 
 /** One easy breath when no pace of the person's own is known, seconds. Common practice, no source. */

@@ -102,7 +102,8 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
 
 /** Whether the stance fits the mat, in the teacher's units. */
 function MatFit({ setUp, unit }: { setUp: SetUp; unit: LengthUnit }) {
-  if (setUp.mat === null || !setUp.mat.fits) return null;
+  // A lying form is drawn on its mat; nothing says that it fits.
+  if (setUp.mat === null || setUp.footprints === null || !setUp.mat.fits) return null;
   const { lengthCm, widthCm } = setUp.mat;
   const size = [lengthCm, widthCm].map((cm) => writeLength(metresFromCm(cm), unit, 0)).join(' by ');
   return <p className="text-faint">{say.fitsMat(size)}</p>;

@@ -7,6 +7,7 @@ import { shareProps, type SharedProps, type SolveProgram } from '../../core/prop
 import { PlanningContext } from '../../core/planning/planningContext.ts';
 import { planInFull } from '../../core/whatIf/planInFull.ts';
 import { planSetUp } from '../../core/setup/planSetUp.ts';
+import { USUAL_STUDIO } from '../../core/studio/studio.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 
 /** HiGHS: loaded once, when it is first needed. */
@@ -23,7 +24,7 @@ const solve: SolveProgram = async (program) => {
 /** What is computed for a request, here or in a worker thread. */
 export const tasks = {
   setUp: ({ person, pose, side, rules, level, props, detail }: SetUpRequest): Result<SetUp> => {
-    const studio = props === undefined ? person.studio : { cupboard: props, schools: [] };
+    const studio = props === undefined ? person.studio : { ...USUAL_STUDIO, cupboard: props };
     const context = new PlanningContext(studio === undefined ? person : { ...person, studio });
     return detail === 'quick'
       ? planSetUp(context, pose, side, rules, level)

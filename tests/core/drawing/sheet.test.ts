@@ -117,6 +117,11 @@ describe('every level', () => {
       for (const side of ['left', 'right'] as const) {
         const setUp = planPlain(measures, poseId, side, {}, level);
         const drawing = drawSheet(findPose(poseId)!, setUp, { unit: 'cm', labelMm: 5 })!;
+        for (const draw of [drawFromAbove, drawFromSide, drawFromFront]) {
+          const svg = writeSvg(draw(findPose(poseId)!, setUp, { unit: 'cm', labelMm: 5 })!);
+          expect(svg).toContain('</svg>');
+          expect(svg).not.toContain('NaN');
+        }
         const texts = textsOf(drawing);
         const boxes = texts.map((each) => boxOfText(each.text, each.at, each.size, each.anchor));
         for (let i = 0; i < boxes.length; i += 1) {

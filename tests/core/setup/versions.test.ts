@@ -245,6 +245,24 @@ describe('a small cupboard', () => {
     expect(setUp.mat).toMatchObject({ lengthCm: 90, widthCm: 60, fits: false });
   });
 
+  it('says that a version needs a wall where the studio has none', () => {
+    const noted = (wallM: number, level: string): readonly string[] => {
+      const record = { ...recordOf(REFERENCE), studio: { ...USUAL_STUDIO, wallM } };
+      const planned = planSetUp(new PlanningContext(record), 'triangle', 'right', {}, level);
+      return planned.ok ? planned.value.problems.map(({ code }) => code) : ['not planned'];
+    };
+    expect(noted(0, 'at-a-wall')).toContain('no-wall');
+    expect(noted(3, 'at-a-wall')).not.toContain('no-wall');
+    expect(noted(0, 'usual')).not.toContain('no-wall');
+  });
+
+  it('lays a lying form on its own mat', () => {
+    const mat: PropItem = { ...strap('mat', 200), kind: 'mat', name: 'Mat', widthCm: 80 };
+    const record = { ...recordOf(REFERENCE), studio: { ...USUAL_STUDIO, cupboard: [mat] } };
+    const planned = planSetUp(new PlanningContext(record), 'lying-warrior-two', 'right');
+    expect(planned.ok && planned.value.mat).toMatchObject({ lengthCm: 200, widthCm: 80 });
+  });
+
   it('takes the height of its own chair, and books only when they are marked firm', () => {
     const high = planWith([{ ...chair, heightsCm: [50] }], 'half-moon', 'hand-on-a-chair');
     expect(settingOf(high, 'hand-height')).toBeCloseTo(50, 1);

@@ -28,7 +28,7 @@ function drawBeforeWall(scene: Scene): void {
   const knee = scene.at('knee', 'front');
   const ankle = scene.at('ankle', 'back');
   // The mat lies with its short edge to the wall.
-  const mat = findMat(USUAL_STUDIO.cupboard);
+  const mat = scene.setUp.mat ?? findMat(USUAL_STUDIO.cupboard);
   const half = mat.widthCm / 2;
   scene.shapes.push(box('mat', hips[0] - half, wallY - mat.lengthCm, hips[0] + half, wallY));
   if (support !== null && support > 0) {
