@@ -155,6 +155,7 @@ export function buildTask(
           pose.backContact,
           heelLine.width,
           metresFromCm(pose.frontBallOnCm ?? 0),
+          radiansFromDegrees(pose.backShinOutDeg ?? 0),
         ),
         soleAt: pose.soleAt ?? 'shin',
         arms: { front: armOf('front'), back: armOf('back') },

@@ -240,6 +240,8 @@ export interface PoseDefinition {
   } | null;
   /** The ball of the front foot stands this high on a block or a wall, cm; its heel on the floor. */
   readonly frontBallOnCm?: number;
+  /** A back shin up a wall leans outward by this, so that its foot stands outside the hip, degrees. */
+  readonly backShinOutDeg?: number;
   /** A sole on the front leg: at its ankle with the toes down, along its shin or along its thigh, never at the knee. */
   readonly soleAt?: 'ankle' | 'shin' | 'thigh';
   /** How far apart the heels stand across the mat, unless a rule says otherwise. */

@@ -48,6 +48,7 @@ export interface FeetPose {
  * @param contact how the back foot stands
  * @param width across the mat between heel centres, metres, + on the back leg's own side
  * @param frontBallHeight of a block under the ball of the front foot, metres
+ * @param backShinOut how far a back shin up a wall leans outward, radians
  * @returns a function of the posture's parts
  */
 export function planFeet(
@@ -55,6 +56,7 @@ export function planFeet(
   contact: BackContact,
   width: (backFootYaw: number) => number,
   frontBallHeight = 0,
+  backShinOut = 0,
 ): ContactPlan['feet'] {
   let last: { readonly at: Parts; readonly feet: FeetPose } | null = null;
   let front: { readonly yaw: number; readonly foot: FootPose; readonly sole: Point2[] } | null =
@@ -67,7 +69,7 @@ export function planFeet(
       front = { yaw, foot, sole: soleOutline(body, foot) };
     }
     const across = width(parts.backFootYaw) + parts.widening;
-    const back = placeBackEnd(body, contact, parts, [-parts.stance, across]);
+    const back = placeBackEnd(body, contact, parts, [-parts.stance, across], backShinOut);
     // From the back foot forward: its corners are found by sorting along the mat.
     const outline = [...outlineOfEnd(body, back), ...front.sole];
     const feet = { front: front.foot, back, outline };
@@ -81,6 +83,7 @@ function placeBackEnd(
   contact: BackContact,
   { backFootYaw, backHeelLift, backShinLean }: Parts,
   [x, y]: Point2,
+  backShinOut: number,
 ): BackEnd {
   switch (contact) {
     case 'flat': {
@@ -102,7 +105,7 @@ function placeBackEnd(
     default:
       return {
         kind: 'knee',
-        shin: placeKneelingShin(body, [x, y], contact, backShinLean),
+        shin: placeKneelingShin(body, [x, y], contact, backShinLean, backShinOut),
       };
   }
 }

@@ -1,6 +1,6 @@
 import { FOOT } from '../body/proportions.ts';
 import { aboutLeft, aboutUp, compose, type Rotation } from '../geometry/rotation.ts';
-import { add, addScaled, type Vec3 } from '../geometry/vector.ts';
+import { addScaled, type Vec3 } from '../geometry/vector.ts';
 import type { Point2 } from '../geometry/polygon.ts';
 import type { CanonicalBody } from './canonicalBody.ts';
 
@@ -127,10 +127,12 @@ export interface KneelingShin {
 }
 
 /**
+ * The shin of a knee that is down, with its foot.
  *
  * @param body lengths of the body as the solver sees it, metres
  * @param shin toes tucked under, foot lying back, up a wall, or leaning back to one
- * @param leanRad of a shin that leans back
+ * @param leanRad of a shin that leans back to a wall
+ * @param outRad of a shin up a wall that leans outward, so that its foot stands outside the hip
  * @param knee where the knee's centre stands, seen from above
  * @returns knee, ankle and foot, metres, world frame
  */
@@ -139,13 +141,15 @@ export function placeKneelingShin(
   [x, y]: Point2,
   shin: 'knee-toes-tucked' | 'knee-foot-flat' | 'shin-on-wall' | 'shin-leaning-on-wall',
   leanRad: number,
+  outRad: number,
 ): KneelingShin {
   const { shank } = body.back;
   const knee: Vec3 = [x, y, KNEE_PAD + KNEE_ABOVE_PAD];
   if (shin === 'shin-on-wall' || shin === 'shin-leaning-on-wall') {
     const lean = shin === 'shin-on-wall' ? 0 : leanRad;
-    const ankle = add(knee, [-shank * Math.sin(lean), 0, shank * Math.cos(lean)]);
-    return { knee, foot: hangFoot(body, ankle, [0, 0, 1], [-1, 0, 0]) };
+    const up: Vec3 = [0, Math.sin(outRad), Math.cos(outRad)];
+    const alongShin: Vec3 = [-Math.sin(lean), Math.cos(lean) * up[1], Math.cos(lean) * up[2]];
+    return { knee, foot: hangFoot(body, addScaled(knee, alongShin, shank), up, [-1, 0, 0]) };
   }
   const behind = (height: number): number => Math.sqrt(shank ** 2 - (height - knee[2]) ** 2);
   if (shin === 'knee-foot-flat') {

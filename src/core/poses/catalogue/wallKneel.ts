@@ -27,6 +27,8 @@ const RAISED: DepthDefinition = {
   easiest: 5,
   textbook: 90,
 };
+/** A shin's lean that brings the foot outside the hip, as one school teaches. Our choice. */
+const FOOT_OUTSIDE_DEG = 15;
 /** Past upright by so much the shoulders come to the wall that the shin is on. Our choice. */
 const BACK_TO_WALL_DEG = 103;
 
@@ -116,6 +118,12 @@ export const wallKneel: PoseDefinition = {
       name: 'Shin up the wall',
       forWhom: 'for knees that bend 150° or more, and a front hip that flexes 130° or more',
       changes: {},
+    },
+    {
+      id: 'foot-outside-the-hip',
+      name: 'Shin up the wall, foot outside the hip',
+      reachedBy: 'choice',
+      changes: { backShinOutDeg: FOOT_OUTSIDE_DEG },
     },
     {
       id: 'back-on-the-wall',
