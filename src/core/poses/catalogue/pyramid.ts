@@ -1,9 +1,8 @@
-import { USUAL_LEVEL } from '../level.ts';
-import type { PoseDefinition } from '../poseDefinition.ts';
+import type { ArmDefinition, PoseDefinition } from '../poseDefinition.ts';
+import { makeFoldLevels } from './foldLevels.ts';
 import { STRAIGHT_AHEAD } from './schools.ts';
 
-/** So much lower than the arms are long the shoulders come down when elbows bend. Our choice. */
-const ELBOWS_BENT_CM = 5;
+const ARM: ArmDefinition = { reach: 'down', clearOfFrontFoot: true };
 
 const MUSTS: PoseDefinition['musts'] = [
   { quantity: 'pelvis-level', atLeast: -5, atMost: 5 },
@@ -38,10 +37,7 @@ export const pyramid: PoseDefinition = {
       long: { kind: 'longest-up-to', of: 'leg-length', factor: 1.35 },
     },
   },
-  arms: {
-    front: { reach: 'down', clearOfFrontFoot: true },
-    back: { reach: 'down', clearOfFrontFoot: true },
-  },
+  arms: { front: ARM, back: ARM },
   musts: MUSTS,
   wishes: [
     { quantity: 'pelvis-turn', goal: 0, sigma: 5 },
@@ -80,42 +76,10 @@ export const pyramid: PoseDefinition = {
     stiff: ['front hip flexion', 'back ankle dorsiflexion'],
     supple: ['front hip flexion'],
   },
-  levels: [
-    {
-      id: 'hands-on-a-chair',
-      name: 'Hands on a chair',
-      reachedBy: 'practice',
-      changes: { handsOn: { surface: 'chair', elbows: 'straight' } },
-    },
-    {
-      id: 'hands-on-stacked-blocks',
-      name: 'Hands on stacked blocks',
-      reachedBy: 'practice',
-      changes: { handsOn: { surface: 'stacked-blocks', elbows: 'straight' } },
-    },
-    { id: USUAL_LEVEL, name: 'Hands on the lowest prop that fits', changes: {} },
-    {
-      id: 'hands-on-the-floor',
-      name: 'Hands on the floor',
-      forWhom: 'palms down with a long back: for leg raises of 135° or more',
-      reachedBy: 'practice',
-      changes: { handsOn: { surface: 'floor', elbows: 'straight' } },
-    },
-    {
-      id: 'elbows-bent',
-      name: 'Hands on the floor, elbows bent outward',
-      forWhom: 'for leg raises of 140° or more',
-      reachedBy: 'practice',
-      changes: {
-        arms: {
-          front: { reach: 'down', clearOfFrontFoot: true, elbowOutward: true },
-          back: { reach: 'down', clearOfFrontFoot: true, elbowOutward: true },
-        },
-        handsOn: { surface: 'floor', elbows: 'bent' },
-        musts: [...MUSTS, { quantity: 'shoulders-below-reach', atLeast: ELBOWS_BENT_CM }],
-      },
-    },
-  ],
+  levels: makeFoldLevels(MUSTS, ARM, {
+    floor: 'palms down with a long back: for leg raises of 135° or more',
+    elbowsBent: 'for leg raises of 140° or more',
+  }),
   easier: 'lying pyramid',
   guidance: {
     gaze: 'At the front foot’s toes, or the shin.',

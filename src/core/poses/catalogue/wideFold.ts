@@ -1,8 +1,7 @@
-import { USUAL_LEVEL } from '../level.ts';
-import type { PoseDefinition } from '../poseDefinition.ts';
+import type { ArmDefinition, PoseDefinition } from '../poseDefinition.ts';
+import { makeFoldLevels } from './foldLevels.ts';
 
-/** So much lower than the arms are long the shoulders come down when elbows bend. Our choice. */
-const ELBOWS_BENT_CM = 5;
+const ARM: ArmDefinition = { reach: 'down' };
 
 const MUSTS: PoseDefinition['musts'] = [
   // Both sides alike: a body that leans or turns to one side buys tilt with it.
@@ -30,7 +29,7 @@ export const wideFold: PoseDefinition = {
   backHeelLift: null,
   heelLine: 'heel-to-heel',
   stance: { kind: 'longest-up-to', of: 'wrist-span', factor: 1 },
-  arms: { front: { reach: 'down' }, back: { reach: 'down' } },
+  arms: { front: ARM, back: ARM },
   musts: MUSTS,
   wishes: [
     { quantity: 'hips-ahead-of-heel-line', goal: 0, sigma: 3 },
@@ -78,40 +77,7 @@ export const wideFold: PoseDefinition = {
     stiff: ['right hip flexion', 'left hip flexion'],
     supple: ['right hip flexion', 'left hip flexion'],
   },
-  levels: [
-    {
-      id: 'hands-on-a-chair',
-      name: 'Hands on a chair',
-      reachedBy: 'practice',
-      changes: { handsOn: { surface: 'chair', elbows: 'straight' } },
-    },
-    {
-      id: 'hands-on-stacked-blocks',
-      name: 'Hands on stacked blocks',
-      reachedBy: 'practice',
-      changes: { handsOn: { surface: 'stacked-blocks', elbows: 'straight' } },
-    },
-    { id: USUAL_LEVEL, name: 'Hands on the lowest prop that fits', changes: {} },
-    {
-      id: 'hands-on-the-floor',
-      name: 'Hands on the floor',
-      reachedBy: 'practice',
-      changes: { handsOn: { surface: 'floor', elbows: 'straight' } },
-    },
-    {
-      id: 'elbows-bent',
-      name: 'Hands on the floor, elbows bent outward',
-      reachedBy: 'practice',
-      changes: {
-        arms: {
-          front: { reach: 'down', elbowOutward: true },
-          back: { reach: 'down', elbowOutward: true },
-        },
-        handsOn: { surface: 'floor', elbows: 'bent' },
-        musts: [...MUSTS, { quantity: 'shoulders-below-reach', atLeast: ELBOWS_BENT_CM }],
-      },
-    },
-  ],
+  levels: makeFoldLevels(MUSTS, ARM, null),
   easier: 'wide fold with the hands on a chair',
   guidance: {
     gaze: 'At the floor between the hands.',
