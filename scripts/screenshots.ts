@@ -98,12 +98,7 @@ const VIEWS: readonly (readonly [
     markAPicture,
   ],
   ['warrior-two', '/set-up?id=marit-sollen&pose=warrior-two&side=right'],
-  [
-    'compare-schools',
-    '/set-up?id=marit-sollen&pose=triangle&side=right',
-    '#schools',
-    openSchools,
-  ],
+  ['compare-schools', '/set-up?id=marit-sollen&pose=triangle&side=right', '#schools', openSchools],
   ['large-step-view', '/set-up?id=marit-sollen&pose=warrior-two&side=right&step=1'],
   ['on-paper', '/paper?id=sanna-tveit&poses=half-moon,pyramid'],
   ['versions', '/set-up?id=sanna-tveit&pose=half-moon&side=right', null, openVersions],

@@ -267,7 +267,7 @@ export const SETTING_KINDS = [
   }),
   kind({
     id: 'upper-hand-along',
-    say: (value, raw) => `${value} ${raw < 0 ? 'behind' : 'ahead of'} the front heel`,
+    say: (value, raw) => `and ${value} ${raw < 0 ? 'behind' : 'ahead of'} the front heel`,
   }),
   kind({
     id: 'rail-height',
@@ -275,7 +275,10 @@ export const SETTING_KINDS = [
     improvised: 'a wall behind the back in its place',
     say: (value) => `chair behind the back, its rail ${value} above the mat`,
   }),
-  kind({ id: 'chair-behind', say: (value) => `that rail ${value} behind the front foot’s line` }),
+  kind({
+    id: 'chair-behind',
+    say: (value) => `that rail ${value} from the front foot’s line, behind the back`,
+  }),
   kind({
     id: 'chair-along',
     say: (value, raw) =>
