@@ -34,18 +34,20 @@ export function findSurfaceHeight(surface: HandSurface, cupboard: readonly PropI
 }
 
 /**
- * A pose with what its version takes from the studio: how high the hands stand, and how wide
- * the mat is.
+ * A pose with what its version takes from the studio: how high the hands or
+ * the front foot stand, and how wide the mat is.
  *
  * @param pose the pose's data at one of its levels
  * @param cupboard what the studio has
  * @returns a changed copy where the version asks for it
  */
 export function withStudio(pose: PoseDefinition, cupboard: readonly PropItem[]): PoseDefinition {
-  const placed = withHandsOn(pose, cupboard);
-  return pose.feetOnDiagonal === true
-    ? { ...placed, matWidthCm: findMat(cupboard).widthCm }
-    : placed;
+  const ball = findSurfaceHeight('low-block', cupboard);
+  return {
+    ...withHandsOn(pose, cupboard),
+    ...(pose.feetOnDiagonal === true ? { matWidthCm: findMat(cupboard).widthCm } : {}),
+    ...(pose.frontBallOnBlock === true ? { frontBallOnCm: ball } : {}),
+  };
 }
 
 function withHandsOn(pose: PoseDefinition, cupboard: readonly PropItem[]): PoseDefinition {

@@ -238,6 +238,8 @@ export interface PoseDefinition {
     readonly to: number;
     readonly start: number;
   } | null;
+  /** The ball of the front foot stands on a block's broad face: its height is that of this studio's block. */
+  readonly frontBallOnBlock?: true;
   /** The ball of the front foot stands this high on a block or a wall, cm; its heel on the floor. */
   readonly frontBallOnCm?: number;
   /** A back shin up a wall leans outward by this, so that its foot stands outside the hip, degrees. */

@@ -1,5 +1,5 @@
 import type { Side } from '../measures/protocol.ts';
-import { readSession } from '../sessions/readSession.ts';
+import { findLevelHeld, readSession } from '../sessions/readSession.ts';
 import type { Session } from '../sessions/session.ts';
 import type { SettingId } from '../setup/settingKinds.ts';
 import { sayCount } from '../units/sayCount.ts';
@@ -91,7 +91,7 @@ export function listDrifts(sessions: readonly Session[]): readonly Drift[] {
         plan.settings.find((each) => each.id === id)?.value ?? null;
       drift.points.push({
         at,
-        level: notes.level ?? plan.level,
+        level: findLevelHeld({ plan, notes }),
         depth: notes.used?.depth ?? plan.depth,
         stanceCm: notes.used?.stanceCm ?? planned('stance-length'),
         handCm: notes.used?.handCm ?? planned('hand-height'),

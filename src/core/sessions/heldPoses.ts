@@ -1,7 +1,7 @@
 import type { Side } from '../measures/protocol.ts';
 import type { HeldPose, PersonRecord } from '../person/person.ts';
 import { findDecision } from './findDecision.ts';
-import { readSession } from './readSession.ts';
+import { findLevelHeld, readSession } from './readSession.ts';
 import type { Session } from './session.ts';
 
 /** A pose and side as it was last held. */
@@ -31,7 +31,7 @@ function findHeldPoses(sessions: readonly Session[]): readonly HeldPose[] {
       const key = `${pose} ${side}`;
       const isHeld = notes.outcome !== 'skipped' && notes.outcome !== 'swapped';
       if (at === null || !isHeld || at < (latest.get(key)?.at ?? '')) continue;
-      latest.set(key, { pose, side, at, level: notes.level ?? plan.level });
+      latest.set(key, { pose, side, at, level: findLevelHeld({ plan, notes }) });
     }
   }
   // The latest first: a side that was never held follows the other one.

@@ -14,7 +14,7 @@ import { planPose, type Plan } from '../setup/planSetUp.ts';
 import { ENOUGH_TO_SPARE, judge, type Verdict } from './ladder.ts';
 import type { Hold } from './log.ts';
 import { withHeldPoses } from './heldPoses.ts';
-import { readSession, type LoggedHold } from './readSession.ts';
+import { findLevelHeld, readSession, type LoggedHold } from './readSession.ts';
 import type { Session } from './session.ts';
 import { hasRoom, isBelowRecommended } from './spare.ts';
 import { takeLevelStep, type LevelStep } from './levelStep.ts';
@@ -120,7 +120,7 @@ export function judgeSession(
     const isStandingPose = findPose(pose) !== null;
     const stale = isStandingPose && restsOnStale(context, pose, side, now);
     const roomy = isStandingPose && last !== null ? withRoom(context, log, last) : log;
-    const level = last === null ? null : (last.notes.level ?? last.plan.level);
+    const level = last === null ? null : findLevelHeld(last);
     const plan =
       isStandingPose && last !== null
         ? planPose(context, pose, side, last.plan.rules, level)

@@ -3,6 +3,7 @@ import { type AsFound, type HouseRules, RULES_VERSION } from '../rules/houseRule
 import type { Session } from './session.ts';
 import type { Side } from '../measures/protocol.ts';
 import { findDecision } from './findDecision.ts';
+import { findLevelHeld } from './readSession.ts';
 import { findLastHeld } from './toHolds.ts';
 import type { PlanningContext } from '../planning/planningContext.ts';
 import type { AdaptedToday } from './today.ts';
@@ -108,7 +109,7 @@ function keepLevel(
   const last = findLastHeld(sessions, pose, side)?.hold;
   if (asked !== FITTING_LEVEL || last === undefined) return asked;
   if (findDecision(sessions, pose, side)?.kind !== 'go-on') return asked;
-  return last.notes.level ?? last.plan.level;
+  return findLevelHeld(last);
 }
 
 /** A depth that lies this near another one is the same, degrees or cm. */

@@ -1,3 +1,4 @@
+import { toStoredLevel } from '../poses/level.ts';
 import {
   EMPTY_NOTES,
   type Decision,
@@ -33,6 +34,17 @@ export interface SessionState {
   /** What “undo” would take back; null = nothing. */
   readonly lastNote: SessionEntry | null;
 }
+
+/**
+ * The level that was really held: as it was noted, else as it was planned.
+ *
+ * @returns null = the usual one
+ */
+export const findLevelHeld = ({
+  plan,
+  notes,
+}: Pick<LoggedHold, 'plan' | 'notes'>): string | null =>
+  notes.level === null ? plan.level : toStoredLevel(notes.level);
 
 const byTime = (a: SessionEntry, b: SessionEntry): number =>
   a.at.localeCompare(b.at) || a.id.localeCompare(b.id);

@@ -1,5 +1,5 @@
 import type { Hold } from './log.ts';
-import { readSession, type LoggedHold, type SessionState } from './readSession.ts';
+import { findLevelHeld, readSession, type LoggedHold, type SessionState } from './readSession.ts';
 import type { Session } from './session.ts';
 
 /**
@@ -12,11 +12,8 @@ export const findSessionTime = (session: Session): string =>
   readSession(session).begunAt ?? session.plannedAt;
 
 /** One logged hold as the ladder reads it; null when nothing was noted. */
-function toHold(
-  session: Session,
-  { plan, notes, at, cleared }: LoggedHold,
-  painNextMorning: boolean,
-): Hold | null {
+function toHold(session: Session, hold: LoggedHold, painNextMorning: boolean): Hold | null {
+  const { plan, notes, at, cleared } = hold;
   if (at === null) return null;
   const { pain, sign } = notes;
   const asPlanned = notes.used === null;
@@ -26,7 +23,7 @@ function toHold(
     at,
     pose: plan.pose,
     side: plan.side,
-    level: notes.level ?? plan.level,
+    level: findLevelHeld(hold),
     outcome: notes.outcome ?? 'done',
     errors: notes.errors,
     breath: notes.breath,

@@ -54,6 +54,8 @@ export interface Versions {
 
 /** A change smaller than this is not said, degrees. */
 const SAID_FROM_DEG = 1;
+/** Changes of a level that make the feet stand otherwise. */
+const FEET = ['frontBallOnBlock', 'frontBallOnCm', 'frontFootYaw', 'feetOnDiagonal'] as const;
 const HIP_MOTIONS: readonly JointReport['motion'][] = ['flexion', 'abduction', 'external-rotation'];
 
 const askedOf = (setUp: SetUp, side: Side, motion: JointReport['motion']): number | null =>
@@ -67,9 +69,8 @@ function findHipChanges(
   planned: Plan,
   usual: SetUp | null,
 ): readonly HipChange[] {
-  const { frontBallOnCm, frontFootYaw, feetOnDiagonal } = level.changes;
-  const changesFeet =
-    frontBallOnCm !== undefined || frontFootYaw !== undefined || feetOnDiagonal === true;
+  const { changes } = level;
+  const changesFeet = FEET.some((each) => changes[each] !== undefined);
   const depth = usual?.depth?.value ?? null;
   if (!changesFeet || usual === null || depth === null) return [];
   const moved = planMoved(planned, { ...NOT_MOVED, depth });

@@ -30,13 +30,10 @@ const FIRST_POSES = ['mountain', 'warrior-two', 'triangle', 'high-lunge', 'pyram
 /** What was held last time, or a first choice; each pose once. */
 function findPosesToday(sessions: readonly Session[]): SessionAsked['poses'] {
   const last = sessions.find((each) => each.holds.length > 0);
-  const found = new Map<string, { pose: string; level: string | null }>();
-  for (const { pose, level } of last?.holds ?? []) {
-    if (!found.has(pose)) found.set(pose, { pose, level });
-  }
-  return found.size > 0
-    ? [...found.values()]
-    : FIRST_POSES.map((pose) => ({ pose, level: FITTING_LEVEL }));
+  const held = new Set((last?.holds ?? []).map(({ pose }) => pose));
+  const poses = held.size > 0 ? [...held] : FIRST_POSES;
+  // At which level the record says, a side at a time.
+  return poses.map((pose) => ({ pose, level: FITTING_LEVEL }));
 }
 
 const hadPain = (session: Session | undefined): boolean =>

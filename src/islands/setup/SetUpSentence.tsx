@@ -54,7 +54,9 @@ export function SetUpSentence(props: SetUpSentenceProps) {
       {isStanding && pose.levels.length > 1 && props.hasVersions && (
         <>
           {' '}
-          <PartLink to="versions">{say.allVersions}</PartLink>
+          <span className="*:inline-block *:min-h-11 *:content-center">
+            <PartLink to="versions">{say.allVersions}</PartLink>
+          </span>
         </>
       )}
       {isProvisional && (

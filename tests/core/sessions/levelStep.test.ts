@@ -77,6 +77,18 @@ describe('levels as a path over sessions', () => {
     expect(judged.further?.closes).toMatch(/^(it takes|practice)/);
   });
 
+  it('count a level that was noted as the usual one as the usual one', () => {
+    const noted = (session: Session): Session => ({
+      ...session,
+      entries: session.entries.map((entry) =>
+        entry.kind === 'note' ? { ...entry, change: { ...entry.change, level: 'usual' } } : entry,
+      ),
+    });
+    const one = holdClean(record, [], '2026-10-01', 'pyramid', null);
+    const two = noted(holdClean(record, [one], '2026-10-08', 'pyramid', null));
+    expect(judgeAt(record, [one, two]).verdict.facts[0]).toMatch(/^2 sessions in a row/);
+  });
+
   it('go one level up where it was accepted, on that side alone, and begin to count again', () => {
     const accepted = accept(second, judgeAt(record, [first, second]));
     const third = holdClean(record, [first, accepted], '2026-10-15', 'pyramid');

@@ -263,6 +263,18 @@ describe('a small cupboard', () => {
     expect(planned.ok && planned.value.mat).toMatchObject({ lengthCm: 200, widthCm: 80 });
   });
 
+  it('stands the ball of the foot on its own block', () => {
+    const low: PropItem = {
+      ...chair,
+      id: 'low',
+      kind: 'block',
+      name: 'Low block',
+      heightsCm: [5, 10, 20],
+    };
+    const setUp = planWith([low], 'triangle', 'ball-on-a-block');
+    expect(settingOf(setUp, 'front-ball-block')).toBeCloseTo(5, 1);
+  });
+
   it('takes the height of its own chair, and books only when they are marked firm', () => {
     const high = planWith([{ ...chair, heightsCm: [50] }], 'half-moon', 'hand-on-a-chair');
     expect(settingOf(high, 'hand-height')).toBeCloseTo(50, 1);

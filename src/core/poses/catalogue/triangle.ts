@@ -8,8 +8,6 @@ import {
   stanceBySchool,
 } from './schools.ts';
 
-/** A block on its broad face. Common practice, no source. */
-const LOW_BLOCK_CM = 7.5;
 /** How far up a wall the ball of the front foot goes, its heel on the floor. Our choice. */
 const BALL_UP_WALL_CM = 11;
 
@@ -139,7 +137,7 @@ export const triangle: PoseDefinition = {
       id: 'ball-on-a-block',
       name: 'Ball of the front foot on a block',
       reachedBy: 'choice',
-      changes: { frontBallOnCm: LOW_BLOCK_CM, supports: ['front-ball-block'] },
+      changes: { frontBallOnBlock: true, supports: ['front-ball-block'] },
     },
     {
       id: 'front-sole-up-a-wall',
