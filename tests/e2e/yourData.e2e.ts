@@ -40,7 +40,7 @@ test('everything is backed up by keys, restored in another browser, and opened b
   const bytes = await bytesOf(file);
   const opened = await decrypt(bytes, PASSPHRASE);
   const read = opened.ok ? await readBackup(opened.value) : opened;
-  expect(read.ok && read.value.stores['people']!.length).toBe(8);
+  expect(read.ok && read.value.stores['people']!.length).toBe(9);
 
   const other = await browser.newContext();
   const empty = await other.newPage();
@@ -73,7 +73,7 @@ test('without encryption it is a plain zip; one person of it comes back, and it 
   await page.getByRole('button', { name: 'Back up everything' }).click();
   const bytes = await bytesOf(await saving);
   const people = JSON.parse(strFromU8(unzipSync(bytes)['stores/people.json']!)) as unknown[];
-  expect(people).toHaveLength(8);
+  expect(people).toHaveLength(9);
   // Someone is erased and the notes of someone else are newer than the backup.
   await page.goto('/person?id=dov-lantry');
   await page.getByRole('button', { name: 'Erase now' }).click();
