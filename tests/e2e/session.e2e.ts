@@ -100,6 +100,8 @@ test('poses are put into another order by dragging, by keys and by single presse
   await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
   await page.mouse.down();
   await page.mouse.move(grip.x + grip.width / 2, top.y + 5, { steps: 8 });
+  // A slow machine is still on its way there.
+  await expect(page.getByText(`${third!}, place 1 of`)).toBeAttached();
   await page.mouse.up();
   await expect.poll(readOrder).toEqual([third, second, first, ...rest]);
   await page.getByRole('button', { name: `${third!} later` }).click();
