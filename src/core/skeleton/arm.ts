@@ -257,7 +257,7 @@ const stretch = (shoulder: Vec3, toward: Vec3, reach: number): ArmPose => ({
  * @param chest in the world
  * @param shoulder its centre, metres
  * @param legs that a hand may rest on or clear
- * @param least height of what stands under a hand or forearm that rests on it, metres
+ * @param least lowest that a supported hand or forearm may be: the height of its prop, metres
  * @returns joint centres, metres, world frame
  */
 export function poseArm(

@@ -4,7 +4,8 @@ import { listRecipe } from '../../core/recipe/recipe.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { ClearPause } from './ClearPause.tsx';
 import { useUnit } from '../shared/useRecord.ts';
-import { namePose, nameSide } from '../shared/poseWords.ts';
+import { findPose } from '../../core/poses/catalogue/index.ts';
+import { nameLevel, namePose, nameSide } from '../shared/poseWords.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { Table } from '../shared/ui/Table.tsx';
 import { plannedHolds as say } from './words.ts';
@@ -78,6 +79,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
                     {hold.rounds > 1 ? ` × ${String(hold.rounds)}` : ''}
                   </td>
                   <td>
+                    <VersionName pose={hold.pose} level={hold.level} />
                     {listRecipe(setUp, unit)
                       .filter(
                         ({ setting }) => TOLD.includes(setting.id) && setting.value > LEAST_TOLD,
@@ -101,4 +103,11 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
       ))}
     </>
   );
+}
+
+/** The version of a pose that has several, before its numbers. */
+function VersionName({ pose: id, level }: { pose: string; level: string | null }) {
+  const pose = findPose(id);
+  if (pose === null || pose.levels.length === 0) return null;
+  return <span className="font-semibold">{nameLevel(pose, level)}: </span>;
 }

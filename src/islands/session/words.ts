@@ -98,7 +98,7 @@ export const planForm = {
   alternateSidesRoundBy: 'alternate sides, round by round',
   everyPoseOneSide: 'every pose on one side, then on the other',
   level: (pose: string) => `${pose}, level`,
-  levelFits: 'best fit, or where the sessions led',
+  levelFits: 'best fit',
   earlier: (pose: string) => `${pose} earlier`,
   later: (pose: string) => `${pose} later`,
   leaveOut: (pose: string) => `leave out ${pose}`,

@@ -75,7 +75,7 @@ function Proposal({ pose, versions: { proposed } }: { pose: PoseDefinition; vers
   );
 }
 
-/** The margin that a version leaves, or what stands in its way. */
+/** A version's margin, or what it still needs. */
 function sayState({ status, margin, needs, orHandHigher }: Version): string {
   if (status === 'excluded') return say.excluded;
   if (status === 'not-measured') return say.notMeasured;

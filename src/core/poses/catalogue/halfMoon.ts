@@ -1,6 +1,6 @@
 import { USUAL_LEVEL } from '../level.ts';
 import type { PoseDefinition } from '../poseDefinition.ts';
-import { STRAIGHT_AHEAD } from './schools.ts';
+import { HAND_ON_A_CHAIR, ON_A_CHAIR, STRAIGHT_AHEAD } from './schools.ts';
 
 export const halfMoon: PoseDefinition = {
   id: 'half-moon',
@@ -72,13 +72,8 @@ export const halfMoon: PoseDefinition = {
   },
   levels: [
     {
-      id: 'hand-on-a-chair',
-      name: 'Hand on a chair, its side to the wall',
-      reachedBy: 'practice',
-      changes: {
-        handsOn: { surface: 'chair', elbows: 'bent' },
-        supports: ['wall-behind'],
-      },
+      ...HAND_ON_A_CHAIR,
+      changes: { handsOn: ON_A_CHAIR, supports: ['wall-behind'] },
     },
     {
       id: 'at-a-wall',

@@ -1,6 +1,6 @@
 import { USUAL_LEVEL } from '../level.ts';
 import type { DepthDefinition, PoseDefinition } from '../poseDefinition.ts';
-import { STRAIGHT_AHEAD } from './schools.ts';
+import { HAND_ON_A_CHAIR, ON_A_CHAIR, STRAIGHT_AHEAD } from './schools.ts';
 
 const LIFT: DepthDefinition = {
   quantity: 'back-leg-lift',
@@ -122,13 +122,8 @@ export const revolvedHalfMoon: PoseDefinition = {
   },
   levels: [
     {
-      id: 'hand-on-a-chair',
-      name: 'Hand on a chair, its side to the wall',
-      reachedBy: 'practice',
-      changes: {
-        handsOn: { surface: 'chair', elbows: 'bent' },
-        supports: ['wall-at-foot'],
-      },
+      ...HAND_ON_A_CHAIR,
+      changes: { handsOn: ON_A_CHAIR, supports: ['wall-at-foot'] },
     },
     {
       id: 'hands-on-two-blocks',

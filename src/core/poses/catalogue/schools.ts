@@ -1,4 +1,5 @@
 import type {
+  HandsOn,
   AngleDefinition,
   ByRule,
   LevelDefinition,
@@ -32,6 +33,15 @@ export const OPEN_FRONT_FOOT: AngleDefinition = {
   kind: 'held',
   at: { rule: 'backFoot', options: { parallel: 0, 'turned-in': 0, natural: -10 } },
 };
+
+/** A chair under the lower hand of a half moon, its side to the wall. */
+export const HAND_ON_A_CHAIR = {
+  id: 'hand-on-a-chair',
+  name: 'Hand on a chair, its side to the wall',
+  reachedBy: 'practice',
+} as const;
+/** It is higher than the arm is long: the elbow bends and the trunk stays level. */
+export const ON_A_CHAIR: HandsOn = { surface: 'chair', elbows: 'bent' };
 
 export const STRAIGHT_AHEAD: AngleDefinition = { kind: 'held', at: 0 };
 
