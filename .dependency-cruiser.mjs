@@ -26,6 +26,7 @@ const CORE = [
   'whatIf',
   'recipe',
   'sessions',
+  'sequence',
   'progress',
   'drawing',
   'paper',

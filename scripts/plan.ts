@@ -1,4 +1,4 @@
-/** Prints one set-up as JSON, its drawing as SVG, or the bands of 2,000 repeats. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
+/** Prints one set-up as JSON, its drawing as SVG, the bands of 2,000 repeats, or a planned flow. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
 import { PlanningContext } from '../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
@@ -7,9 +7,11 @@ import { drawFromFront } from '../src/core/drawing/frontView.ts';
 import { writeSvg } from '../src/core/drawing/svg.ts';
 import { findPose } from '../src/core/poses/catalogue/index.ts';
 import { readJson } from '../src/core/formats/personFile.ts';
+import { checkFlowRequest } from '../src/core/formats/flowRequest.ts';
 import { checkSetUpRequest } from '../src/core/formats/setUpRequest.ts';
 import type { Problem } from '../src/core/problems/problem.ts';
 import { planBands } from '../src/core/whatIf/planBands.ts';
+import { FlowPlanner } from '../src/core/sequence/flowPlanner.ts';
 import { planInFull } from '../src/core/whatIf/planInFull.ts';
 
 const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
@@ -19,7 +21,7 @@ const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
 };
 
 const USAGE =
-  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID|auto] [--rules FILE.json] [--svg above|side|front | --bands]';
+  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID|auto] [--rules FILE.json] [--svg above|side|front | --bands]\n  or: npm run --silent plan -- --person FILE.json --flow FILE.json [--rules FILE.json]';
 
 function stopWithUsage(reason: string): never {
   process.stderr.write(`${reason}\n${USAGE}\n`);
@@ -43,6 +45,7 @@ function readArguments() {
         rules: option,
         svg: option,
         bands: { type: 'boolean' },
+        flow: option,
       },
     }).values;
   } catch (error) {
@@ -61,7 +64,24 @@ function readFile(path: string): unknown {
   return json.ok ? json.value : stopWithProblems(json.problems);
 }
 
-const { person, pose, side, level, rules, svg, bands } = readArguments();
+const { person, pose, side, level, rules, svg, bands, flow } = readArguments();
+if (flow !== undefined) {
+  if (person === undefined) stopWithUsage('--person is needed.');
+  const asked = checkFlowRequest(
+    {
+      person: readFile(person),
+      flow: readFile(flow),
+      rules: rules === undefined ? {} : readFile(rules),
+    },
+    new Date().toISOString(),
+  );
+  if (!asked.ok) stopWithProblems(asked.problems);
+  const planner = new FlowPlanner(new PlanningContext(asked.value.person), asked.value.rules);
+  const plan = planner.plan(asked.value.flow);
+  if (plan.steps.length === 0) stopWithProblems(plan.problems);
+  process.stdout.write(`${JSON.stringify(plan, null, 2)}\n`);
+  process.exit(0);
+}
 if (person === undefined || pose === undefined || side === undefined) {
   stopWithUsage('--person, --pose and --side are needed.');
 }

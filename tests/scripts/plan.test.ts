@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { recordOf, STIFF } from '../support/people.ts';
+import type { FlowPlan } from '../../src/core/sequence/plannedFlow.ts';
 import type { SetUp } from '../../src/core/setup/setUp.ts';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
 
@@ -117,5 +118,40 @@ describe('the plan command', () => {
     const { status, stderr } = plan(...words);
     expect(status).toBe(2);
     expect(stderr).toContain('Use:');
+  });
+
+  it('plans a flow for a person, or says what is wrong with it', () => {
+    const flow = {
+      format: 'stillwater.flow',
+      version: 1,
+      id: 'short',
+      name: 'Short',
+      steps: [
+        { id: '1', kind: 'pose', pose: 'mountain', side: 'right', manner: { kind: 'passed' } },
+        {
+          id: '2',
+          kind: 'pose',
+          pose: 'triangle',
+          side: 'left',
+          manner: { kind: 'held', breaths: 4 },
+        },
+      ],
+    };
+    const good = plan('--person', marit, '--flow', file('flow.json', JSON.stringify(flow)));
+    expect(good.status).toBe(0);
+    const planned = JSON.parse(good.stdout) as FlowPlan;
+    expect(planned.steps.map(({ name }) => name)).toEqual(['Mountain', 'Warrior II', 'Triangle']);
+    const wrong = { ...flow, steps: [{ ...flow.steps[0], side: 'up' }] };
+    const bad = plan('--person', marit, '--flow', file('wrong.json', JSON.stringify(wrong)));
+    expect(bad.status).toBe(1);
+    expect(bad.stderr).toContain('flow.steps[0].side');
+    const none = plan(
+      '--person',
+      marit,
+      '--flow',
+      file('none.json', JSON.stringify({ ...flow, steps: [] })),
+    );
+    expect(none.stderr).toContain('This flow has no steps yet.');
+    expect(plan('--flow', file('flow.json', JSON.stringify(flow))).status).toBe(2);
   });
 });

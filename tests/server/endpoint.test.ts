@@ -1,10 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { POSES } from '../../src/core/poses/catalogue/index.ts';
 import { answerClassProps } from '../../src/server/classPropsEndpoint.ts';
+import type { Flow } from '../../src/core/sequence/flow.ts';
+import type { FlowPlan } from '../../src/core/sequence/plannedFlow.ts';
+import { answerFlow } from '../../src/server/flowEndpoint.ts';
 import { answerPoses } from '../../src/server/posesEndpoint.ts';
 import { answerSchema } from '../../src/server/schemas.ts';
 import { answerSetUp } from '../../src/server/setUpEndpoint.ts';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
+import { flowOf } from '../support/flows.ts';
 import { recordOf, REFERENCE } from '../support/people.ts';
 import { mutateText } from '../support/mutate.ts';
 import { makeRandom } from '../support/random.ts';
@@ -218,6 +222,39 @@ describe('POST /api/class-props', () => {
   });
 });
 
+describe('POST /api/flow', () => {
+  const ask = (flow: Flow, rules: object = {}): Promise<Response> =>
+    answerFlow(
+      new Request('http://localhost/api/flow', {
+        method: 'POST',
+        body: JSON.stringify({
+          person: person(),
+          flow: { format: 'stillwater.flow', version: 1, ...flow },
+          rules,
+        }),
+        headers: { 'content-type': 'application/json' },
+      }),
+    );
+
+  it('answers the flow planned for the person, with set-ups, moves and marks', async () => {
+    const response = await ask(flowOf('mountain', 'warrior-two', 'side-angle'));
+    expect(response.status).toBe(200);
+    const plan = (await response.json()) as FlowPlan;
+    expect(plan.steps.map(({ name }) => name)).toEqual(['Mountain', 'Warrior II', 'Side angle']);
+    expect(plan.steps[1]!.moves[0]).toMatchObject({ side: 'left', how: 'lifted' });
+    expect(plan.runs).toHaveLength(1);
+    expect(plan.marks.length).toBeGreaterThan(2);
+  });
+
+  it('refuses what it cannot read, and a flow without steps or with too many', async () => {
+    expect((await refused(ask(flowOf()))).problems[0]!.code).toBe('no-steps');
+    const many = flowOf(...Array.from({ length: 200 }, () => 'mountain'));
+    expect((await refused(ask(many))).problems[0]!.code).toBe('too-many-steps');
+    const wrong = await refused(ask(flowOf('mountain'), { stance: 'huge' }));
+    expect(wrong.status).toBe(400);
+  });
+});
+
 describe('GET /api/poses', () => {
   it('lists every pose with its levels and the measures it needs', async () => {
     const { poses } = (await answerPoses().json()) as {
@@ -227,5 +264,16 @@ describe('GET /api/poses', () => {
     const twist = poses.find((each) => each.id === 'revolved-side-angle');
     expect(twist?.levels.map((each) => each.id)).toEqual(['usual', 'heel-up', 'hook', 'bind']);
     expect(twist?.needs).toContain('trunk-rotation');
+  });
+
+  it('lists what links them, and where each pose may lead', async () => {
+    const { poses, linking, warmUps } = (await answerPoses().json()) as Record<
+      'poses' | 'linking' | 'warmUps',
+      readonly { readonly id: string; readonly transitions?: readonly { readonly to: string }[] }[]
+    >;
+    const mountain = poses.find(({ id }) => id === 'mountain');
+    expect(mountain?.transitions?.map(({ to }) => to)).toContain('forward-fold');
+    expect(linking.map(({ id }) => id)).toContain('downward-dog');
+    expect(warmUps.map(({ id }) => id)).toContain('leg-swings');
   });
 });

@@ -109,3 +109,20 @@ export function adapt(person: Person, pose: PoseDefinition, rules: HouseRules): 
   }
   return adapted;
 }
+
+/**
+ * The first caution of a person that keeps the head above the heart.
+ *
+ * @param person with answers and cautions
+ * @returns null when none does
+ */
+export function findHeadUpCaution(person: Person): ToldAdaptation | null {
+  for (const { id } of person.cautions) {
+    const adaptation = ADAPTATIONS.find((each) => each.caution === id);
+    if (adaptation?.musts?.some(({ quantity }) => quantity === 'head-above-heart') === true) {
+      const { caution, change, reason } = adaptation;
+      return { caution, name: findCautionKind(id)?.name ?? id, change, reason };
+    }
+  }
+  return null;
+}

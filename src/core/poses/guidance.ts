@@ -19,6 +19,4 @@ export interface Guidance {
   /** How long it is held when nothing else is said. */
   readonly breaths: number;
   readonly effort: 'active' | 'passive';
-  /** Poses that it leads to, by their ids. */
-  readonly next: readonly string[];
 }

@@ -2,6 +2,7 @@ import type { MeasureId } from '../measures/protocols/index.ts';
 import type { RuleId } from '../rules/houseRules.ts';
 import type { Guidance } from './guidance.ts';
 import type { QuantityId } from './quantityId.ts';
+import type { TransitionDefinition } from './transition.ts';
 
 /** The two sides of a pose: the front (or standing) leg and the back (or lifted) one. */
 export type Place = 'front' | 'back';
@@ -214,6 +215,8 @@ export interface PoseDefinition {
   readonly name: string;
   readonly sanskrit: string;
   readonly family: 'open' | 'closed' | 'neutral';
+  /** The hands come down from here: between open hips and a pose on the hands a lunge is passed through. */
+  readonly isLunge?: true;
   /** Where the pelvis would face in the textbook shape; `stacked`: one hip over the other. */
   readonly pelvisFaces: 'long-edge' | 'front' | 'stacked';
   /** Where the origin of the drawing lies; without it, under the front heel. */
@@ -228,6 +231,8 @@ export interface PoseDefinition {
     /** The front knee may straighten by this much there, its shin leaning back; without it, not at all. */
     readonly kneeMayStraightenDeg?: number;
   };
+  /** Poses of one blueprint follow each other on unmoved feet, if the back leg stands on the same part. */
+  readonly blueprint?: 'open-stance' | 'closed-straight-legs' | 'closed-lunge';
   readonly straightLegs: readonly Place[];
   readonly frontFootYaw: AngleDefinition;
   readonly backContact: BackContact;
@@ -293,6 +298,8 @@ export interface PoseDefinition {
   }[];
   readonly wayIn: readonly string[];
   readonly wayOut: readonly string[];
+  /** Where it may lead, without anything between. */
+  readonly transitions: readonly TransitionDefinition[];
 }
 
 /**

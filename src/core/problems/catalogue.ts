@@ -154,7 +154,7 @@ const entries = {
   'duplicate-id': {
     severity: 'error',
     message: '{path}: the id “{text}” is used twice.',
-    hint: 'Every reading and caution needs an id of its own.',
+    hint: 'Give each one an id of its own.',
   },
   'sessions-overlap': {
     severity: 'warning',
@@ -221,6 +221,42 @@ const entries = {
     severity: 'error',
     message: '{path}: this pose has no level called “{text}”.',
     hint: 'Leave it out, or choose one of: {known}.',
+  },
+  // Flows
+  'unknown-movement': {
+    severity: 'error',
+    message: '{path}: there is no warm-up called “{text}”.',
+    hint: 'Choose one of: {known}.',
+  },
+  'no-steps': {
+    severity: 'error',
+    message: 'This flow has no steps yet.',
+    hint: 'Add a pose.',
+  },
+  'too-many-steps': {
+    severity: 'error',
+    message: 'This flow has {count} steps; {most} are the most.',
+    hint: 'Split it into two flows.',
+  },
+  'head-below-heart': {
+    severity: 'error',
+    message: '{caution}: {name} is left out, because the head would be below the heart.',
+    hint: 'Stand at the front of the mat, kneel or sit instead.',
+  },
+  'no-way': {
+    severity: 'warning',
+    message: 'No way is known from {from} to {to} without a pose that this person leaves out.',
+    hint: 'Put a pose between them, or say the way yourself.',
+  },
+  'way-is-gone': {
+    severity: 'warning',
+    message: 'The way that was chosen from {from} to {to} is no longer possible.',
+    hint: 'The cheapest way is shown; choose another one if you like.',
+  },
+  'cannot-share-stance': {
+    severity: 'note',
+    message: '{poses} cannot be held on one stance by this person.',
+    hint: 'Each has its own feet; the moves between them are shown.',
   },
   // Measures
   'missing-measure': {

@@ -108,7 +108,14 @@ function planLevel(
   };
 }
 
-function describeAnswer(request: Request, solved: SolvedRequest): SetUp {
+/**
+ * The set-up of a solved request.
+ *
+ * @param request what was asked
+ * @param solved its answer, or another one to the same request
+ * @returns a failed set-up where nothing is held
+ */
+export function describeAnswer(request: Request, solved: SolvedRequest): SetUp {
   const { pose, rules } = request;
   const { found, first } = solved.answer;
   const { body, ranges } = solved.limited;

@@ -92,7 +92,7 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
           }}
         />
       )}
-      {solved && <GuidanceView guidance={whole.guidance} />}
+      {solved && <GuidanceView guidance={whole.guidance} transitions={whole.transitions} />}
       {solved && pose !== null && <More pose={pose} setUp={setUp} />}
       {solved && <SaveSheet personId={person.id} name={person.name} pose={pose} setUp={setUp} />}
       {solved && <p className="text-faint">{say.notDiagnosis}</p>}

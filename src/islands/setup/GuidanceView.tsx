@@ -1,12 +1,17 @@
 import type { BreathAction, Guidance } from '../../core/poses/guidance.ts';
-import { findPose } from '../../core/poses/catalogue/index.ts';
-import { findLyingPose } from '../../core/poses/lying/index.ts';
+import { findAnyPose } from '../../core/poses/anyPose.ts';
+import type { TransitionDefinition } from '../../core/poses/transition.ts';
 import { guidanceView as text } from './words.ts';
 
-/** What a teacher says and watches while the pose is held. */
-export function GuidanceView({ guidance }: { guidance: Guidance }) {
-  const { gaze, farPoints, tendencies, easier, harder, inhale, exhale, breaths, next } = guidance;
-  const names = next.map((id) => findPose(id)?.name ?? findLyingPose(id)?.name ?? id);
+interface GuidanceViewProps {
+  guidance: Guidance;
+  transitions: readonly TransitionDefinition[];
+}
+
+/** What a teacher says and watches while the pose is held, and where it may lead. */
+export function GuidanceView({ guidance, transitions }: GuidanceViewProps) {
+  const { gaze, farPoints, tendencies, easier, harder, inhale, exhale, breaths } = guidance;
+  const names = transitions.map(({ to }) => findAnyPose(to)?.name ?? to);
   return (
     <details className="border-t border-hair print:in-[aside]:hidden">
       <summary>{text.whileHeld}</summary>
@@ -38,7 +43,7 @@ export function GuidanceView({ guidance }: { guidance: Guidance }) {
         <dd>{capital(easier.join('; '))}.</dd>
         <dt>{text.harder}</dt>
         <dd>{capital(harder.join('; '))}.</dd>
-        <dt>{text.preparesFor}</dt>
+        <dt>{text.leadsTo}</dt>
         <dd>{names.join(', ')}.</dd>
       </dl>
     </details>

@@ -85,7 +85,7 @@ export const guidanceView = {
   oftenSeen: 'Often seen',
   easier: 'Easier',
   harder: 'Harder',
-  preparesFor: 'Prepares for',
+  leadsTo: 'Leads to',
   letWord: (part: string, amount: string, direction: string) =>
     `let ${part} ${amount} ${direction}`,
 } as const;

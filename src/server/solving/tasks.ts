@@ -1,11 +1,14 @@
 import loadHighs from 'highs';
 import type { PropsFile } from '../../core/formats/propsFile.ts';
+import type { FlowRequest } from '../../core/formats/flowRequest.ts';
 import type { SetUpRequest } from '../../core/formats/setUpRequest.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { readSolution } from '../../core/props/readSolution.ts';
 import { shareProps, type SharedProps, type SolveProgram } from '../../core/props/shareProps.ts';
 import { PlanningContext } from '../../core/planning/planningContext.ts';
 import { planInFull } from '../../core/whatIf/planInFull.ts';
+import { FlowPlanner } from '../../core/sequence/flowPlanner.ts';
+import type { FlowPlan } from '../../core/sequence/plannedFlow.ts';
 import { planSetUp } from '../../core/setup/planSetUp.ts';
 import { USUAL_STUDIO } from '../../core/studio/studio.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -30,6 +33,8 @@ export const tasks = {
       ? planSetUp(context, pose, side, rules, level)
       : planInFull(context, pose, side, rules, level);
   },
+  flow: ({ person, flow, rules }: FlowRequest): FlowPlan =>
+    new FlowPlanner(new PlanningContext(person), rules).plan(flow),
   classProps: ({ needs, props }: PropsFile): Promise<SharedProps | null> =>
     shareProps(needs, props, solve),
 };

@@ -83,11 +83,10 @@ describe('the catalogue', () => {
     }
   });
 
-  it('tells for every pose and lying form what is often seen, what breath does, and what follows', () => {
+  it('tells for every pose and lying form what is often seen, and what breath does', () => {
     const all = [...POSES, ...LYING_POSES];
-    const ids = new Set<string>(all.map((pose) => pose.id));
     for (const { id, guidance } of all) {
-      const { tendencies, easier, harder, inhale, exhale, next, breaths, farPoints } = guidance;
+      const { tendencies, easier, harder, inhale, exhale, breaths, farPoints } = guidance;
       expect(tendencies.length, id).toBeGreaterThanOrEqual(3);
       expect(new Set(tendencies.map((each) => each.seen)).size).toBe(tendencies.length);
       expect(easier.length).toBeGreaterThanOrEqual(2);
@@ -99,18 +98,6 @@ describe('the catalogue', () => {
       }
       expect(farPoints[0]).not.toBe(farPoints[1]);
       expect(breaths).toBeGreaterThanOrEqual(3);
-      for (const to of next) expect(ids.has(to), `${id} leads to ${to}`).toBe(true);
-      expect(next).not.toContain(id);
-    }
-    // Warrior II is the hub of the open poses: each standing one of them leads back to it.
-    for (const id of [
-      'side-angle',
-      'triangle',
-      'reverse-warrior',
-      'reverse-triangle',
-      'half-moon',
-    ]) {
-      expect(findPose(id)!.guidance.next).toContain('warrior-two');
     }
   });
 

@@ -136,7 +136,6 @@ export const chair: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['mountain'],
   },
   lookAt: [
     { at: 'Feet', look: 'Heels heavy, toes light.', change: 'Sit back a little.' },
@@ -152,4 +151,20 @@ export const chair: PoseDefinition = {
     'Raise the arms only as far as the ribs stay down.',
   ],
   wayOut: ['Press the heels and stand up.'],
+  transitions: [
+    {
+      to: 'mountain',
+      foot: 'none',
+      movement: 'straighten',
+      hands: 'down to the sides',
+      order: ['Press the heels and stand up.'],
+    },
+    {
+      to: 'forward-fold',
+      foot: 'none',
+      movement: 'straighten',
+      hands: 'down to the floor or blocks',
+      order: ['Fold over the thighs.', 'Let the knees straighten as far as they like.'],
+    },
+  ],
 };

@@ -130,7 +130,6 @@ export const halfMoon: PoseDefinition = {
     ],
     breaths: 4,
     effort: 'active',
-    next: ['warrior-two', 'triangle', 'warrior-three', 'revolved-half-moon'],
   },
   lookAt: [
     {
@@ -174,5 +173,37 @@ export const halfMoon: PoseDefinition = {
   wayOut: [
     'Bend the standing knee, look down.',
     'Lower the back leg a long way behind, clear of the block.',
+  ],
+  transitions: [
+    {
+      to: 'warrior-two',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'off the prop, then out to both sides',
+      order: [
+        'Bend the front knee.',
+        'Lower the back foot far behind, to its mark.',
+        'Come up once both feet are heavy.',
+      ],
+    },
+    {
+      to: 'warrior-three',
+      foot: 'none',
+      movement: 'turn-over',
+      hands: 'from its prop to under the shoulders or to the sides',
+      order: ['Turn the chest and the pelvis to the floor.', 'Turn the lifted toes down.'],
+      isDeliberateFlip: true,
+    },
+    {
+      to: 'front-of-mat',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'on the prop until both feet stand',
+      order: [
+        'Bend the standing knee.',
+        'Lower the lifted foot next to the other.',
+        'Roll up slowly.',
+      ],
+    },
   ],
 };

@@ -23,7 +23,9 @@ export const highLunge: PoseDefinition = {
   name: 'High lunge',
   sanskrit: 'Ashta Chandrasana',
   family: 'closed',
+  isLunge: true,
   pelvisFaces: 'front',
+  blueprint: 'closed-lunge',
   straightLegs: ['back'],
   frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: { kind: 'held', at: 0 },
@@ -149,7 +151,6 @@ export const highLunge: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['mountain', 'warrior-one', 'warrior-three', 'low-lunge'],
   },
   lookAt: [
     {
@@ -187,4 +188,73 @@ export const highLunge: PoseDefinition = {
     'Raise the arms when it is steady.',
   ],
   wayOut: ['Hands to hips, straighten the front knee.', 'Step the back foot in.'],
+  transitions: [
+    {
+      to: 'mountain',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: ['Lean ahead over the front foot.', 'Step the back foot up to it.'],
+    },
+    {
+      to: 'low-lunge',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'down either side of the front foot',
+      order: ['Set both hands down.', 'Lower the back knee onto its pad.'],
+    },
+    {
+      to: 'warrior-one',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'on the hips',
+      order: ['Turn the back heel in and set it down.', 'Move the back foot to its mark.'],
+    },
+    {
+      to: 'warrior-two',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'out to both sides',
+      order: [
+        'Set the back heel down.',
+        'Turn the back foot to its angle, on its mark.',
+        'Open the chest to the long edge.',
+      ],
+    },
+    {
+      to: 'warrior-three',
+      foot: 'back',
+      movement: 'lift-off',
+      hands: 'on the hips',
+      order: ['Lean ahead until the back foot is light.', 'Lift it as the front knee straightens.'],
+    },
+    {
+      to: 'revolved-side-angle',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'to the breastbone, or one to its prop',
+      order: [
+        'Lean over the front thigh with a long back.',
+        'Turn the chest toward the front leg.',
+      ],
+    },
+    {
+      to: 'downward-dog',
+      foot: 'front',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: [
+        'Set both hands down.',
+        'Step the front foot back next to the other.',
+        'Lift the hips.',
+      ],
+    },
+    {
+      to: 'forward-fold',
+      foot: 'back',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: ['Set both hands down.', 'Step the back foot up to the front one.'],
+    },
+  ],
 };

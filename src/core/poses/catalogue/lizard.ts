@@ -218,7 +218,6 @@ export const lizard: PoseDefinition = {
     ],
     breaths: 6,
     effort: 'active',
-    next: ['low-lunge'],
   },
   lookAt: [
     {
@@ -238,4 +237,17 @@ export const lizard: PoseDefinition = {
     'Lower from the hips, not from the back.',
   ],
   wayOut: ['Press the hands, walk the foot in.'],
+  transitions: [
+    {
+      to: 'low-lunge',
+      foot: 'front',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: [
+        'Straighten the arms.',
+        'Walk the front foot in to its mark.',
+        'Lower the back knee.',
+      ],
+    },
+  ],
 };

@@ -7,7 +7,9 @@ export const lowLunge: PoseDefinition = {
   name: 'Low lunge',
   sanskrit: 'Anjaneyasana',
   family: 'closed',
+  isLunge: true,
   pelvisFaces: 'front',
+  blueprint: 'closed-lunge',
   straightLegs: [],
   frontFootYaw: STRAIGHT_AHEAD,
   backContact: 'knee-toes-tucked',
@@ -175,7 +177,6 @@ export const lowLunge: PoseDefinition = {
     ],
     breaths: 6,
     effort: 'active',
-    next: ['high-lunge', 'lizard', 'wall-kneel'],
   },
   lookAt: [
     {
@@ -199,4 +200,88 @@ export const lowLunge: PoseDefinition = {
     'Come up with both hands on the front thigh.',
   ],
   wayOut: ['Hands down beside the foot, step back to hands and knees.'],
+  transitions: [
+    {
+      to: 'high-lunge',
+      foot: 'back',
+      movement: 'lift-off',
+      hands: 'on the floor, then on the hips',
+      order: ['Tuck the back toes.', 'Lift the back knee.', 'Come up once the legs are steady.'],
+    },
+    {
+      to: 'lizard',
+      foot: 'front',
+      movement: 'step',
+      hands: 'both to the inner side of the front foot',
+      order: ['Set both hands down inside the front foot.', 'Walk the front foot out to its mark.'],
+    },
+    {
+      to: 'wall-kneel',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'down either side of the front foot',
+      order: [
+        'Set both hands down.',
+        'Bring the back knee to its pad at the wall.',
+        'Let the shin come up the wall.',
+      ],
+    },
+    {
+      to: 'revolved-side-angle',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'one to its prop inside the front foot',
+      order: [
+        'Lean over the front thigh with a long back.',
+        'Turn the chest toward the front leg.',
+      ],
+    },
+    {
+      to: 'warrior-two',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'on the floor, then out to both sides',
+      order: [
+        'Tuck the back toes and lift the knee.',
+        'Set the back heel down at its angle, on its mark.',
+        'Come up and open the chest to the long edge.',
+      ],
+    },
+    {
+      to: 'downward-dog',
+      foot: 'front',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: [
+        'Set both hands down.',
+        'Tuck the back toes.',
+        'Step the front foot back next to the other and lift the hips.',
+      ],
+    },
+    {
+      to: 'forward-fold',
+      foot: 'back',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: [
+        'Set both hands down.',
+        'Tuck the back toes.',
+        'Step the back foot up to the front one.',
+      ],
+    },
+    {
+      to: 'kneeling',
+      foot: 'front',
+      movement: 'step',
+      hands: 'on the front thigh',
+      order: ['Shift the weight back.', 'Bring the front knee back next to the other.'],
+    },
+    {
+      to: 'tabletop',
+      foot: 'front',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: ['Set both hands down.', 'Bring the front knee back next to the other.'],
+    },
+  ],
 };

@@ -80,7 +80,6 @@ export const mountain: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['warrior-two', 'high-lunge', 'chair', 'tree', 'wide-fold'],
   },
   lookAt: [
     {
@@ -104,4 +103,93 @@ export const mountain: PoseDefinition = {
     'Let the arms hang.',
   ],
   wayOut: ['Step off softly.'],
+  transitions: [
+    {
+      to: 'front-of-mat',
+      foot: 'none',
+      movement: 'straighten',
+      hands: 'arms at the sides',
+      order: ['Let the arms hang.'],
+    },
+    {
+      to: 'forward-fold',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'down the legs, then to the floor or blocks',
+      order: ['Soften the knees.', 'Fold from the hips.', 'Let the hands come down.'],
+    },
+    {
+      to: 'chair',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'forward or up',
+      order: ['Press the heels.', 'Sit back as onto a seat.'],
+    },
+    {
+      to: 'warrior-two',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: [
+        'Step the back foot to its mark.',
+        'Turn the back foot to its angle.',
+        'Open the chest to the long edge.',
+        'Bend the front knee.',
+      ],
+    },
+    {
+      to: 'warrior-one',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: ['Step the back foot to its mark.', 'Set the heel down.', 'Bend the front knee.'],
+    },
+    {
+      to: 'high-lunge',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: ['Step the back foot to its mark, heel up.', 'Bend the front knee over its ankle.'],
+    },
+    {
+      to: 'pyramid',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: [
+        'Step the back foot to its mark.',
+        'Set the heel down.',
+        'Fold from the hips, hands to their props.',
+      ],
+    },
+    {
+      to: 'wide-fold',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the hips',
+      order: [
+        'Turn to the long edge.',
+        'Step the feet apart to their marks.',
+        'Fold from the hips, hands down.',
+      ],
+    },
+    {
+      to: 'tree',
+      foot: 'back',
+      movement: 'lift-off',
+      hands: 'on the hips, or one at the wall',
+      order: [
+        'Find one point to look at.',
+        'Shift the weight onto the standing foot.',
+        'Bring the sole to its place.',
+      ],
+    },
+    {
+      to: 'warrior-three',
+      foot: 'back',
+      movement: 'lift-off',
+      hands: 'on the hips',
+      order: ['Shift the weight onto the standing foot.', 'Tip forward as the back leg lifts.'],
+    },
+  ],
 };

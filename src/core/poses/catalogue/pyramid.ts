@@ -16,6 +16,7 @@ export const pyramid: PoseDefinition = {
   sanskrit: 'Parshvottanasana',
   family: 'closed',
   pelvisFaces: 'front',
+  blueprint: 'closed-straight-legs',
   straightLegs: ['front', 'back'],
   frontFootYaw: STRAIGHT_AHEAD,
   backFootYaw: {
@@ -115,7 +116,6 @@ export const pyramid: PoseDefinition = {
     ],
     breaths: 6,
     effort: 'active',
-    next: ['mountain', 'warrior-one', 'triangle', 'revolved-triangle'],
   },
   lookAt: [
     {
@@ -152,4 +152,31 @@ export const pyramid: PoseDefinition = {
     'Stop when the pelvis stops, and set the hands down there.',
   ],
   wayOut: ['Hands to hips, press both feet, come up with a long back.', 'Step the back foot in.'],
+  transitions: [
+    {
+      to: 'revolved-triangle',
+      foot: 'none',
+      movement: 'turn-over',
+      hands: 'the opposite hand to its prop, the other on the hip',
+      order: ['Lengthen the back.', 'Set the opposite hand.', 'Turn the chest, the pelvis still.'],
+    },
+    {
+      to: 'mountain',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: ['Come up with a long back.', 'Step the back foot up to the front one.'],
+    },
+    {
+      to: 'warrior-one',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: [
+        'Come up with a long back.',
+        'Step the back foot out to its mark.',
+        'Bend the front knee.',
+      ],
+    },
+  ],
 };

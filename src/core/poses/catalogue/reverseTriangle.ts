@@ -8,6 +8,7 @@ export const reverseTriangle: PoseDefinition = {
   family: 'open',
   pelvisFaces: 'long-edge',
   restsOn: { pose: 'triangle' },
+  blueprint: 'open-stance',
   straightLegs: ['front', 'back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backContact: 'flat',
@@ -98,7 +99,6 @@ export const reverseTriangle: PoseDefinition = {
     ],
     breaths: 4,
     effort: 'active',
-    next: ['warrior-two'],
   },
   lookAt: [
     { at: 'Feet', look: 'Both soles heavy.', change: 'Shorten the stance.' },
@@ -114,4 +114,24 @@ export const reverseTriangle: PoseDefinition = {
     'Lean back over the mat’s length, back hand light on the back leg.',
   ],
   wayOut: ['Come up with an in-breath, turn the feet parallel.'],
+  transitions: [
+    {
+      to: 'warrior-two',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'out to both sides',
+      order: ['Come up with an in-breath.', 'Bend the front knee.'],
+    },
+    {
+      to: 'triangle',
+      foot: 'back',
+      movement: 'bend',
+      hands: 'front hand to its prop',
+      order: [
+        'Come up with an in-breath.',
+        'Set the back foot on its mark.',
+        'Reach ahead, then set the hand.',
+      ],
+    },
+  ],
 };

@@ -8,6 +8,7 @@ export const reverseWarrior: PoseDefinition = {
   family: 'open',
   pelvisFaces: 'long-edge',
   restsOn: { pose: 'warrior-two' },
+  blueprint: 'open-stance',
   straightLegs: ['back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backContact: 'flat',
@@ -111,7 +112,6 @@ export const reverseWarrior: PoseDefinition = {
     ],
     breaths: 4,
     effort: 'active',
-    next: ['warrior-two', 'side-angle'],
   },
   lookAt: [
     {
@@ -139,4 +139,13 @@ export const reverseWarrior: PoseDefinition = {
     'Lean back over the mat’s length, back hand light on the back leg.',
   ],
   wayOut: ['Come back up to warrior II with an in-breath.'],
+  transitions: [
+    {
+      to: 'warrior-two',
+      foot: 'none',
+      movement: 'straighten',
+      hands: 'out to both sides',
+      order: ['Keep the front knee bent.', 'Come up with an in-breath.'],
+    },
+  ],
 };

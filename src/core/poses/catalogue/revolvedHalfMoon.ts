@@ -182,7 +182,6 @@ export const revolvedHalfMoon: PoseDefinition = {
     ],
     breaths: 4,
     effort: 'active',
-    next: ['half-moon', 'warrior-three'],
   },
   lookAt: [
     {
@@ -211,4 +210,25 @@ export const revolvedHalfMoon: PoseDefinition = {
     'Leave the opposite hand down and turn the chest toward the standing leg.',
   ],
   wayOut: ['Turn the chest back, both hands down, lower the leg.'],
+  transitions: [
+    {
+      to: 'warrior-three',
+      foot: 'none',
+      movement: 'turn-over',
+      hands: 'from its prop to under the shoulders or to the sides',
+      order: ['Turn the chest back to the floor.', 'Take the weight off the hand.'],
+      isDeliberateFlip: true,
+    },
+    {
+      to: 'forward-fold',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'both on the floor or on blocks',
+      order: [
+        'Turn the chest back to the floor.',
+        'Set both hands down.',
+        'Lower the lifted foot next to the other.',
+      ],
+    },
+  ],
 };

@@ -34,6 +34,7 @@ const LEAST_LEAN_OF_BIND = 45;
 const HEEL_UP = {
   restsOn: { pose: 'high-lunge' },
   backContact: 'ball',
+  blueprint: 'closed-lunge',
   straightLegs: ['back'],
   backHeelLift: { from: 30, to: 65, start: 50 },
   supports: [],
@@ -240,7 +241,6 @@ export const revolvedSideAngle: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['low-lunge', 'high-lunge'],
   },
   lookAt: [
     {
@@ -268,4 +268,20 @@ export const revolvedSideAngle: PoseDefinition = {
     'Opposite hand to the block inside the foot, then turn the chest.',
   ],
   wayOut: ['Turn the chest back, both hands down, step back.'],
+  transitions: [
+    {
+      to: 'high-lunge',
+      foot: 'none',
+      movement: 'straighten',
+      hands: 'on the hips',
+      order: ['Turn the chest ahead.', 'Come up over the front leg.'],
+    },
+    {
+      to: 'low-lunge',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'down either side of the front foot',
+      order: ['Turn the chest ahead and set both hands down.', 'Lower the back knee onto its pad.'],
+    },
+  ],
 };

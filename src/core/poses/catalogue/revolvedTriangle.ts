@@ -7,6 +7,7 @@ export const revolvedTriangle: PoseDefinition = {
   sanskrit: 'Parivritta Trikonasana',
   family: 'closed',
   pelvisFaces: 'front',
+  blueprint: 'closed-straight-legs',
   straightLegs: ['front', 'back'],
   frontFootYaw: STRAIGHT_AHEAD,
   backContact: 'flat',
@@ -110,7 +111,6 @@ export const revolvedTriangle: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['pyramid'],
   },
   lookAt: [
     {
@@ -139,4 +139,13 @@ export const revolvedTriangle: PoseDefinition = {
     'Opposite hand to the block, then turn the chest toward the front leg.',
   ],
   wayOut: ['Turn the chest back to the floor, then come up.'],
+  transitions: [
+    {
+      to: 'pyramid',
+      foot: 'none',
+      movement: 'turn-over',
+      hands: 'both to their props',
+      order: ['Turn the chest back to the floor.', 'Set both hands.'],
+    },
+  ],
 };

@@ -28,6 +28,7 @@ export const sideAngle: PoseDefinition = {
   family: 'open',
   pelvisFaces: 'long-edge',
   restsOn: { pose: 'warrior-two', kneeMayStraightenDeg: KNEE_MAY_STRAIGHTEN_DEG },
+  blueprint: 'open-stance',
   straightLegs: ['back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backContact: 'flat',
@@ -193,7 +194,6 @@ export const sideAngle: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['warrior-two', 'reverse-warrior', 'triangle', 'half-moon'],
   },
   lookAt: [
     { at: 'Feet', look: 'The back outer edge heavy.', change: 'Shorten the stance by one step.' },
@@ -223,4 +223,26 @@ export const sideAngle: PoseDefinition = {
     'Reach the top arm in line with the back leg.',
   ],
   wayOut: ['Press the back foot and come up to warrior II.'],
+  transitions: [
+    {
+      to: 'warrior-two',
+      foot: 'none',
+      movement: 'straighten',
+      hands: 'off the prop, then out to both sides',
+      order: ['Press the back foot.', 'Come up, the arm after the chest.'],
+    },
+    {
+      to: 'half-moon',
+      foot: 'back',
+      movement: 'lift-off',
+      stepsIn: 0.5,
+      hands: 'front hand from its prop to the mark ahead of the foot',
+      order: [
+        'Move the front hand and its prop ahead.',
+        'Step the back foot in by half the stance.',
+        'Keep the front knee bent.',
+        'Lift the back leg as the front knee straightens.',
+      ],
+    },
+  ],
 };

@@ -104,7 +104,6 @@ export const tree: PoseDefinition = {
     ],
     breaths: 6,
     effort: 'active',
-    next: ['mountain'],
   },
   lookAt: [
     {
@@ -133,4 +132,13 @@ export const tree: PoseDefinition = {
     'Turn the knee out and stop when the pelvis starts to follow.',
   ],
   wayOut: ['Bring the knee ahead, then the foot down.'],
+  transitions: [
+    {
+      to: 'mountain',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'on the hips, or one at the wall',
+      order: ['Turn the knee ahead.', 'Lower the foot next to the other.'],
+    },
+  ],
 };

@@ -207,7 +207,6 @@ export const triangle: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['warrior-two', 'pyramid', 'half-moon'],
   },
   lookAt: [
     { at: 'Feet', look: 'Both soles heavy, arches up.', change: 'Press the outer back edge.' },
@@ -246,5 +245,50 @@ export const triangle: PoseDefinition = {
   wayOut: [
     'Press the back foot and come up with a long trunk.',
     'Turn the feet parallel and walk them in.',
+  ],
+  transitions: [
+    {
+      to: 'warrior-two',
+      foot: 'back',
+      movement: 'step',
+      hands: 'off the prop, then out to both sides',
+      order: [
+        'Press the feet and come up.',
+        'Step the back foot out to its mark.',
+        'Bend the front knee.',
+      ],
+    },
+    {
+      to: 'reverse-triangle',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'front arm up, back hand light on the back leg',
+      order: ['Press the feet and come up.', 'Lean back over the back leg.'],
+    },
+    {
+      to: 'half-moon',
+      foot: 'back',
+      movement: 'lift-off',
+      stepsIn: 0.5,
+      hands: 'front hand ahead of the foot on its prop',
+      order: [
+        'Bend the front knee.',
+        'Move the front hand and its prop ahead.',
+        'Step the back foot in by half the stance.',
+        'Lift the back leg as the front knee straightens.',
+      ],
+    },
+    {
+      to: 'pyramid',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'both down to their props',
+      order: [
+        'Press the feet and come up.',
+        'Turn the back foot in and move it to its mark.',
+        'Turn the pelvis to the front.',
+        'Fold from the hips.',
+      ],
+    },
   ],
 };

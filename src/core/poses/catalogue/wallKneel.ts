@@ -171,7 +171,6 @@ export const wallKneel: PoseDefinition = {
     ],
     breaths: 10,
     effort: 'passive',
-    next: ['low-lunge'],
   },
   lookAt: [
     {
@@ -196,4 +195,20 @@ export const wallKneel: PoseDefinition = {
     'Raise the trunk step by step.',
   ],
   wayOut: ['Hands down, front foot back, slide the knee away from the wall.'],
+  transitions: [
+    {
+      to: 'low-lunge',
+      foot: 'back',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: ['Set both hands down.', 'Slide the knee away from the wall.'],
+    },
+    {
+      to: 'tabletop',
+      foot: 'front',
+      movement: 'step',
+      hands: 'down either side of the front foot',
+      order: ['Set both hands down.', 'Bring the front knee back next to the other.'],
+    },
+  ],
 };

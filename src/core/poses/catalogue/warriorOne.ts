@@ -137,7 +137,6 @@ export const warriorOne: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: ['high-lunge', 'pyramid', 'warrior-two'],
   },
   lookAt: [
     {
@@ -175,4 +174,41 @@ export const warriorOne: PoseDefinition = {
     'Turn the chest to the front, then raise the arms.',
   ],
   wayOut: ['Lower the arms, straighten the front knee.', 'Step the back foot in.'],
+  transitions: [
+    {
+      to: 'high-lunge',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'on the hips',
+      order: ['Lift the back heel.', 'Turn the back toes ahead, foot on its mark.'],
+    },
+    {
+      to: 'warrior-two',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'out to both sides',
+      order: [
+        'Turn the back foot out to its angle, on its mark.',
+        'Open the chest to the long edge.',
+      ],
+    },
+    {
+      to: 'pyramid',
+      foot: 'back',
+      movement: 'straighten',
+      hands: 'on the hips, then down to their props',
+      order: [
+        'Straighten the front knee.',
+        'Step the back foot in to its mark.',
+        'Fold from the hips.',
+      ],
+    },
+    {
+      to: 'mountain',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: ['Straighten the front knee.', 'Step the back foot up to the front one.'],
+    },
+  ],
 };

@@ -145,7 +145,6 @@ export const warriorThree: PoseDefinition = {
     ],
     breaths: 4,
     effort: 'active',
-    next: ['high-lunge', 'mountain', 'half-moon', 'revolved-half-moon'],
   },
   lookAt: [
     {
@@ -170,4 +169,39 @@ export const warriorThree: PoseDefinition = {
     'Stop where the line would break.',
   ],
   wayOut: ['Tip back up as one piece and set the foot down.'],
+  transitions: [
+    {
+      to: 'half-moon',
+      foot: 'none',
+      movement: 'turn-over',
+      hands: 'one to its prop ahead of the foot',
+      order: [
+        'Set the hand on its prop ahead of the foot.',
+        'Open the pelvis first, then the chest.',
+      ],
+      isDeliberateFlip: true,
+    },
+    {
+      to: 'revolved-half-moon',
+      foot: 'none',
+      movement: 'turn-over',
+      hands: 'the opposite hand to its prop',
+      order: ['Set the opposite hand on its prop.', 'Keep the pelvis level.', 'Turn the chest.'],
+      isDeliberateFlip: true,
+    },
+    {
+      to: 'high-lunge',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'on the hips',
+      order: ['Bend the standing knee.', 'Lower the back foot far behind, heel up.'],
+    },
+    {
+      to: 'mountain',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'on the hips',
+      order: ['Come up as the leg lowers.', 'Set the foot next to the other.'],
+    },
+  ],
 };

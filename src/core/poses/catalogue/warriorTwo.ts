@@ -18,6 +18,7 @@ export const warriorTwo: PoseDefinition = {
   sanskrit: 'Virabhadrasana II',
   family: 'open',
   pelvisFaces: 'long-edge',
+  blueprint: 'open-stance',
   straightLegs: ['back'],
   frontFootYaw: OPEN_FRONT_FOOT,
   backFootYaw: OPEN_BACK_FOOT,
@@ -159,15 +160,6 @@ export const warriorTwo: PoseDefinition = {
     ],
     breaths: 5,
     effort: 'active',
-    next: [
-      'side-angle',
-      'triangle',
-      'reverse-warrior',
-      'half-moon',
-      'high-lunge',
-      'low-lunge',
-      'wide-fold',
-    ],
   },
   lookAt: [
     {
@@ -211,5 +203,111 @@ export const warriorTwo: PoseDefinition = {
   wayOut: [
     'Press both feet and straighten the front knee.',
     'Turn the feet parallel and walk them in.',
+  ],
+  transitions: [
+    {
+      to: 'reverse-warrior',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'front arm up, back hand light on the back leg',
+      order: ['Keep the front knee where it is.', 'Lean back over the back leg.'],
+    },
+    {
+      to: 'side-angle',
+      foot: 'none',
+      movement: 'bend',
+      hands: 'forearm to the thigh, then the hand to its prop',
+      order: [
+        'Keep the front knee where it is.',
+        'Reach over the front thigh.',
+        'Set the forearm, then the hand.',
+      ],
+    },
+    {
+      to: 'triangle',
+      foot: 'back',
+      movement: 'straighten',
+      hands: 'front hand to its prop',
+      order: [
+        'Straighten the front knee.',
+        'Step the back foot in to its mark.',
+        'Reach ahead, then set the hand.',
+      ],
+    },
+    {
+      to: 'reverse-triangle',
+      foot: 'none',
+      movement: 'straighten',
+      hands: 'front arm up, back hand light on the back leg',
+      order: ['Straighten the front knee.', 'Lean back over the back leg.'],
+    },
+    {
+      to: 'half-moon',
+      foot: 'back',
+      movement: 'lift-off',
+      stepsIn: 0.5,
+      hands: 'front hand to its prop ahead of the foot',
+      order: [
+        'Set the front hand on its mark ahead.',
+        'Step the back foot in by half the stance.',
+        'Bend the front knee.',
+        'Lift the back leg as the front knee straightens.',
+      ],
+    },
+    {
+      to: 'high-lunge',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'on the hips',
+      order: [
+        'Lift the back heel.',
+        'Turn the back toes and the pelvis to the front.',
+        'Move the back foot to its mark.',
+      ],
+    },
+    {
+      to: 'low-lunge',
+      foot: 'back',
+      movement: 'lower',
+      hands: 'down either side of the front foot',
+      order: [
+        'Turn the chest to the front and set both hands down.',
+        'Lift the back heel and turn its toes ahead.',
+        'Lower the back knee onto its pad.',
+      ],
+    },
+    {
+      to: 'warrior-one',
+      foot: 'back',
+      movement: 'pivot',
+      hands: 'on the hips',
+      order: [
+        'Turn the back foot in to its angle.',
+        'Move it to its mark.',
+        'Turn the pelvis toward the front.',
+      ],
+    },
+    {
+      to: 'wide-fold',
+      foot: 'both',
+      movement: 'pivot',
+      hands: 'on the hips',
+      order: [
+        'Straighten the front knee.',
+        'Turn both feet to the long edge.',
+        'Fold from the hips, hands down.',
+      ],
+    },
+    {
+      to: 'mountain',
+      foot: 'back',
+      movement: 'step',
+      hands: 'on the hips',
+      order: [
+        'Straighten the front knee.',
+        'Turn the back foot ahead.',
+        'Step it up to the front foot.',
+      ],
+    },
   ],
 };

@@ -109,7 +109,6 @@ export const wideFold: PoseDefinition = {
     ],
     breaths: 6,
     effort: 'active',
-    next: ['warrior-two', 'mountain'],
   },
   lookAt: [
     { at: 'Feet', look: 'Parallel, outer edges heavy.', change: 'Step in by one foot’s width.' },
@@ -129,4 +128,24 @@ export const wideFold: PoseDefinition = {
     'Set the hands down where the pelvis stops.',
   ],
   wayOut: ['Hands to hips, press the feet, come up with a long back.', 'Walk the feet in.'],
+  transitions: [
+    {
+      to: 'warrior-two',
+      foot: 'both',
+      movement: 'pivot',
+      hands: 'on the hips',
+      order: [
+        'Come up with a long back.',
+        'Turn the front foot out and the back foot in.',
+        'Bend the front knee.',
+      ],
+    },
+    {
+      to: 'mountain',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the hips',
+      order: ['Come up with a long back.', 'Walk the feet together.', 'Turn to the front edge.'],
+    },
+  ],
 };

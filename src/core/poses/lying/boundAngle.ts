@@ -36,6 +36,21 @@ export const boundAngle: LyingPose = {
     ],
     breaths: 10,
     effort: 'passive',
-    next: ['staff', 'seated-straddle'],
   },
+  transitions: [
+    {
+      to: 'staff',
+      foot: 'both',
+      movement: 'straighten',
+      hands: 'under the knees',
+      order: ['Lift the knees with the hands.', 'Stretch one leg, then the other.'],
+    },
+    {
+      to: 'cross-legged',
+      foot: 'both',
+      movement: 'bend',
+      hands: 'under the knees',
+      order: ['Lift the knees with the hands.', 'Cross the shins.'],
+    },
+  ],
 };

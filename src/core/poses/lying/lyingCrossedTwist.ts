@@ -40,6 +40,14 @@ export const lyingCrossedTwist: LyingPose = {
     ],
     breaths: 10,
     effort: 'passive',
-    next: ['lying-revolved-side-angle'],
   },
+  transitions: [
+    {
+      to: 'rest',
+      foot: 'front',
+      movement: 'turn-over',
+      hands: 'on the floor',
+      order: ['Bend the crossed knee.', 'Roll back to the middle.', 'Lower the foot.'],
+    },
+  ],
 };

@@ -32,6 +32,14 @@ export const lyingHandToFoot: LyingPose = {
     ],
     breaths: 10,
     effort: 'passive',
-    next: ['lying-pyramid', 'lying-crossed-twist'],
   },
+  transitions: [
+    {
+      to: 'rest',
+      foot: 'front',
+      movement: 'lower',
+      hands: 'off the strap',
+      order: ['Bend the lifted knee.', 'Let go of the strap and lower the foot.'],
+    },
+  ],
 };

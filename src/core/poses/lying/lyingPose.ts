@@ -1,5 +1,6 @@
 import type { MeasureId } from '../../measures/protocols/index.ts';
 import type { Guidance } from '../guidance.ts';
+import type { TransitionDefinition } from '../transition.ts';
 
 /** Lying and seated forms: computed in the plane of the floor, without the solver. */
 export type LyingFormId =
@@ -23,4 +24,6 @@ export interface LyingPose {
   readonly swapFor: readonly string[];
   readonly needs: readonly MeasureId[];
   readonly guidance: Guidance;
+  /** Where it may lead, without anything between. */
+  readonly transitions: readonly TransitionDefinition[];
 }

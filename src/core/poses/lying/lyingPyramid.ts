@@ -36,6 +36,14 @@ export const lyingPyramid: LyingPose = {
     ],
     breaths: 10,
     effort: 'passive',
-    next: ['lying-hand-to-foot'],
   },
+  transitions: [
+    {
+      to: 'rest',
+      foot: 'front',
+      movement: 'lower',
+      hands: 'off the strap',
+      order: ['Bend the lifted knee.', 'Take the loop off and lower the foot.'],
+    },
+  ],
 };

@@ -36,6 +36,17 @@ export const lyingWarriorOne: LyingPose = {
     ],
     breaths: 12,
     effort: 'passive',
-    next: ['lying-warrior-two'],
   },
+  transitions: [
+    {
+      to: 'rest',
+      foot: 'both',
+      movement: 'lower',
+      hands: 'on the floor',
+      order: [
+        'Bend both knees and take the feet off the wall.',
+        'Roll to one side, then onto the back.',
+      ],
+    },
+  ],
 };

@@ -40,6 +40,14 @@ export const seatedStraddle: LyingPose = {
     ],
     breaths: 10,
     effort: 'active',
-    next: ['staff', 'bound-angle'],
   },
+  transitions: [
+    {
+      to: 'staff',
+      foot: 'both',
+      movement: 'step',
+      hands: 'under the knees',
+      order: ['Come up with a long back.', 'Bring the legs together, hands under the knees.'],
+    },
+  ],
 };

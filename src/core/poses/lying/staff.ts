@@ -36,6 +36,28 @@ export const staff: LyingPose = {
     ],
     breaths: 8,
     effort: 'active',
-    next: ['bound-angle', 'seated-straddle'],
   },
+  transitions: [
+    {
+      to: 'cross-legged',
+      foot: 'both',
+      movement: 'bend',
+      hands: 'on the floor behind the hips',
+      order: ['Bend one knee, then the other.', 'Cross the shins.'],
+    },
+    {
+      to: 'bound-angle',
+      foot: 'both',
+      movement: 'bend',
+      hands: 'on the floor behind the hips',
+      order: ['Bend both knees.', 'Bring the soles together.'],
+    },
+    {
+      to: 'seated-straddle',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the floor behind the hips',
+      order: ['Lean back a little.', 'Slide the legs apart to their marks.'],
+    },
+  ],
 };

@@ -1,0 +1,83 @@
+import type { LinkingPose } from './linkingPose.ts';
+
+export const rest: LinkingPose = {
+  id: 'rest',
+  name: 'Rest',
+  sanskrit: 'Shavasana',
+  height: 'lying',
+  feet: 'none',
+  standsOnHands: false,
+  headBelowHeart: false,
+  effort: 'passive',
+  breaths: 20,
+  say: 'Lie on the back, or on the side, warm and still.',
+  transitions: [
+    {
+      to: 'cross-legged',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the floor',
+      order: [
+        'Bend the knees and roll to one side.',
+        'Wait a breath there.',
+        'Push up with the hands.',
+      ],
+    },
+    {
+      to: 'lying-warrior-two',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the floor',
+      order: ['Roll to one side.', 'Set the feet and the pelvis on their marks at the wall.'],
+    },
+    {
+      to: 'lying-side-angle',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the floor',
+      order: ['Roll to one side.', 'Set the feet and the pelvis on their marks at the wall.'],
+    },
+    {
+      to: 'lying-triangle',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the floor',
+      order: ['Roll to one side.', 'Set the feet and the pelvis on their marks at the wall.'],
+    },
+    {
+      to: 'lying-warrior-one',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the floor',
+      order: ['Roll to one side.', 'Set the feet and the pelvis on their marks at the wall.'],
+    },
+    {
+      to: 'lying-revolved-side-angle',
+      foot: 'both',
+      movement: 'step',
+      hands: 'on the floor',
+      order: ['Roll to one side.', 'Set the feet and the pelvis on their marks at the wall.'],
+    },
+    {
+      to: 'lying-hand-to-foot',
+      foot: 'front',
+      movement: 'lift-off',
+      hands: 'on the strap',
+      order: ['Bend one knee and set the strap round its foot.', 'Stretch that leg up.'],
+    },
+    {
+      to: 'lying-pyramid',
+      foot: 'front',
+      movement: 'lift-off',
+      hands: 'on the strap',
+      order: ['Set the loop round the bottom foot and the top thigh.', 'Stretch the top leg up.'],
+    },
+    {
+      to: 'lying-crossed-twist',
+      foot: 'front',
+      movement: 'turn-over',
+      hands: 'on the floor, out to the sides',
+      order: ['Bend one knee up.', 'Take it across with the pelvis.', 'Keep both shoulders heavy.'],
+    },
+  ],
+};

@@ -1,0 +1,71 @@
+import { EASY_BREATH_SECONDS } from '../studio/studio.ts';
+import { countBreaths, type FlowStep } from './flow.ts';
+import type { CostPart } from './ways.ts';
+
+/** Where the time of a flow goes, seconds. */
+export interface FlowSeconds {
+  readonly holds: number;
+  /** Coming from one pose into the next, poses passed through among them. */
+  readonly moves: number;
+  /** Coming to the other side. */
+  readonly sides: number;
+  readonly props: number;
+  readonly total: number;
+}
+
+/** What is set up before a pose is held: the feet on their marks, and a prop. Our choice, seconds. */
+const SETTLING_SECONDS = 4;
+const PROP_SECONDS = 10;
+/** The same for the other side, when the teacher has said everything once. */
+const CHANGING_SIDES_SECONDS = 5;
+
+const withTotal = (seconds: Omit<FlowSeconds, 'total'>): FlowSeconds => ({
+  ...seconds,
+  total: seconds.holds + seconds.moves + seconds.sides + seconds.props,
+});
+
+/**
+ * Seconds of one step, with the way into it.
+ *
+ * @param step of a flow
+ * @param passed poses that are passed through before it
+ * @param parts what the way counts, see {@link CostPart}
+ * @param changesSides the front leg is another one than before
+ * @param secondsPerBreath the pace
+ * @returns seconds of the hold and of the way
+ */
+export function calcStepSeconds(
+  step: FlowStep,
+  passed: number,
+  parts: readonly CostPart[],
+  changesSides: boolean,
+  secondsPerBreath = EASY_BREATH_SECONDS,
+): FlowSeconds {
+  const props = parts.reduce((sum, { kind, amount }) => sum + (kind === 'props' ? amount : 0), 0);
+  const settles = step.kind === 'pose' && step.manner.kind !== 'passed';
+  return withTotal({
+    holds: countBreaths(step) * secondsPerBreath,
+    moves: passed * secondsPerBreath + (settles ? SETTLING_SECONDS : 0),
+    sides: changesSides ? CHANGING_SIDES_SECONDS : 0,
+    props: props * PROP_SECONDS,
+  });
+}
+
+/**
+ * Seconds added up.
+ *
+ * @param seconds of every step
+ * @returns each kind summed
+ * @example
+ * addSeconds([]).total // → 0
+ */
+export function addSeconds(seconds: readonly FlowSeconds[]): FlowSeconds {
+  const sumOf = (kind: keyof FlowSeconds): number =>
+    seconds.reduce((sum, each) => sum + each[kind], 0);
+  return withTotal({
+    holds: sumOf('holds'),
+    moves: sumOf('moves'),
+    sides: sumOf('sides'),
+    props: sumOf('props'),
+  });
+}

@@ -1,0 +1,251 @@
+import { describe, expect, it } from 'vitest';
+import { findAnyPose } from '../../../src/core/poses/anyPose.ts';
+import { FlowPlanner } from '../../../src/core/sequence/flowPlanner.ts';
+import { MOST_STEPS } from '../../../src/core/sequence/flow.ts';
+import type { FlowPlan, PlannedStep } from '../../../src/core/sequence/plannedFlow.ts';
+import { listPassed } from '../../../src/core/sequence/ways.ts';
+import { getValue } from '../../../src/core/setup/setUp.ts';
+import type { CautionEntry } from '../../../src/core/person/person.ts';
+import {
+  contextOf,
+  mirrorMeasures,
+  REFERENCE,
+  STIFF,
+  type Measures,
+} from '../../support/people.ts';
+import { flowOf } from '../../support/flows.ts';
+
+const caution = (id: string): CautionEntry => ({
+  uid: id,
+  id,
+  side: null,
+  since: '2026-11-01',
+  severity: 'mild',
+  note: '',
+  clearedBy: null,
+  clearedAt: null,
+});
+const planFlow = (
+  measures: Measures,
+  steps: readonly string[],
+  cautions: readonly CautionEntry[] = [],
+): FlowPlan => new FlowPlanner(contextOf(measures, { cautions })).plan(flowOf(...steps));
+const stepOf = ({ steps }: FlowPlan, pose: string): PlannedStep =>
+  steps.find((each) => each.place.pose === pose && each.step !== null)!;
+
+const OPEN = ['warrior-two', 'reverse-warrior', 'side-angle', 'reverse-triangle'];
+
+describe('a flow for one person', () => {
+  it('stands on one stance without a step, and names every pose that is passed through', () => {
+    const plan = planFlow(REFERENCE, ['mountain', ...OPEN, 'triangle']);
+    expect(plan.problems).toEqual([]);
+    expect(plan.runs).toHaveLength(1);
+    const [run] = plan.runs;
+    expect(run!.poses.map(({ pose }) => pose).toSorted()).toEqual(OPEN.toSorted());
+    expect(plan.steps.map(({ name, step }) => (step === null ? `(${name})` : name))).toEqual([
+      'Mountain',
+      'Warrior II',
+      'Reverse warrior',
+      '(Warrior II)',
+      'Side angle',
+      '(Warrior II)',
+      'Reverse triangle',
+      'Triangle',
+    ]);
+    for (let i = run!.from + 1; i <= run!.to; i += 1) expect(plan.steps[i]!.moves).toEqual([]);
+    // Into triangle the back foot steps in, by as much as the stances differ.
+    const triangle = stepOf(plan, 'triangle');
+    const [step, ...others] = triangle.moves;
+    expect(others).toEqual([]);
+    expect(step!).toMatchObject({ side: 'left', how: 'lifted' });
+    const stance = getValue(triangle.setUp!, 'stance-length')!;
+    expect(step!.aheadCm).toBeCloseTo(run!.stanceCm - stance, 0);
+  });
+
+  it('keeps the front foot on its mark, and says how far each other foot goes', () => {
+    const plan = planFlow(REFERENCE, ['mountain', 'warrior-two', 'high-lunge', 'warrior-one']);
+    const fronts = plan.steps.map(({ feet }) => feet.right!);
+    for (const { x, y } of fronts) {
+      expect(x).toBeCloseTo(fronts[0]!.x, 6);
+      expect(y).toBeCloseTo(fronts[0]!.y, 6);
+    }
+    for (const [i, { moves, feet }] of plan.steps.entries()) {
+      const before = plan.steps[i - 1];
+      for (const { side, aheadCm, leftCm, cm } of moves) {
+        const [from, to] = [before!.feet[side]!, feet[side]!];
+        expect(to.x - from.x).toBeCloseTo(aheadCm, 9);
+        expect(to.y - from.y).toBeCloseTo(leftCm, 9);
+        expect(cm).toBeCloseTo(Math.hypot(aheadCm, leftCm), 9);
+      }
+    }
+  });
+
+  it('steps in about half the stance before half moon, hand first', () => {
+    const plan = planFlow(REFERENCE, ['warrior-two', 'side-angle', 'half-moon']);
+    const moon = stepOf(plan, 'half-moon');
+    const [lift] = moon.moves;
+    expect(lift).toMatchObject({ side: 'left', how: 'off' });
+    expect(lift!.stepInCm / plan.runs[0]!.stanceCm).toBeCloseTo(0.5, 1);
+    const { order } = moon.passage!.transition;
+    expect(order[0]).toMatch(/hand/i);
+    expect(order[1]).toMatch(/step/i);
+    expect(order.at(-1)).toMatch(/lift/i);
+    // Common practice, no source: the hand stands well ahead of the foot, never next to the ankle.
+    expect(moon.hand!.x).toBeGreaterThan(moon.feet.right!.x + 25);
+  });
+
+  it('marks each place once, and lays the flow on the mat', () => {
+    const both = [...OPEN.map((pose) => `${pose} right`), ...OPEN.map((pose) => `${pose} left`)];
+    const plan = planFlow(REFERENCE, ['mountain', ...both]);
+    // Two front marks and one back mark a side; what is passed through needs no more of them.
+    const ofPoses = plan.marks.filter(({ serves }) =>
+      serves.some((i) => plan.steps[i]!.step !== null),
+    );
+    expect(ofPoses).toHaveLength(4);
+    for (const [i, { feet, setUp }] of plan.steps.entries()) {
+      if (setUp === null) continue;
+      for (const side of ['left', 'right'] as const) {
+        if (feet[side] === null) continue;
+        const serving = plan.marks.filter((mark) => mark.side === side && mark.serves.includes(i));
+        expect(serving).toHaveLength(1);
+      }
+    }
+    expect(plan.mat.overCm).toBe(0);
+    expect(plan.mat.frontMarksCm).toBeGreaterThan(20);
+    expect(plan.mat.frontMarksCm).toBeLessThan(80);
+  });
+
+  it('costs what its ways cost, and lasts as long as its parts', () => {
+    const plan = planFlow(REFERENCE, ['~ round-and-hollow', 'mountain', 'triangle', 'rest']);
+    expect(plan.cost).toBeCloseTo(
+      plan.ways.reduce((sum, { way }) => sum + way.cost, 0),
+      9,
+    );
+    const { holds, moves, sides, props, total } = plan.seconds;
+    expect(total).toBe(holds + moves + sides + props);
+    // 6 + 5 + 5 + 5 breaths of 5 s; a hand prop is fetched once.
+    expect(holds).toBe(21 * 5);
+    expect(props).toBe(10);
+    expect(sides).toBe(0);
+    const passed = plan.ways.reduce((sum, { way }) => sum + listPassed(way).length, 0);
+    expect(moves).toBe(passed * 5 + 2 * 4);
+  });
+
+  it('is the same in a mirror, and the same each time', () => {
+    const measures: Measures = { ...REFERENCE, 'hip-opening': { left: 50, right: 58 } };
+    const steps = ['mountain', 'warrior-two right', 'triangle right', 'pyramid right'];
+    const mirrored = ['mountain', 'warrior-two left', 'triangle left', 'pyramid left'];
+    const there = planFlow(measures, steps);
+    expect(JSON.stringify(planFlow(measures, steps))).toBe(JSON.stringify(there));
+    const seen = planFlow(mirrorMeasures(measures), mirrored);
+    expect(seen.cost).toBeCloseTo(there.cost, 6);
+    expect(seen.seconds).toEqual(there.seconds);
+    for (const [i, { feet }] of there.steps.entries()) {
+      const other = seen.steps[i]!.feet;
+      expect(other.left?.x).toBeCloseTo(feet.right!.x, 4);
+      expect(other.left?.y).toBeCloseTo(-feet.right!.y, 4);
+    }
+  });
+
+  it('remembers what it has solved without changing an answer', () => {
+    const planner = new FlowPlanner(contextOf(REFERENCE));
+    const [long, short] = [flowOf('mountain', ...OPEN), flowOf('mountain', 'warrior-two')];
+    planner.plan(long);
+    const after = planner.plan(short);
+    expect(JSON.stringify(after)).toBe(
+      JSON.stringify(new FlowPlanner(contextOf(REFERENCE)).plan(short)),
+    );
+  });
+
+  it('takes the way that was chosen, and says when it is gone', () => {
+    const flow = flowOf('warrior-two', 'downward-dog');
+    const [first, second] = flow.steps;
+    const by = (ids: readonly string[]) => ({ ...flow, steps: [first!, { ...second!, by: ids }] });
+    const planner = new FlowPlanner(contextOf(REFERENCE));
+    const chosen = planner.plan(by(['low-lunge']));
+    expect(listPassed(chosen.ways[0]!.way)).toEqual(['low-lunge']);
+    expect(chosen.problems).toEqual([]);
+    const gone = planner.plan(by(['tree']));
+    expect(gone.problems.map(({ code }) => code)).toEqual(['way-is-gone']);
+    expect(listPassed(gone.ways[0]!.way)).toEqual(['high-lunge']);
+    const others = planner.findOtherWays(flow, 1, 3);
+    expect(others.map(listPassed)).toContainEqual(['low-lunge']);
+    expect(planner.findOtherWays(flow, 0, 3)).toEqual([]);
+  });
+});
+
+describe('a flow that cannot all be done', () => {
+  it('leaves out what is not known, and plans the rest', () => {
+    const flow = flowOf('mountain', 'headstand', 'warrior-two');
+    const level = { ...flow.steps[2]!, level: 'sky' };
+    const plan = new FlowPlanner(contextOf(REFERENCE)).plan({
+      ...flow,
+      steps: [...flow.steps, { ...level, id: '9' }],
+    });
+    expect(plan.leftOut.map(({ index, problems }) => [index, problems[0]!.code])).toEqual([
+      [1, 'unknown-pose'],
+      [3, 'unknown-level'],
+    ]);
+    expect(plan.steps.filter(({ step }) => step !== null)).toHaveLength(2);
+  });
+
+  it('leaves out what a caution excludes, and passes through none of it', () => {
+    const knee = planFlow(
+      REFERENCE,
+      ['mountain', 'low-lunge', 'warrior-two'],
+      [caution('painful-kneeling')],
+    );
+    for (const { place } of knee.steps) expect(place.pose).not.toBe('low-lunge');
+    expect(knee.leftOut.map(({ step, problems }) => [step.kind, problems[0]!.code])).toEqual([
+      ['pose', 'excluded-by-caution'],
+    ]);
+    const dizzy = planFlow(
+      REFERENCE,
+      ['mountain', 'downward-dog', 'forward-fold', 'chair'],
+      [caution('dizziness')],
+    );
+    expect(dizzy.leftOut.map(({ problems }) => problems[0]!.code)).toEqual([
+      'head-below-heart',
+      'head-below-heart',
+    ]);
+    for (const { place } of dizzy.steps) {
+      const any = findAnyPose(place.pose)!;
+      expect(any.kind === 'linking' && any.pose.headBelowHeart).toBe(false);
+    }
+  });
+
+  it('plans the rest where a measure is missing, and names the gap', () => {
+    const { 'trunk-rotation': _, ...less } = REFERENCE;
+    const plan = planFlow(less, ['mountain', 'revolved-triangle', 'high-lunge']);
+    const gap = stepOf(plan, 'revolved-triangle');
+    expect(gap.setUp).toBeNull();
+    expect(gap.gap.map(({ code }) => code)).toContain('missing-measure');
+    expect(stepOf(plan, 'high-lunge').setUp).not.toBeNull();
+  });
+
+  it('refuses an empty flow, one that is too long, and everything under a stop sign', () => {
+    expect(planFlow(REFERENCE, []).problems.map(({ code }) => code)).toEqual(['no-steps']);
+    const long = planFlow(
+      REFERENCE,
+      Array.from({ length: 200 }, () => 'mountain'),
+    );
+    expect(long.steps).toEqual([]);
+    expect(long.problems[0]!.message).toBe(
+      `This flow has 200 steps; ${String(MOST_STEPS)} are the most.`,
+    );
+    const stopped = planFlow(
+      REFERENCE,
+      ['mountain'],
+      [{ ...caution('fall-pain'), severity: 'stop' }],
+    );
+    expect(stopped.steps).toEqual([]);
+    expect(stopped.problems.length).toBeGreaterThan(0);
+  });
+
+  it('gives each pose its own feet where no stance serves both', () => {
+    const plan = planFlow(STIFF, ['mountain', ...OPEN]);
+    for (const { setUp, step } of plan.steps) {
+      if (step?.kind === 'pose') expect(setUp?.status).not.toBe('failed');
+    }
+  });
+});
