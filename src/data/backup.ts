@@ -68,6 +68,7 @@ const PERSONAL = [
   'sessions',
   'frozenSetUps',
   'appointments',
+  'flows',
   'undo',
 ] as const;
 

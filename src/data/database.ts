@@ -10,6 +10,7 @@ import { getValue } from '../core/setup/setUp.ts';
 import type {
   AppointmentRow,
   ClockRow,
+  FlowRow,
   FrozenSetUpRow,
   KeptSetUpRow,
   PersonRow,
@@ -20,7 +21,7 @@ import type {
   StampRow,
   UndoRow,
 } from './rows.ts';
-import { CLOCK, listPaths, STAMPED_STORES, stamping } from './stamping.ts';
+import { CLOCK, listPaths, stamping } from './stamping.ts';
 
 type StillwaterDatabase = Dexie & {
   people: EntityTable<PersonRow, 'id'>;
@@ -30,6 +31,7 @@ type StillwaterDatabase = Dexie & {
   sessions: Table<SessionRow, [string, string]>;
   frozenSetUps: Table<FrozenSetUpRow, [string, string, string]>;
   appointments: Table<AppointmentRow, [string, string]>;
+  flows: Table<FlowRow, [string, string]>;
   pictures: EntityTable<PictureRow, 'id'>;
   stamps: Table<StampRow, [string, string]>;
   clock: EntityTable<ClockRow, 'id'>;
@@ -45,6 +47,9 @@ const completePeople = (transaction: Transaction): PromiseLike<unknown> =>
       row.person = completePerson(row.person);
     });
 
+/** The stores that there were when changes got their time. */
+const STAMPED_FIRST = ['people', 'readings', 'setUps', 'sessions', 'appointments', 'pictures'];
+
 /** What was stored before changes had their time counts as changed when its person last was. */
 async function stampAll(transaction: Transaction): Promise<void> {
   const people = await transaction.table<PersonRow>('people').toArray();
@@ -52,7 +57,7 @@ async function stampAll(transaction: Transaction): Promise<void> {
   const changedAt = new Map(
     people.map(({ id, updatedAt }) => [id, tick(UNKNOWN, Date.parse(updatedAt) || 0, device)]),
   );
-  for (const store of STAMPED_STORES) {
+  for (const store of STAMPED_FIRST) {
     const rows = await transaction.table<{ id: string; personId?: string }>(store).toArray();
     const stamps = rows.flatMap((row) => {
       const personId = row.personId ?? row.id;
@@ -125,6 +130,7 @@ function open(): StillwaterDatabase {
       .filter(({ setUp }) => setUp.handProp === null && getValue(setUp, 'hand-height') !== null)
       .delete(),
   );
+  database.version(10).stores({ flows: '[personId+id], personId' });
   database.use(stamping);
   // A tab of an older version neither holds up an upgrade nor writes after it.
   database.on('versionchange', () => {

@@ -14,6 +14,7 @@ const PERSONAL = [
   db.sessions,
   db.frozenSetUps,
   db.appointments,
+  db.flows,
   db.pictures,
   db.undo,
 ];

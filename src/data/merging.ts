@@ -9,6 +9,7 @@ import { listAppointments } from './appointments.ts';
 import { db } from './database.ts';
 import type { StampRow, UndoRow } from './rows.ts';
 import { findErasedAt } from './erasedMark.ts';
+import { listFlows } from './flows.ts';
 import { loadRecord } from './people.ts';
 import { listSessions } from './sessions.ts';
 import { listSetUps } from './setUps.ts';
@@ -27,6 +28,7 @@ const TABLES = [
   db.sessions,
   db.frozenSetUps,
   db.appointments,
+  db.flows,
   db.pictures,
   db.stamps,
   db.clock,
@@ -53,6 +55,7 @@ export async function loadPersonFile(
     setUps: await listSetUps(id),
     sessions: await listSessions(id),
     appointments: await listAppointments(id),
+    flows: await listFlows(id),
     changes: await loadChanges(id),
   };
 }
@@ -64,12 +67,13 @@ const cellsOfFile = (file: Omit<PersonFile, 'format' | 'version'>): PersonCells 
     setUps,
     sessions,
     appointments,
+    flows,
     changes,
     held: _held,
     ...others
   } = file;
   const { format: _format, version: _version, ...extra } = others as Record<string, unknown>;
-  return toCells({ person, readings, setUps, sessions, appointments, extra }, changes);
+  return toCells({ person, readings, setUps, sessions, appointments, flows, extra }, changes);
 };
 
 async function loadCells(id: string): Promise<PersonCells | null> {
@@ -84,10 +88,15 @@ async function replaceCells(
   cells: PersonCells,
 ): Promise<void> {
   const { data, changes } = fromCells(id, cells);
-  const { person, extra, readings, setUps, sessions, appointments } = data;
+  const { person, extra, readings, setUps, sessions, appointments, flows } = data;
   const owned = <Row>(rows: readonly Row[]) => rows.map((each) => ({ ...each, personId: id }));
   const removeOthers = async (
-    table: typeof db.readings | typeof db.setUps | typeof db.sessions | typeof db.appointments,
+    table:
+      | typeof db.readings
+      | typeof db.setUps
+      | typeof db.sessions
+      | typeof db.appointments
+      | typeof db.flows,
     rows: readonly { readonly id: string }[],
   ): Promise<void> => {
     if (here === null) return;
@@ -104,10 +113,12 @@ async function replaceCells(
   await removeOthers(db.setUps, setUps);
   await removeOthers(db.sessions, sessions);
   await removeOthers(db.appointments, appointments);
+  await removeOthers(db.flows, flows);
   await db.readings.bulkPut(owned(readings));
   await db.setUps.bulkPut(owned(setUps));
   await db.sessions.bulkPut(owned(sessions));
   await db.appointments.bulkPut(owned(appointments));
+  await db.flows.bulkPut(owned(flows));
   // The changes keep their own times, not that of this write.
   const stampRows = (stamps: Readonly<Record<string, Stamp>>, isRemoved: boolean): StampRow[] =>
     Object.entries(stamps).map(([path, stamp]) => ({ personId: id, path, stamp, isRemoved }));

@@ -4,6 +4,7 @@ import type { Reading } from '../core/measures/reading.ts';
 import type { Person } from '../core/person/person.ts';
 import type { KeptSetUp } from '../core/whatIf/keptSetUp.ts';
 import type { Appointment } from '../core/sessions/appointment.ts';
+import type { Flow } from '../core/sequence/flow.ts';
 import type { Session } from '../core/sessions/session.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 
@@ -36,6 +37,10 @@ export interface FrozenSetUpRow {
   readonly sessionId: string;
   readonly hold: string;
   readonly setUp: SetUp;
+}
+
+export interface FlowRow extends Flow {
+  readonly personId: string;
 }
 
 export interface AppointmentRow extends Appointment {

@@ -7,6 +7,7 @@ import type {
 } from 'dexie';
 import {
   listAppointmentCells,
+  listFlowCells,
   listPersonCells,
   listPictureCells,
   listReadingCells,
@@ -17,6 +18,7 @@ import {
 import { tick, type Stamp } from '../core/merge/clock.ts';
 import type {
   AppointmentRow,
+  FlowRow,
   ClockRow,
   KeptSetUpRow,
   PersonRow,
@@ -54,6 +56,7 @@ const STAMPED: Readonly<Record<string, Stamped>> = {
   setUps: owned<KeptSetUpRow>(listSetUpCells),
   sessions: owned<SessionRow>(listSessionCells),
   appointments: owned<AppointmentRow>(listAppointmentCells),
+  flows: owned<FlowRow>(listFlowCells),
   pictures: owned<PictureRow>(listPictureCells),
 };
 
@@ -63,8 +66,6 @@ export const CLOCK = 'clock';
 /** Every path of a store's row. */
 export const listPaths = (store: string, row: unknown): readonly string[] =>
   STAMPED[store]!.list(row as never).map(([path]) => path);
-
-export const STAMPED_STORES = Object.keys(STAMPED);
 
 /** What a write changes of one row: the paths that are set, and those that are removed. */
 function findChanged(

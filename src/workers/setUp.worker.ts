@@ -3,6 +3,11 @@ import { compareSchools } from '../core/whatIf/compareSchools.ts';
 import { checkKept } from '../core/whatIf/keptSetUp.ts';
 import { DRAWS, planBands } from '../core/whatIf/planBands.ts';
 import { planInFull, planWithErrorBars } from '../core/whatIf/planInFull.ts';
+import { FlowPlanner } from '../core/sequence/flowPlanner.ts';
+import { fillTemplate, findTemplate } from '../core/sequence/templates.ts';
+import type { Flow } from '../core/sequence/flow.ts';
+import type { FlowPlan } from '../core/sequence/plannedFlow.ts';
+import type { Way } from '../core/sequence/ways.ts';
 import type { OnProgress } from '../core/whatIf/progress.ts';
 import { planVersions } from '../core/whatIf/versions.ts';
 import { planRecheck } from '../core/whatIf/planRecheck.ts';
@@ -14,6 +19,7 @@ import {
 } from '../core/whatIf/planMoved.ts';
 import { planPose, planSetUp, type PlanResult } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
+import type { Session } from '../core/sessions/session.ts';
 import { planSession } from '../core/sessions/planSession.ts';
 import type { Result } from '../core/problems/problem.ts';
 import type { PlanningContext } from '../core/planning/planningContext.ts';
@@ -23,6 +29,9 @@ import type { RevisedRecord } from '../core/person/person.ts';
 import { LatestContext } from './latestContext.ts';
 
 const latest = new LatestContext();
+
+/** So many ways into a step are offered. */
+const MOST_WAYS = 4;
 
 /** The plan that is being moved; planned once, moved many times. */
 let open: { readonly key: string; readonly plan: PlanResult } | null = null;
@@ -60,6 +69,48 @@ const withContext =
   (record: RevisedRecord, ...asked: Asked): Answer =>
     ask(latest.of(record), ...asked);
 
+/** Planners remember what they have solved, one a person. */
+const planners = new WeakMap<PlanningContext, FlowPlanner>();
+
+function plannerOf(record: RevisedRecord): FlowPlanner {
+  const context = latest.of(record);
+  const planner = planners.get(context) ?? new FlowPlanner(context);
+  planners.set(context, planner);
+  return planner;
+}
+
+const planFlow = (
+  record: RevisedRecord,
+  flow: Flow,
+  stances: 'all' | 'known',
+): Result<FlowPlan> => ({
+  ok: true,
+  value: plannerOf(record).plan(flow, stances),
+});
+
+const findWaysInto = (
+  record: RevisedRecord,
+  flow: Flow,
+  index: number,
+): Result<readonly Way[]> => ({
+  ok: true,
+  value: plannerOf(record).findOtherWays(flow, index, MOST_WAYS),
+});
+
+/** A template as a flow of this person, the harder side first; null = there is no such template. */
+function startFromTemplate(
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  template: string,
+  id: string,
+): Result<Flow | null> {
+  const found = findTemplate(template);
+  if (found === null) return { ok: true, value: null };
+  const planner = plannerOf(record);
+  const value = fillTemplate(found, id, (poses) => planner.findFirstSide(poses, sessions));
+  return { ok: true, value };
+}
+
 const api = {
   planSetUp: withContext(planSetUp),
   planInFull: withContext(planInFull),
@@ -81,6 +132,9 @@ const api = {
   openPlan,
   movePlan,
   heelLines,
+  planFlow,
+  findWaysInto,
+  startFromTemplate,
 };
 export type SetUpWorker = typeof api;
 

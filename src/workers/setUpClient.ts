@@ -12,6 +12,9 @@ import type { Versions } from '../core/whatIf/versions.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
 import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
+import type { Flow } from '../core/sequence/flow.ts';
+import type { FlowPlan } from '../core/sequence/plannedFlow.ts';
+import type { Way } from '../core/sequence/ways.ts';
 import type { Session } from '../core/sessions/session.ts';
 import type { Today } from '../core/sessions/today.ts';
 import type { RevisedRecord } from '../core/person/person.ts';
@@ -275,3 +278,34 @@ export const judgeSessionInWorker = (
   session: Session,
 ): Promise<Result<readonly Judgement[]>> =>
   drawing.ask((remote) => remote.judgeSession(record, sessions, session, new Date().toISOString()));
+
+/** Flows solve many poses: a worker of their own, so that no set-up waits behind them. */
+const flowing = new Lane(60);
+
+/**
+ * The plan of a flow; what was solved for it before is not solved again.
+ *
+ * @param stances `known` = without stances that have still to be found: quick, for a first look
+ */
+export const planFlowInWorker = (
+  record: RevisedRecord,
+  flow: Flow,
+  stances: 'all' | 'known',
+): Promise<Result<FlowPlan>> => flowing.ask((remote) => remote.planFlow(record, flow, stances));
+
+/** The ways into a step of a flow, the cheapest first. */
+export const findWaysInWorker = (
+  record: RevisedRecord,
+  flow: Flow,
+  index: number,
+): Promise<Result<readonly Way[]>> =>
+  flowing.ask((remote) => remote.findWaysInto(record, flow, index));
+
+/** A template as a flow of this person, the harder side first. */
+export const startFromTemplateInWorker = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  template: string,
+  id: string,
+): Promise<Result<Flow | null>> =>
+  flowing.ask((remote) => remote.startFromTemplate(record, sessions, template, id));

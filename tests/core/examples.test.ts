@@ -5,6 +5,7 @@ import { pathToFileURL } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { readPersonFile } from '../../src/core/formats/personFile.ts';
 import { PlanningContext } from '../../src/core/planning/planningContext.ts';
+import type { Flow } from '../../src/core/sequence/flow.ts';
 import { USUAL_STUDIO } from '../../src/core/studio/studio.ts';
 import { planSetUp } from '../../src/core/setup/planSetUp.ts';
 
@@ -41,7 +42,8 @@ function makeScope(): Readonly<Record<string, unknown>> {
   const context = new PlanningContext(record);
   const planned = planSetUp(context, 'warrior-two', 'right');
   if (!planned.ok) throw new Error('the demo cannot be planned');
-  return { record, context, setUp: planned.value, studio: USUAL_STUDIO };
+  const flow: Flow = { id: 'short', name: 'Short', peak: null, minutes: null, steps: [] };
+  return { record, context, setUp: planned.value, studio: USUAL_STUDIO, flow };
 }
 
 describe('the examples of the docstrings', () => {

@@ -21,6 +21,7 @@ import { addPerson, addReadings, changePerson, removePerson } from '../../src/da
 import { deletePicture, savePicture } from '../../src/data/pictures.ts';
 import { startSession } from '../../src/data/sessions.ts';
 import { setPace, setUnit } from '../../src/data/settings.ts';
+import { saveFlow } from '../../src/data/flows.ts';
 import { keepForPerson } from '../../src/data/setUps.ts';
 import {
   PERSON_FORMAT,
@@ -28,6 +29,7 @@ import {
   type PersonFile,
 } from '../../src/core/formats/personFile.ts';
 import { fileOf, recordOf, REFERENCE } from '../support/people.ts';
+import { flowOf } from '../support/flows.ts';
 import { planPlain } from '../support/plan.ts';
 import { plannedHold } from '../support/sessions.ts';
 
@@ -54,6 +56,7 @@ async function fill(name: string): Promise<string> {
   const asked = { id: `${name} kept`, keptAt: AGREED, rules: {}, moved: null, reason: 'quiet' };
   await keepForPerson(id, keepSetUp(setUp, asked));
   await startSession(id, [{ plan: plannedHold('1'), setUp }], null, null);
+  await saveFlow(id, { ...flowOf('mountain', 'triangle'), id: `${name} flow` });
   await saveAppointment(id, {
     id: `${name} next`,
     start: '2026-12-03T18:30',

@@ -6,6 +6,7 @@ import {
   PERSON_VERSION,
   type PersonFile,
 } from '../../src/core/formats/personFile.ts';
+import { flowOf } from '../support/flows.ts';
 import { fileOf, recordOf, REFERENCE } from '../support/people.ts';
 import { makeRandom } from '../support/random.ts';
 import { plannedHold } from '../support/sessions.ts';
@@ -30,6 +31,7 @@ async function openBrowser() {
     ...(await import('../../src/data/sessions.ts')),
     ...(await import('../../src/data/setUps.ts')),
     ...(await import('../../src/data/appointments.ts')),
+    ...(await import('../../src/data/flows.ts')),
   };
   const handOut = async (): Promise<PersonFile> => {
     const file = await data.loadPersonFile(ID);
@@ -112,6 +114,16 @@ async function actOnce(browser: Browser, name: string, random: () => number): Pr
         weeks: 1,
         note: name,
       }),
+    'writes a flow': () => browser.saveFlow(ID, { ...flowOf('mountain', 'tree left'), id, name }),
+    'changes a flow': async () => {
+      const flow = pick(file.flows);
+      if (flow === undefined) return;
+      await browser.changeFlow(ID, flow.id, (now) => ({ ...now, name }));
+    },
+    'removes a flow': async () => {
+      const flow = pick(file.flows);
+      if (flow !== undefined) await browser.removeFlow(ID, flow.id);
+    },
     'removes an appointment': async () => {
       const appointment = pick(file.appointments);
       if (appointment !== undefined) await browser.removeAppointment(ID, appointment.id);
@@ -124,7 +136,8 @@ async function actOnce(browser: Browser, name: string, random: () => number): Pr
 
 /** What both have to agree on; kinds of records in no order of their own. */
 async function show(browser: Browser): Promise<unknown> {
-  const { person, readings, setUps, sessions, appointments, changes } = await browser.handOut();
+  const { person, readings, setUps, sessions, appointments, flows, changes } =
+    await browser.handOut();
   const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): Row[] =>
     [...rows].sort((a, b) => a.id.localeCompare(b.id));
   const withOrder = {
@@ -137,6 +150,7 @@ async function show(browser: Browser): Promise<unknown> {
     setUps: byId(setUps),
     sessions: byId(sessions),
     appointments: byId(appointments),
+    flows: byId(flows),
     changes,
   };
 }
@@ -160,7 +174,7 @@ describe('two browsers that each work on the same person for a week', () => {
         done.add(await actOnce(browser, name, random));
       }
     }
-    expect(done.size).toBe(14);
+    expect(done.size).toBe(17);
     const files = [await browsers.tablet.handOut(), await browsers.laptop.handOut()] as const;
     const third = [await openBrowser(), await openBrowser()] as const;
     await browsers.tablet.importFile(files[1]);

@@ -145,5 +145,6 @@ export const fileOf = (record: PersonRecord): PersonFile => ({
   setUps: [],
   sessions: [],
   appointments: [],
+  flows: [],
   changes: { stamps: {}, removed: {} },
 });

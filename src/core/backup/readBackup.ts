@@ -79,6 +79,7 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
   sessions: ['personId', 'id'],
   frozenSetUps: ['personId', 'sessionId', 'hold'],
   appointments: ['personId', 'id'],
+  flows: ['personId', 'id'],
   pictures: ['id', 'personId', 'type', 'path'],
   stamps: ['personId', 'path', 'stamp'],
   clock: ['id', 'last'],

@@ -52,6 +52,7 @@ export function readPerson(
       setUps: listOwn('setUps'),
       sessions: listOwn('sessions'),
       appointments: listOwn('appointments'),
+      flows: listOwn('flows'),
       changes: { stamps: listStamps(false), removed: listStamps(true) },
     },
     null,

@@ -96,6 +96,9 @@ const writeAppointments = ({ file }: CopyAsked): string =>
     )
     .join('');
 
+const writeFlows = ({ file }: CopyAsked): string =>
+  file.flows.map(({ name, steps }) => paragraph(`${name}, ${String(steps.length)} steps`)).join('');
+
 const writePictures = ({ pictures, writeDate }: CopyAsked): string =>
   pictures
     .map(
@@ -126,6 +129,7 @@ export function writeOwnCopy(asked: CopyAsked): string {
     section('Measures', writeMeasures(asked)),
     section('What happened, in order', writeStory(asked)),
     section('Appointments', writeAppointments(asked)),
+    section('Flows', writeFlows(asked)),
     section('Pictures', writePictures(asked)),
     '</body></html>\n',
   ].join('\n');

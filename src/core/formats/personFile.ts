@@ -7,6 +7,8 @@ import { firstProblems, problem, type Problem, type Result } from '../problems/p
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Appointment } from '../sessions/appointment.ts';
 import type { Session } from '../sessions/session.ts';
+import type { Flow } from '../sequence/flow.ts';
+import { completeFlow, findFlowProblems } from './flowSteps.ts';
 import { joiFromSchema } from './joiFromSchema.ts';
 import { checkRules } from './rulesFile.ts';
 import { checkSessions } from './sessionSection.ts';
@@ -24,12 +26,13 @@ export interface PersonFile extends PersonRecord {
   readonly setUps: readonly KeptSetUp[];
   readonly sessions: readonly Session[];
   readonly appointments: readonly Appointment[];
+  readonly flows: readonly Flow[];
   /** When each field and record was last changed or removed, see core/merge; none in old files. */
   readonly changes: Changes;
 }
 
 /** What a file may leave out as a whole. */
-type Sections = Pick<PersonFile, 'setUps' | 'sessions' | 'appointments' | 'changes'>;
+type Sections = Pick<PersonFile, 'setUps' | 'sessions' | 'appointments' | 'flows' | 'changes'>;
 
 const schema = joiFromSchema(personSchema);
 
@@ -54,6 +57,7 @@ function complete(file: Partial<Sections> & Omit<PersonFile, keyof Sections>): P
       holds: each.holds.map(withRulesVersion),
     })),
     appointments: file.appointments ?? [],
+    flows: (file.flows ?? []).map(completeFlow),
     changes: file.changes ?? datesFromHistory(person),
   };
 }
@@ -130,6 +134,11 @@ export function checkPersonFile(
       file.appointments.map((each) => each.id),
       (i) => `appointments[${String(i)}].id`,
     ),
+    ...findDuplicates(
+      file.flows.map((each) => each.id),
+      (i) => `flows[${String(i)}].id`,
+    ),
+    ...file.flows.flatMap((each, i) => findFlowProblems(each, `flows[${String(i)}]`)),
     ...checkSessions(file.sessions, 'sessions'),
     ...file.setUps.flatMap((each, i) => findRuleProblems(each, `setUps[${String(i)}]`)),
     ...file.readings.flatMap((each, i) => checkReading(each, `readings[${String(i)}]`, now)),

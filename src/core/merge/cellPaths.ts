@@ -18,6 +18,7 @@ export const SET_UP = 'set-up/';
 export const SESSION = 'session/';
 export const HOLD = 'hold/';
 export const APPOINTMENT = 'appointment/';
+export const FLOW = 'flow/';
 const PICTURE = 'picture/';
 
 /**

@@ -2,6 +2,7 @@ import type { Person, AnswerChange } from '../person/person.ts';
 import type { Reading } from '../measures/reading.ts';
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Session, SessionEntry } from '../sessions/session.ts';
+import type { Flow } from '../sequence/flow.ts';
 import type { Appointment } from '../sessions/appointment.ts';
 import { type Stamp, tick } from './clock.ts';
 import {
@@ -15,6 +16,7 @@ import {
   READING,
   SET_UP,
   APPOINTMENT,
+  FLOW,
   toPicturePath,
   SESSION,
   HOLD,
@@ -27,6 +29,7 @@ export interface PersonData {
   readonly setUps: readonly KeptSetUp[];
   readonly sessions: readonly Session[];
   readonly appointments: readonly Appointment[];
+  readonly flows: readonly Flow[];
   /** Top-level fields of a file that we do not know. */
   readonly extra: Readonly<Record<string, unknown>>;
 }
@@ -117,6 +120,14 @@ export const listAppointmentCells = (each: Appointment): readonly PathValue[] =>
 ];
 
 /**
+ * A flow as a cell that is merged.
+ *
+ * @param flow as stored
+ * @returns one cell
+ */
+export const listFlowCells = (flow: Flow): readonly PathValue[] => [[FLOW + flow.id, flow]];
+
+/**
  * Pictures leave no file of a person; that one was deleted is kept, so that it stays deleted.
  *
  * @returns one cell
@@ -190,6 +201,7 @@ export function toCells(data: PersonData, changes: Changes): PersonCells {
     ...data.setUps.flatMap(listSetUpCells),
     ...data.sessions.flatMap(listSessionCells),
     ...data.appointments.flatMap(listAppointmentCells),
+    ...data.flows.flatMap(listFlowCells),
   ];
   const cells = new Map<string, Cell>();
   for (const [path, stamp] of Object.entries(changes.removed))

@@ -42,6 +42,7 @@ interface Recorded {
   readonly option?: string;
   readonly start?: string;
   readonly plannedAt?: string;
+  readonly name?: string;
 }
 
 /** A record in a few words that distinguish it from another. */
@@ -57,6 +58,7 @@ function sayRecord(kind: string, record: Recorded): string {
     'not-done': [record.reason, record.note],
     school: [record.option, record.reason],
     appointment: [record.start, record.note],
+    flow: [record.name],
     session: [record.plannedAt],
   };
   return (parts[kind] ?? []).filter((each) => each != null && each !== '').join(', ');
@@ -68,6 +70,7 @@ const KIND_WORDS: Readonly<Record<string, string>> = {
   'not-done': 'test not taken',
   school: 'school',
   appointment: 'appointment',
+  flow: 'flow',
   session: 'session',
   hold: 'planned hold',
   'set-up': 'set-up',

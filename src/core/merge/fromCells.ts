@@ -20,12 +20,14 @@ import {
   READING,
   SET_UP,
   APPOINTMENT,
+  FLOW,
 } from './cellPaths.ts';
 import type { Stamp } from './clock.ts';
 import type { Intake, CautionEntry, NotDone, Person, AnswerChange } from '../person/person.ts';
 import type { Reading } from '../measures/reading.ts';
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Appointment } from '../sessions/appointment.ts';
+import type { Flow } from '../sequence/flow.ts';
 
 const byKeys =
   <Item>(...keys: readonly ((item: Item) => string)[]) =>
@@ -173,6 +175,12 @@ export function fromCells(
     appointments: listValues<Appointment>(values, APPOINTMENT).sort(
       byKeys(
         ({ start }) => start,
+        ({ id: own }) => own,
+      ),
+    ),
+    flows: listValues<Flow>(values, FLOW).sort(
+      byKeys(
+        ({ name }) => name,
         ({ id: own }) => own,
       ),
     ),

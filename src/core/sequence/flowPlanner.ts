@@ -8,6 +8,8 @@ import { FITTING_LEVEL, USUAL_LEVEL } from '../poses/level.ts';
 import { problem, type Problem } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { planLying } from '../setup/planLying.ts';
+import type { Session } from '../sessions/session.ts';
+import { findHarderSide } from '../sessions/sides.ts';
 import { planPose, type Plan, type PlanResult } from '../setup/planSetUp.ts';
 import { getValue, type SetUp } from '../setup/setUp.ts';
 import { findMat, USUAL_STUDIO } from '../studio/studio.ts';
@@ -76,19 +78,19 @@ export class FlowPlanner {
    * A step that this person cannot do is left out with the reason, and the rest is planned.
    *
    * @param flow any
-   * @param secondsPerBreath the pace; left out = an easy breath
+   * @param stances `known` = only stances that were found before: quick, for a first look
    * @returns a plan; with `no-steps`, `too-many-steps` or a stop sign among its problems nothing is
    *   planned
    */
-  plan(flow: Flow, secondsPerBreath?: number): FlowPlan {
+  plan(flow: Flow, stances: 'all' | 'known' = 'all'): FlowPlan {
     const refused = this.findRefusal(flow);
     const { taken, leftOut } = refused.length > 0 ? NOTHING : this.take(flow);
     const way = findWholeWay(taken, this.terrain(taken));
     const { entries, ways } = way;
     const stood = entries.map((each) => this.stand(each));
-    const { runs, cut } = findRuns(stood, (poses) => this.share(poses));
+    const { runs, cut } = findRuns(stood, (poses) => this.share(poses, stances));
     const steps = this.placeAll(entries, runs);
-    const notes = cut.map((each) => sayCut(each, entries, stood));
+    const notes = stances === 'known' ? [] : cut.map((each) => sayCut(each, entries, stood));
     return {
       flow,
       steps,
@@ -98,7 +100,7 @@ export class FlowPlanner {
       mat: layFlow(steps, findMat((this.context.record.studio ?? USUAL_STUDIO).cupboard)),
       ways: [...ways].map(([index, each]) => ({ index, way: each })),
       cost: [...ways.values()].reduce((sum, { cost }) => sum + cost, 0),
-      seconds: addSeconds(listSeconds(taken, way, secondsPerBreath)),
+      seconds: addSeconds(listSeconds(taken, way)),
       problems: [...refused, ...way.problems, ...notes],
     };
   }
@@ -119,6 +121,27 @@ export class FlowPlanner {
     const terrain = this.terrain(taken);
     const hips = findWholeWay(taken, terrain).hipsBefore.get(index)!;
     return findWays(before.place, taken[at]!.place, hips, terrain, most);
+  }
+
+  /**
+   * The side of a part of a flow that comes first: the harder one of the first of its poses that has
+   * one, as it was measured or noted.
+   *
+   * @param poses ids in order
+   * @param sessions of this person, in any order
+   * @returns right where neither side is harder
+   */
+  findFirstSide(poses: readonly string[], sessions: readonly Session[]): Side {
+    for (const pose of poses) {
+      const any = findAnyPose(pose);
+      if (any?.kind !== 'standing' || !any.hasSides) continue;
+      const [left, right] = SIDES.map((side) => this.planOf({ pose, side }, FITTING_LEVEL));
+      if (left?.kind !== 'planned' || right?.kind !== 'planned') continue;
+      const setUps = { left: left.setUp, right: right.setUp };
+      const harder = findHarderSide(setUps, this.context.set, sessions);
+      if (harder !== null) return harder.side;
+    }
+    return 'right';
   }
 
   private findRefusal({ steps }: Flow): readonly Problem[] {
@@ -166,13 +189,14 @@ export class FlowPlanner {
     return planned;
   }
 
-  private share(poses: readonly Stood[]): SharedStance | null {
+  private share(poses: readonly Stood[], stances: 'all' | 'known'): SharedStance | null {
     const keys = poses.map(({ plan: { request }, isHeld }) =>
       [request.pose.id, request.level ?? '', request.side, String(isHeld)].join(' '),
     );
     const key = keys.join(', ');
     const known = this.stances.get(key);
     if (known !== undefined) return known;
+    if (stances === 'known') return null;
     const found = findSharedStance(poses);
     this.stances.set(key, found);
     return found;
@@ -340,11 +364,7 @@ function sayCut(
 }
 
 /** Seconds of every step, with the way into it. */
-function listSeconds(
-  taken: readonly Taken[],
-  { ways }: WholeWay,
-  secondsPerBreath: number | undefined,
-): readonly FlowSeconds[] {
+function listSeconds(taken: readonly Taken[], { ways }: WholeWay): readonly FlowSeconds[] {
   let before: Side | null = null;
   return taken.map(({ step, index, place }) => {
     const way = ways.get(index);
@@ -352,6 +372,6 @@ function listSeconds(
     const passed = Math.max(0, (way?.passages.length ?? 0) - 1);
     const changesSides = before !== null && place.side !== null && place.side !== before;
     before = place.side ?? before;
-    return calcStepSeconds(step, passed, parts, changesSides, secondsPerBreath);
+    return calcStepSeconds(step, passed, parts, changesSides);
   });
 }

@@ -8,8 +8,11 @@ export interface Span {
   readonly steps: readonly number[];
 }
 
-/** What a point costs one pose, as a share; 1 = it cannot be held there. Costly. */
-export type Loss = (at: readonly number[]) => number;
+/**
+ * What a point costs one pose, as a share; 1 = it cannot be held there. Costly. A loss that is no
+ * more than `mayLose` need not be told any smaller: another one is worse.
+ */
+export type Loss = (at: readonly number[], mayLose: number) => number;
 
 /** Beside the worst loss the others count this much: enough to choose between equal ones. */
 const REST = 0.02;
@@ -65,7 +68,7 @@ class Search {
     let worst = 0;
     let sum = 0;
     for (const i of [...this.order]) {
-      found[i] = this.losses[i]!(at);
+      found[i] = this.losses[i]!(at, worst);
       const lost = Math.max(0, found[i]);
       worst = Math.max(worst, lost);
       sum += lost;

@@ -20,6 +20,10 @@ export const findHomeMarks = (heelsApartCm: number): HomeMarks => ({
 /** Links on hands and feet have their feet this far behind the front marks, cm. Our choice: about one stance. */
 const HANDS_TO_FEET_CM = 95;
 
+/** Both feet on one spot, to tell a wide stance from one that is not. */
+const SPOT: FootPlace = { part: 'foot', x: 0, y: 0, turnDeg: 0 };
+const TOGETHER: FeetPlaces = { left: SPOT, right: SPOT };
+
 const shift = (place: FootPlace | null, by: { readonly x: number; readonly y: number }) =>
   place === null ? null : { ...place, x: place.x + by.x, y: place.y + by.y };
 
@@ -42,7 +46,7 @@ function findStandingSide(
   return stands(wanted) ? wanted : null;
 }
 
-/** A pose without an anchor: its foremost foot on its front mark, or both feet round the middle. */
+/** A pose without an anchor: its front foot on its front mark, or both feet round the middle. */
 function placeAtHome(own: FeetPlaces, any: AnyPose, frontSide: Side, home: HomeMarks): FeetPlaces {
   const front = own[frontSide];
   if (any.hasSides && front !== null) {
@@ -51,10 +55,12 @@ function placeAtHome(own: FeetPlaces, any: AnyPose, frontSide: Side, home: HomeM
   }
   const places = SIDES.flatMap((side) => own[side] ?? []);
   if (places.length === 0) return own;
-  const foremost = Math.max(...places.map(({ x }) => x));
-  const middle = places.reduce((sum, { y }) => sum + y, 0) / places.length;
-  const back = any.height === 'hands-and-feet' ? HANDS_TO_FEET_CM : 0;
-  return shiftBoth(own, { x: -foremost - back, y: -middle });
+  const mean = (of: (place: FootPlace) => number): number =>
+    places.reduce((sum, place) => sum + of(place), 0) / places.length;
+  const [x, y] = [mean((place) => place.x), mean((place) => place.y)];
+  const isWide = calcFeetMove(own, TOGETHER).cm > HANDS_TO_FEET_CM / 2;
+  const back = any.height === 'hands-and-feet' ? 1 : isWide ? 0.5 : 0;
+  return shiftBoth(own, { x: -x - back * HANDS_TO_FEET_CM, y: -y });
 }
 
 /**

@@ -57,11 +57,11 @@ const WORTH_A_MOVE = 0.02;
 /** A pose cannot be held. */
 const ALL_LOST = 1;
 
-/** Steps of the search, metres and radians. Our choice: the last is what a teacher can set. */
-const LENGTH_LATTICE = 0.005;
-const TURN_LATTICE = radiansFromDegrees(1);
-const LENGTH_STEPS = [9, 3, 1].map((each) => each * LENGTH_LATTICE);
-const TURN_STEPS = [9, 3, 1].map((each) => each * TURN_LATTICE);
+/** Steps of the search, metres and radians. Our choice: the last is half of what a teacher can set. */
+const LENGTH_LATTICE = 0.0025;
+const TURN_LATTICE = radiansFromDegrees(0.5);
+const LENGTH_STEPS = [18, 6, 2, 1].map((each) => each * LENGTH_LATTICE);
+const TURN_STEPS = [18, 6, 2, 1].map((each) => each * TURN_LATTICE);
 /** No stance is looked for beyond this, leg lengths. Our choice: more than any school asks. */
 const LONGEST_STANCE_SHARE = 1.7;
 
@@ -90,7 +90,7 @@ function findTurns({ request: { pose, rules } }: Plan): readonly [number, number
 }
 
 /** The best depth is flat near its feet: the last step changes nothing that is said. */
-const coarsely = (span: Span): Span => ({ ...span, steps: span.steps.slice(0, -1) });
+const coarsely = (span: Span): Span => ({ ...span, steps: span.steps.slice(0, -2) });
 
 /** The shortest stance that a recommended set-up may have, metres. */
 function findShortest({ request: { pose, rules, side }, limited: { body } }: Plan): number {
@@ -126,6 +126,9 @@ function findSpans(plans: readonly Plan[]): readonly [Span, Span] | null {
 const depthOf = ({ found }: PoseAnswer): number | null =>
   found.kind === 'held' ? found.depth : null;
 
+const reaches = (answer: PoseAnswer | undefined, depth: number): boolean =>
+  answer !== undefined && (depthOf(answer) ?? -Infinity) >= depth;
+
 const stanceOf = ({ found }: PoseAnswer): Stance => {
   const { stance, backFootYaw } = found.answer.skeleton.posture.parts;
   return [stance, backFootYaw];
@@ -141,9 +144,6 @@ function nearTo(answer: PoseAnswer, { pose }: PoseRequest): PoseWarmStarts | nul
   return { ...rest, last: last === null ? null : { ...last, stretch: null } };
 }
 
-/** Nearer than this an answer that was found from all starts leads on to the same optimum, steps. */
-const CLOSE = 0.4;
-
 /** How far apart two stances are, in steps of the search. */
 const apart = (a: Stance, b: Stance): number =>
   Math.abs(a[0] - b[0]) / LENGTH_STEPS[0]! + Math.abs(a[1] - b[1]) / TURN_STEPS[0]!;
@@ -154,7 +154,7 @@ class PoseOnAnyFeet {
   private readonly free: PoseAnswer;
   private readonly request: PoseRequest;
   private readonly known: { readonly at: Stance; readonly answer: PoseAnswer }[];
-  private readonly solved = new Map<string, PoseAnswer>();
+  private readonly solved = new Map<string, { answer: PoseAnswer; isDeepest: boolean }>();
 
   /**
    * @param parent the pose of the same blueprint that this one stands on, and starts from; null = none
@@ -192,12 +192,14 @@ class PoseOnAnyFeet {
     return this.solve(at as unknown as Stance);
   }
 
-  solve(at: Stance): PoseAnswer {
+  /** @param enough a depth beyond which no deeper answer need be looked for */
+  solve(at: Stance, enough = Infinity): PoseAnswer {
     const key = at.map((each) => each.toFixed(6)).join(' ');
     const before = this.solved.get(key);
-    if (before !== undefined) return before;
-    const answer = this.solveFromAll(at);
-    this.solved.set(key, answer);
+    const isKnown = before?.isDeepest === true || reaches(before?.answer, enough);
+    if (before !== undefined && isKnown) return before.answer;
+    const answer = this.solveFromAll(at, enough);
+    this.solved.set(key, { answer, isDeepest: !reaches(answer, enough) });
     if (answer.found.kind === 'held') this.known.push({ at, answer });
     return answer;
   }
@@ -206,13 +208,12 @@ class PoseOnAnyFeet {
    * The deepest answer from a few starts: a side bend has several local optima, and which of them
    * is found should not depend on the way of the search.
    */
-  private solveFromAll(at: Stance): PoseAnswer {
+  private solveFromAll(at: Stance, enough: number): PoseAnswer {
     const standing = this.parent?.solve(at) ?? null;
     const [near] = this.known.toSorted((a, b) => apart(a.at, at) - apart(b.at, at));
     const nearest = near!.answer;
-    const isClose = near !== this.known[0] && apart(near!.at, at) < CLOSE;
-    const starts = isClose ? [nearest] : [...new Set([standing ?? nearest, nearest, this.free])];
-    const wanted = depthOf(this.free) ?? 0;
+    const starts = new Set([nearest, standing ?? nearest, this.free]);
+    const wanted = Math.min(enough, depthOf(this.free) ?? 0);
     let deepest: PoseAnswer | null = null;
     for (const start of starts) {
       const warmStarts = start === nearest ? nearTo(nearest, this.request) : null;
@@ -220,7 +221,7 @@ class PoseOnAnyFeet {
       const isDeeper =
         deepest === null || (depthOf(answer) ?? -Infinity) > (depthOf(deepest) ?? -Infinity);
       if (isDeeper) deepest = answer;
-      if (standing === null || (depthOf(answer) ?? -Infinity) >= wanted) break;
+      if (standing === null || reaches(answer, wanted)) break;
     }
     return deepest!;
   }
@@ -283,7 +284,10 @@ export function findSharedStance(stood: readonly Stood[]): SharedStance | null {
   const bests = best.map((each) => (each === null ? null : depthOf(each)));
   const solveAll = (at: Stance): readonly PoseAnswer[] => onFeet.map((each) => each.solve(at));
   const lossOf = (each: PoseOnAnyFeet, best: number | null): Loss => {
-    return ([stance, backFootYaw]) => calcLost(each.solve([stance!, backFootYaw!]), best);
+    return ([stance, backFootYaw], mayLose) => {
+      const enough = best === null ? -Infinity : best * (1 - mayLose);
+      return calcLost(each.solve([stance!, backFootYaw!], enough), best);
+    };
   };
   const allLosses = onFeet.map((each, i) => lossOf(each, bests[i]!));
   const starts = onFeet.flatMap((each) => each.listStarts());

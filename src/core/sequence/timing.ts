@@ -31,7 +31,6 @@ const withTotal = (seconds: Omit<FlowSeconds, 'total'>): FlowSeconds => ({
  * @param passed poses that are passed through before it
  * @param parts what the way counts, see {@link CostPart}
  * @param changesSides the front leg is another one than before
- * @param secondsPerBreath the pace
  * @returns seconds of the hold and of the way
  */
 export function calcStepSeconds(
@@ -39,13 +38,12 @@ export function calcStepSeconds(
   passed: number,
   parts: readonly CostPart[],
   changesSides: boolean,
-  secondsPerBreath = EASY_BREATH_SECONDS,
 ): FlowSeconds {
   const props = parts.reduce((sum, { kind, amount }) => sum + (kind === 'props' ? amount : 0), 0);
   const settles = step.kind === 'pose' && step.manner.kind !== 'passed';
   return withTotal({
-    holds: countBreaths(step) * secondsPerBreath,
-    moves: passed * secondsPerBreath + (settles ? SETTLING_SECONDS : 0),
+    holds: countBreaths(step) * EASY_BREATH_SECONDS,
+    moves: passed * EASY_BREATH_SECONDS + (settles ? SETTLING_SECONDS : 0),
     sides: changesSides ? CHANGING_SIDES_SECONDS : 0,
     props: props * PROP_SECONDS,
   });

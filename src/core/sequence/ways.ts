@@ -261,8 +261,6 @@ const wayKey = (way: Way): string => listPassed(way).join(' ');
  * @param terrain feet, and poses that are left out
  * @param most how many ways are looked for
  * @returns none where there is no way; a way without passages where nothing changes
- * @example
- * listPassed(findWays(mountain, triangle, HIPS_AT_REST, terrain)[0]) // → ["warrior-two"]
  */
 export function findWays(
   from: Place,

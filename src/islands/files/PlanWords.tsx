@@ -11,6 +11,7 @@ const COUNTED: readonly (readonly [kind: string, one: string, many: string])[] =
   ['session', 'session', 'sessions'],
   ['set-up', 'set-up', 'set-ups'],
   ['appointment', 'appointment', 'appointments'],
+  ['flow', 'flow', 'flows'],
   ['caution', 'caution', 'cautions'],
   ['not-done', say.testNotTaken, say.testsNotTaken],
   ['school', say.chosenSchool, say.chosenSchools],

@@ -7,12 +7,13 @@ import { useWrite } from './useWrite.tsx';
 import { WordButton } from './ui/Button.tsx';
 import { personHeader as say } from './words.ts';
 
-type ViewName = 'person' | 'measure' | 'set-up' | 'session' | 'over-time' | 'record';
+type ViewName = 'person' | 'measure' | 'set-up' | 'flows' | 'session' | 'over-time' | 'record';
 
 const VIEWS: readonly { readonly view: ViewName; readonly words: string }[] = [
   { view: 'person', words: say.health },
   { view: 'measure', words: say.measures },
   { view: 'set-up', words: say.setUps },
+  { view: 'flows', words: say.flows },
   { view: 'session', words: say.session },
   { view: 'over-time', words: say.progress },
   { view: 'record', words: say.record },
@@ -29,7 +30,7 @@ export function PersonHeader({ person, here }: { person: Person; here: ViewName 
       {!isHandedOver && (
         <nav
           aria-label={say.views(person.name)}
-          className="flex flex-wrap gap-x-5 max-tablet:order-last max-tablet:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.95rem] max-phone:tracking-tight"
+          className="flex flex-wrap gap-x-5 max-tablet:order-last max-tablet:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.86rem] max-phone:tracking-tight max-phone:whitespace-nowrap"
         >
           {VIEWS.map(({ view, words }) => (
             <a

@@ -1,15 +1,22 @@
 import { memo } from 'react';
 import { drawThumbnail, drawThumbnailFromAbove } from '../../core/drawing/thumbnail.ts';
-import type { Shape } from '../../core/drawing/shapes.ts';
+import type { Drawing, Shape } from '../../core/drawing/shapes.ts';
 import { findStyle, SCREEN, toSvgAttributes } from '../../core/drawing/styles.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 
+const writeCircle = ([x, y]: readonly [number, number], radius: number): string => {
+  const [r, across] = [radius.toFixed(1), (2 * radius).toFixed(1)];
+  return `M${(x - radius).toFixed(1)} ${y.toFixed(1)}a${r} ${r} 0 1 0 ${across} 0a${r} ${r} 0 1 0 -${across} 0`;
+};
+
 const writePath = (shape: Shape): string =>
-  shape.kind === 'polygon' || shape.kind === 'line'
-    ? `M${shape.points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${shape.kind === 'polygon' ? 'Z' : ''}`
-    : '';
+  shape.kind === 'circle'
+    ? writeCircle(shape.centre, shape.radius)
+    : shape.kind === 'polygon' || shape.kind === 'line'
+      ? `M${shape.points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${shape.kind === 'polygon' ? 'Z' : ''}`
+      : '';
 
 interface Layer {
   readonly first: Shape;
@@ -35,10 +42,13 @@ export const Thumbnail = memo(function Thumbnail({
   setUp,
   view = 'side',
   className,
+  scale,
 }: {
   setUp: SetUp;
   view?: 'side' | 'above';
-  className?: string;
+  className?: string | undefined;
+  /** Pixels a millimetre, for figures that are to be compared; left out = as large as there is room. */
+  scale?: number | undefined;
 }) {
   const pose = findPose(setUp.pose) ?? findLyingPose(setUp.pose);
   const drawing =
@@ -47,23 +57,35 @@ export const Thumbnail = memo(function Thumbnail({
       : view === 'above' && 'starts' in pose
         ? drawThumbnailFromAbove(pose, setUp)
         : drawThumbnail(pose, setUp);
-  if (drawing === null) return null;
-  return (
-    <svg
-      className={className}
-      viewBox={drawing.box.map((each) => each.toFixed(1)).join(' ')}
-      aria-hidden
-      data-testid="thumbnail"
-    >
-      {findLayers(drawing.shapes).map(({ first, path }, i) => (
-        <path
-          key={i}
-          {...toSvgAttributes(findStyle(first), SCREEN)}
-          strokeWidth={findStyle(first).width * LINE_PX}
-          vectorEffect="non-scaling-stroke"
-          d={path}
-        />
-      ))}
-    </svg>
+  return drawing === null ? null : (
+    <SmallDrawing drawing={drawing} className={className} scale={scale} />
   );
 });
+
+interface SmallDrawingProps {
+  drawing: Drawing;
+  className?: string | undefined;
+  scale?: number | undefined;
+}
+
+/** A drawing without numbers, with lines as thick at every size. */
+export const SmallDrawing = ({ drawing, className, scale }: SmallDrawingProps) => (
+  <svg
+    className={className}
+    width={scale === undefined ? undefined : drawing.box[2] * scale}
+    height={scale === undefined ? undefined : drawing.box[3] * scale}
+    viewBox={drawing.box.map((each) => each.toFixed(1)).join(' ')}
+    aria-hidden
+    data-testid="thumbnail"
+  >
+    {findLayers(drawing.shapes).map(({ first, path }, i) => (
+      <path
+        key={i}
+        {...toSvgAttributes(findStyle(first), SCREEN)}
+        strokeWidth={findStyle(first).width * LINE_PX}
+        vectorEffect="non-scaling-stroke"
+        d={path}
+      />
+    ))}
+  </svg>
+);

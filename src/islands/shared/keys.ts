@@ -49,6 +49,20 @@ const BY_PAGE: Readonly<Record<string, readonly KeyGroup[]>> = {
       ],
     },
   ],
+  '/flows': [
+    {
+      where: say.onStep,
+      lines: [
+        ['←  →', say.chooseStep],
+        ['Alt + ←  →', say.moveStep],
+        ['+  −', say.moreBreaths],
+        ['S', say.otherSide],
+        ['D', say.onceMore],
+        ['Delete', say.removeStep],
+      ],
+    },
+    { where: say.onPage, lines: [['Ctrl + Z,  Ctrl + Shift + Z', say.undoRedo]] },
+  ],
   '/measure': [
     { where: say.onPage, lines: [['Enter', say.saveNext]] },
     {

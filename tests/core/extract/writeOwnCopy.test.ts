@@ -20,6 +20,7 @@ const file: Omit<PersonFile, 'format' | 'version'> = {
   ] as PersonFile['readings'],
   setUps: [],
   sessions: [],
+  flows: [],
   appointments: [
     {
       id: 'a',

@@ -6,7 +6,7 @@ const PILL =
 const FILLED = 'bg-ink text-sheet';
 const PLAIN = 'bg-transparent text-ink';
 const WORD =
-  'inline-block min-h-11 cursor-pointer px-[0.15rem] underline decoration-water decoration-2 underline-offset-4';
+  'inline-block min-h-11 cursor-pointer disabled:cursor-default disabled:opacity-45 px-[0.15rem] underline decoration-water decoration-2 underline-offset-4';
 
 /** A plain button is one of several ways on, not the main one. */
 interface Look {
