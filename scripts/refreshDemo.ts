@@ -29,11 +29,12 @@ const asOn = (record: PersonRecord, at: string): PersonRecord => ({
   readings: record.readings.filter(({ takenAt }) => takenAt <= at),
 });
 
-/** A file with one session a line, so that a change of one is seen as one. */
+/** A file with one session and one flow a line, so that a change of one is seen as one. */
 function layOut(text: string): string {
-  const { sessions, ...rest } = JSON.parse(text) as { sessions: readonly Session[] };
-  const lines = sessions.map((each) => `  ${JSON.stringify(each)}`).join(',\n');
-  return `${JSON.stringify(rest, null, 1).slice(0, -2)},\n "sessions": [\n${lines}\n ]\n}\n`;
+  const { sessions, flows, ...rest } = JSON.parse(text) as Record<'sessions' | 'flows', object[]>;
+  const linesOf = (rows: readonly object[]): string =>
+    `[\n${rows.map((each) => `  ${JSON.stringify(each)}`).join(',\n')}\n ]`;
+  return `${JSON.stringify(rest, null, 1).slice(0, -2)},\n "flows": ${linesOf(flows)},\n "sessions": ${linesOf(sessions)}\n}\n`;
 }
 
 /** The holds of a session with the numbers of today's rules; a pose left out keeps none. */

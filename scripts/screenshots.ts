@@ -65,12 +65,14 @@ async function openVersions(page: Page): Promise<void> {
   await page.locator('#versions').scrollIntoViewIfNeeded();
 }
 
-async function noteSomething(page: Page): Promise<void> {
-  await page.keyboard.press('PageDown');
-  await page.waitForTimeout(500);
-  await page.keyboard.press('PageDown');
-  await page.locator('[data-testid=error-tile]').first().click();
-  await page.getByText('Saved.').waitFor();
+/** A triangle of a flow, once its shared stances are found. */
+async function openFlow(page: Page): Promise<void> {
+  await page.getByText(/^\d+ min, \d+ steps$/).waitFor({ timeout: 60_000 });
+  await page
+    .getByRole('button', { name: /^Triangle/ })
+    .first()
+    .click();
+  await page.getByText('What it counts').waitFor();
 }
 
 const markAPose = (page: Page): Promise<void> => pointAt(page, WARRIOR_TWO_PLACES);
@@ -103,9 +105,9 @@ const VIEWS: readonly (readonly [
   ['on-paper', '/paper?id=sanna-tveit&poses=half-moon,pyramid'],
   ['versions', '/set-up?id=sanna-tveit&pose=half-moon&side=right', null, openVersions],
   ['lying-warrior-two', '/set-up?id=marit-sollen&pose=lying-warrior-two&side=right'],
+  ['flows', '/flows?id=marit-sollen&flow=open-hips', null, openFlow],
   ['before-you-start', '/session?id=marit-sollen'],
   ['in-session', '/session?id=marit-sollen', null, beginSession],
-  ['log', '', null, noteSomething],
   ['progress', '/over-time?id=oda-brask'],
   ['record', '/record?id=ingeborg-quill'],
   ['photo-against-plan', '/pose-photo?id=marit-sollen&pose=warrior-two', null, markAPose],

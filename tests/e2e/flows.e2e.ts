@@ -99,7 +99,7 @@ test('another way is chosen, and the flow goes out and comes in as a file', asyn
   await expect(page.getByLabel('Name of the flow')).toHaveValue('New flow');
   await settled(page, 2);
   await page.getByRole('button', { name: 'all flows' }).click();
-  await expect(page.getByRole('list', { name: /^Flows of/ }).getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByRole('list', { name: /^Flows of/ }).getByRole('listitem')).toHaveCount(4);
   // A file that is none is refused in words.
   const wrong = {
     name: 'x.json',

@@ -71,6 +71,7 @@ export function FlowEditorView({ record, flow, onOpen }: FlowEditorViewProps) {
   const side = step === null || step.kind === 'link' ? 'right' : (step.side ?? 'right');
   return (
     <div>
+      <h1 className="sr-only">{flow.name}</h1>
       <div className="flex flex-wrap items-baseline gap-x-5">
         <WordButton
           onClick={() => {

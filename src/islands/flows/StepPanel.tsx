@@ -50,7 +50,6 @@ export function StepPanel({ record, flow, plan, step, unit, edit }: StepPanelPro
       </p>
       <div className="flex flex-wrap items-center gap-2">
         <Toggle
-          size="narrow"
           aria-label={`− ${sayManner(step)}`}
           onClick={() => {
             edit(changeCount(step, -1));
@@ -60,7 +59,6 @@ export function StepPanel({ record, flow, plan, step, unit, edit }: StepPanelPro
         </Toggle>
         <span className="min-w-24 text-center">{sayManner(step)}</span>
         <Toggle
-          size="narrow"
           aria-label={`+ ${sayManner(step)}`}
           onClick={() => {
             edit(changeCount(step, 1));
