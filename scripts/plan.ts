@@ -76,7 +76,8 @@ if (flow !== undefined) {
     new Date().toISOString(),
   );
   if (!asked.ok) stopWithProblems(asked.problems);
-  const planner = new FlowPlanner(new PlanningContext(asked.value.person), asked.value.rules);
+  const { person: record, rules: house, sessions } = asked.value;
+  const planner = new FlowPlanner(new PlanningContext(record), house, sessions);
   const plan = planner.plan(asked.value.flow);
   if (plan.steps.length === 0) stopWithProblems(plan.problems);
   process.stdout.write(`${JSON.stringify(plan, null, 2)}\n`);

@@ -6,7 +6,7 @@ import { planInFull, planWithErrorBars } from '../core/whatIf/planInFull.ts';
 import { FlowPlanner } from '../core/sequence/flowPlanner.ts';
 import { fillTemplate, findTemplate } from '../core/sequence/templates.ts';
 import type { Flow } from '../core/sequence/flow.ts';
-import type { FlowPlan } from '../core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../core/sequence/flowChecks.ts';
 import type { Way } from '../core/sequence/ways.ts';
 import type { OnProgress } from '../core/whatIf/progress.ts';
 import { planVersions } from '../core/whatIf/versions.ts';
@@ -72,29 +72,31 @@ const withContext =
 /** Planners remember what they have solved, one a person. */
 const planners = new WeakMap<PlanningContext, FlowPlanner>();
 
-function plannerOf(record: RevisedRecord): FlowPlanner {
+function plannerOf(record: RevisedRecord, sessions: readonly Session[]): FlowPlanner {
   const context = latest.of(record);
-  const planner = planners.get(context) ?? new FlowPlanner(context);
+  const planner = planners.get(context) ?? new FlowPlanner(context, {}, sessions);
   planners.set(context, planner);
   return planner;
 }
 
 const planFlow = (
   record: RevisedRecord,
+  sessions: readonly Session[],
   flow: Flow,
   stances: 'all' | 'known',
 ): Result<FlowPlan> => ({
   ok: true,
-  value: plannerOf(record).plan(flow, stances),
+  value: plannerOf(record, sessions).plan(flow, stances),
 });
 
 const findWaysInto = (
   record: RevisedRecord,
+  sessions: readonly Session[],
   flow: Flow,
   index: number,
 ): Result<readonly Way[]> => ({
   ok: true,
-  value: plannerOf(record).findOtherWays(flow, index, MOST_WAYS),
+  value: plannerOf(record, sessions).findOtherWays(flow, index, MOST_WAYS),
 });
 
 /** A template as a flow of this person, the harder side first; null = there is no such template. */
@@ -106,8 +108,8 @@ function startFromTemplate(
 ): Result<Flow | null> {
   const found = findTemplate(template);
   if (found === null) return { ok: true, value: null };
-  const planner = plannerOf(record);
-  const value = fillTemplate(found, id, (poses) => planner.findFirstSide(poses, sessions));
+  const planner = plannerOf(record, sessions);
+  const value = fillTemplate(found, id, (poses) => planner.findFirstSide(poses));
   return { ok: true, value };
 }
 

@@ -13,7 +13,7 @@ import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
 import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
 import type { Flow } from '../core/sequence/flow.ts';
-import type { FlowPlan } from '../core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../core/sequence/flowChecks.ts';
 import type { Way } from '../core/sequence/ways.ts';
 import type { Session } from '../core/sessions/session.ts';
 import type { Today } from '../core/sessions/today.ts';
@@ -289,17 +289,20 @@ const flowing = new Lane(60);
  */
 export const planFlowInWorker = (
   record: RevisedRecord,
+  sessions: readonly Session[],
   flow: Flow,
   stances: 'all' | 'known',
-): Promise<Result<FlowPlan>> => flowing.ask((remote) => remote.planFlow(record, flow, stances));
+): Promise<Result<FlowPlan>> =>
+  flowing.ask((remote) => remote.planFlow(record, sessions, flow, stances));
 
 /** The ways into a step of a flow, the cheapest first. */
 export const findWaysInWorker = (
   record: RevisedRecord,
+  sessions: readonly Session[],
   flow: Flow,
   index: number,
 ): Promise<Result<readonly Way[]>> =>
-  flowing.ask((remote) => remote.findWaysInto(record, flow, index));
+  flowing.ask((remote) => remote.findWaysInto(record, sessions, flow, index));
 
 /** A template as a flow of this person, the harder side first. */
 export const startFromTemplateInWorker = (

@@ -110,6 +110,34 @@ test('another way is chosen, and the flow goes out and comes in as a file', asyn
   await expect(page.getByRole('alert')).toContainText('This file cannot be opened');
 });
 
+test('what is found is mended by a press, and the load is drawn with its table', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto(FLOWS);
+  await page.getByRole('button', { name: 'An empty mat' }).click();
+  await addByKeys(page, 'warrior II');
+  await settled(page, 1);
+  const checks = page.getByTestId('checks');
+  await expect(checks).toContainText('Warrior II has 5 breaths more on the right');
+  await checks.getByRole('button', { name: 'do it' }).press('Enter');
+  await settled(page, 2);
+  await expect(checks).toContainText('Nothing was found.');
+  await expect(band(page).getByRole('button', { name: /left, 5 breaths/ })).toBeVisible();
+  const load = page.getByTestId('load');
+  await load.getByRole('combobox', { name: 'motion' }).selectOption('hip abduction');
+  await expect(load.getByRole('img', { name: /^Share of hip abduction/ })).toBeVisible();
+  await load.getByText('The same as a table').click();
+  const row = load.getByRole('row', { name: /^Warrior II, right/ });
+  await expect(row).toContainText('open');
+  await expect(row).toContainText(/\d\d %/);
+  // A time that is too short is named.
+  await page.getByLabel('It should last').fill('1');
+  await page.getByLabel('It should last').press('Tab');
+  await checks.getByText(/The flow lasts \d+ min longer/).waitFor();
+  await expectAccessible(page);
+});
+
 test('two tabs change one flow and lose nothing of each other', async ({ context, page }) => {
   await openDemo(page);
   await page.goto(FLOWS);

@@ -94,9 +94,12 @@ test('keys are listed on every page, and the shelf shows each pose', async ({ pa
   for (const path of ['/', '/files', '/set-up?id=marit-sollen', '/session?id=marit-sollen']) {
     await page.goto(path);
     await expect(page.getByRole('link', { name: 'Files' })).toBeVisible();
-    await page.locator('body').press('?');
     const list = page.getByRole('dialog', { name: 'Keys' });
-    await expect(list).toContainText('On every page');
+    // The page answers to keys once its script runs.
+    await expect(async () => {
+      await page.locator('body').press('?');
+      await expect(list).toContainText('On every page', { timeout: 2_000 });
+    }).toPass();
     await expectAccessible(page);
     await page.keyboard.press('Escape');
     await expect(list).toBeHidden();

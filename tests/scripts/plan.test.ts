@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { recordOf, STIFF } from '../support/people.ts';
-import type { FlowPlan } from '../../src/core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../src/core/sequence/flowChecks.ts';
 import type { SetUp } from '../../src/core/setup/setUp.ts';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
 

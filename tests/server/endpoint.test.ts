@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { POSES } from '../../src/core/poses/catalogue/index.ts';
 import { answerClassProps } from '../../src/server/classPropsEndpoint.ts';
 import type { Flow } from '../../src/core/sequence/flow.ts';
-import type { FlowPlan } from '../../src/core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../src/core/sequence/flowChecks.ts';
 import { answerFlow } from '../../src/server/flowEndpoint.ts';
 import { answerPoses } from '../../src/server/posesEndpoint.ts';
 import { answerSchema } from '../../src/server/schemas.ts';

@@ -2,6 +2,7 @@ import type { PersonRecord } from '../person/person.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import type { Flow } from '../sequence/flow.ts';
+import type { Session } from '../sessions/session.ts';
 import { withHeldPoses } from '../sessions/heldPoses.ts';
 import { checkFlowFile } from './flowFile.ts';
 import { checkPersonFile } from './personFile.ts';
@@ -9,6 +10,7 @@ import { checkRules } from './rulesFile.ts';
 
 export interface FlowRequest {
   readonly person: PersonRecord;
+  readonly sessions: readonly Session[];
   readonly flow: Flow;
   readonly rules: Partial<HouseRules>;
 }
@@ -37,6 +39,7 @@ export function checkFlowRequest(value: unknown, now: string | null): Result<Flo
       ok: true,
       value: {
         person: withHeldPoses(record, record.sessions),
+        sessions: record.sessions,
         flow: checkedFlow.value,
         rules: checkedRules.value,
       },

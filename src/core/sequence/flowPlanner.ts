@@ -25,12 +25,14 @@ import {
   type FeetPlaces,
   type FootPlace,
 } from './feetPlaces.ts';
+import { checkFlow } from './flowChecks.ts';
 import { MOST_STEPS, type Flow, type FlowStep } from './flow.ts';
 import { layFlow } from './layFlow.ts';
 import { findMarks, type Mark, type Stand } from './marks.ts';
 import { findFootMoves, findHandPlace } from './moves.ts';
 import { findHomeMarks, placeFeet, type HomeMarks } from './placeFeet.ts';
-import type { FlowPlan, FlowRun, LeftOut, PlannedStep } from './plannedFlow.ts';
+import type { FlowPlan } from './flowChecks.ts';
+import type { FlowRun, LeftOut, PlannedStep } from './plannedFlow.ts';
 import { findRuns, listDistinct, type Run, type Stretch } from './runs.ts';
 import { findSharedStance, type SharedStance, type Stood } from './sharedStance.ts';
 import { findLinkCaution, findStepPlace } from './stepPlaces.ts';
@@ -39,8 +41,6 @@ import { findWays, sumParts, type Place, type Terrain, type Way } from './ways.t
 
 /** A mark may cost a pose this much depth, in its own unit. */
 const MARK_MAY_COST = 2;
-
-const keyOf = ({ pose, side }: Place): string => `${pose} ${side ?? '-'}`;
 
 /** A set-up with the feet it stands on, in its own frame. */
 interface OnFeet {
@@ -63,10 +63,12 @@ export class FlowPlanner {
   /**
    * @param context the person, see {@link PlanningContext}
    * @param rules house rules that differ from the defaults
+   * @param sessions of this person, in any order: what was noted of the harder side
    */
   constructor(
     private readonly context: PlanningContext,
     private readonly rules: Partial<HouseRules> = {},
+    private readonly sessions: readonly Session[] = [],
   ) {
     const mountain = this.planOf({ pose: 'mountain', side: null }, null);
     this.build = mountain.kind === 'planned' ? findBuild(mountain) : USUAL_BUILD;
@@ -85,13 +87,13 @@ export class FlowPlanner {
   plan(flow: Flow, stances: 'all' | 'known' = 'all'): FlowPlan {
     const refused = this.findRefusal(flow);
     const { taken, leftOut } = refused.length > 0 ? NOTHING : this.take(flow);
-    const way = findWholeWay(taken, this.terrain(taken));
+    const way = findWholeWay(taken, this.terrain());
     const { entries, ways } = way;
     const stood = entries.map((each) => this.stand(each));
     const { runs, cut } = findRuns(stood, (poses) => this.share(poses, stances));
     const steps = this.placeAll(entries, runs);
     const notes = stances === 'known' ? [] : cut.map((each) => sayCut(each, entries, stood));
-    return {
+    const plan = {
       flow,
       steps,
       leftOut,
@@ -103,6 +105,7 @@ export class FlowPlanner {
       seconds: addSeconds(listSeconds(taken, way)),
       problems: [...refused, ...way.problems, ...notes],
     };
+    return { ...plan, checks: checkFlow(plan, (pose) => this.findHarder(pose)) };
   }
 
   /**
@@ -118,7 +121,7 @@ export class FlowPlanner {
     const at = taken.findIndex((each) => each.index === index);
     const before = taken[at - 1];
     if (before === undefined) return [];
-    const terrain = this.terrain(taken);
+    const terrain = this.terrain();
     const hips = findWholeWay(taken, terrain).hipsBefore.get(index)!;
     return findWays(before.place, taken[at]!.place, hips, terrain, most);
   }
@@ -128,20 +131,24 @@ export class FlowPlanner {
    * one, as it was measured or noted.
    *
    * @param poses ids in order
-   * @param sessions of this person, in any order
    * @returns right where neither side is harder
    */
-  findFirstSide(poses: readonly string[], sessions: readonly Session[]): Side {
+  findFirstSide(poses: readonly string[]): Side {
     for (const pose of poses) {
-      const any = findAnyPose(pose);
-      if (any?.kind !== 'standing' || !any.hasSides) continue;
-      const [left, right] = SIDES.map((side) => this.planOf({ pose, side }, FITTING_LEVEL));
-      if (left?.kind !== 'planned' || right?.kind !== 'planned') continue;
-      const setUps = { left: left.setUp, right: right.setUp };
-      const harder = findHarderSide(setUps, this.context.set, sessions);
-      if (harder !== null) return harder.side;
+      const harder = this.findHarder(pose);
+      if (harder !== null) return harder;
     }
     return 'right';
+  }
+
+  /** The harder side of a pose, as it was measured or noted; null = neither. */
+  private findHarder(pose: string): Side | null {
+    const any = findAnyPose(pose);
+    if (any?.kind !== 'standing' || !any.hasSides) return null;
+    const [left, right] = SIDES.map((side) => this.planOf({ pose, side }, FITTING_LEVEL));
+    if (left?.kind !== 'planned' || right?.kind !== 'planned') return null;
+    const setUps = { left: left.setUp, right: right.setUp };
+    return findHarderSide(setUps, this.context.set, this.sessions)?.side ?? null;
   }
 
   private findRefusal({ steps }: Flow): readonly Problem[] {
@@ -202,14 +209,14 @@ export class FlowPlanner {
     return found;
   }
 
-  private terrain(taken: readonly Taken[]): Terrain {
-    const own = new Map(
-      taken.map(({ step, any, place }) => [keyOf(place), this.findOwnFeet(step, any, place)]),
-    );
+  /**
+   * Feet are estimated from this person's leg, whatever is solved: so a way costs the same in every
+   * flow, and a pose more never makes a flow cheaper. What the feet really do stands in the moves.
+   */
+  private terrain(): Terrain {
     return {
-      feetOf: (place) =>
-        own.get(keyOf(place)) ??
-        estimateFeetPlaces(findAnyPose(place.pose)!, place.side ?? 'right', this.build),
+      feetOf: ({ pose, side }) =>
+        estimateFeetPlaces(findAnyPose(pose)!, side ?? 'right', this.build),
       isExcluded: (id) => this.isExcluded(findAnyPose(id)!),
     };
   }
@@ -225,13 +232,6 @@ export class FlowPlanner {
         : findLinkCaution(any, record.person) !== null;
     this.excluded.set(any.id, isExcluded);
     return isExcluded;
-  }
-
-  private findOwnFeet(step: FlowStep, any: AnyPose, place: Place): FeetPlaces | undefined {
-    if (step.kind !== 'pose' || any.kind !== 'standing') return undefined;
-    const planned = this.planOf(place, step.level);
-    if (planned.kind !== 'planned' || planned.setUp.status === 'failed') return undefined;
-    return findFeetPlaces(planned.setUp, planned.request.pose);
   }
 
   private stand({ step, any, place }: Entry): Stood | null {
@@ -343,7 +343,7 @@ const reportRun = ({ from, to, stance }: Run): FlowRun => ({
 });
 
 const findBuild = ({ limited, setUp }: Plan): Build => ({
-  legCm: cmFromMetres(hipToAnkle(limited.body, 'right')),
+  legCm: cmFromMetres((hipToAnkle(limited.body, 'left') + hipToAnkle(limited.body, 'right')) / 2),
   heelsApartCm: Math.abs(getValue(setUp, 'stance-width') ?? USUAL_BUILD.heelsApartCm),
 });
 

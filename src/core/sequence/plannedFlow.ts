@@ -69,8 +69,8 @@ export interface StepWay {
   readonly way: Way;
 }
 
-/** A flow for one person. */
-export interface FlowPlan {
+/** A flow as it is laid out for one person. */
+export interface FlowLayout {
   readonly flow: Flow;
   readonly steps: readonly PlannedStep[];
   readonly leftOut: readonly LeftOut[];

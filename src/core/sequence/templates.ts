@@ -117,7 +117,7 @@ export const FLOW_TEMPLATES: readonly FlowTemplate[] = [
     peak: null,
     parts: [
       { once: [['pelvis-rocks'], ['lying-knee-drops']] },
-      { bothSides: [['knee-to-chest']], order: 'one-then-the-other' },
+      { bothSides: [['knee-to-chest'], ['lying-leg-lifts', { times: 4 }]], order: 'alternate' },
       { once: [['round-and-hollow']] },
       { bothSides: [['low-lunge', { level: 'hands-on-blocks' }]], order: 'one-then-the-other' },
       { once: [['downward-dog', { breaths: 3 }], ['mountain'], ['chair', { breaths: 3 }]] },

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { writeFlowFile } from '../../core/formats/flowFile.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
+import type { Session } from '../../core/sessions/session.ts';
 import type { Flow } from '../../core/sequence/flow.ts';
 import { changeFlow, removeFlow, saveFlow } from '../../data/flows.ts';
 import { saveFile } from '../shared/saveFile.ts';
@@ -19,15 +20,16 @@ import { flowEditor as say, flowsView } from './words.ts';
 
 interface FlowEditorViewProps {
   record: RevisedRecord;
+  sessions: readonly Session[];
   flow: Flow;
   onOpen: (id: string | null) => void;
 }
 
 /** One flow to be built: the band, the step that is chosen, and what the whole of it comes to. */
-export function FlowEditorView({ record, flow, onOpen }: FlowEditorViewProps) {
+export function FlowEditorView({ record, sessions, flow, onOpen }: FlowEditorViewProps) {
   const personId = record.person.id;
   const unit = useUnit();
-  const { plan, isCurrent } = useFlowPlan(record, flow);
+  const { plan, isCurrent } = useFlowPlan(record, sessions, flow);
   const { edit, undo, redo, added, told } = useFlowEditor(personId, flow.id);
   const [chosen, setChosen] = useState<string | null>(null);
   const [seen, setSeen] = useState<string | null>(null);
@@ -119,6 +121,7 @@ export function FlowEditorView({ record, flow, onOpen }: FlowEditorViewProps) {
             <StepPanel
               key={step.id}
               record={record}
+              sessions={sessions}
               flow={flow}
               plan={plan}
               step={step}
@@ -134,7 +137,7 @@ export function FlowEditorView({ record, flow, onOpen }: FlowEditorViewProps) {
             }}
           />
         </div>
-        {plan !== null && <FlowFacts plan={plan} unit={unit} />}
+        {plan !== null && <FlowFacts plan={plan} unit={unit} edit={edit} />}
       </div>
     </div>
   );

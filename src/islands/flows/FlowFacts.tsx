@@ -1,18 +1,23 @@
 import { drawMarks } from '../../core/drawing/flowMat.ts';
+import type { FlowEdit } from '../../core/sequence/editFlow.ts';
 import { findAnyPose } from '../../core/poses/anyPose.ts';
 import type { Mark } from '../../core/sequence/marks.ts';
-import type { FlowPlan, FlowRun } from '../../core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
+import type { FlowRun } from '../../core/sequence/plannedFlow.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { SheetDrawing } from '../shared/SheetDrawing.tsx';
 import { Table } from '../shared/ui/Table.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
+import { FlowChecks } from './FlowChecks.tsx';
+import { FlowLoadView } from './FlowLoadView.tsx';
 import { flowFacts as say } from './words.ts';
 
 interface FlowFactsProps {
   plan: FlowPlan;
   unit: LengthUnit;
+  edit: (edit: FlowEdit) => void;
 }
 
 const nameOf = (pose: string): string => findAnyPose(pose)?.name ?? pose;
@@ -20,7 +25,7 @@ const write = (cm: number, unit: LengthUnit): string =>
   writeLength(metresFromCm(Math.abs(cm)), unit, unit === 'cm' ? 0 : 1);
 
 /** The marks of the mat, the shared stances, where the time goes, and what was left out. */
-export function FlowFacts({ plan, unit }: FlowFactsProps) {
+export function FlowFacts({ plan, unit, edit }: FlowFactsProps) {
   const { marks, mat, runs, leftOut, problems } = plan;
   return (
     <div className="mt-4 grid gap-x-8 tablet:grid-cols-2">
@@ -37,6 +42,7 @@ export function FlowFacts({ plan, unit }: FlowFactsProps) {
         </section>
       )}
       <div>
+        <FlowChecks plan={plan} edit={edit} />
         <section>
           <h2>{say.stances}</h2>
           {runs.length === 0 ? (
@@ -52,7 +58,7 @@ export function FlowFacts({ plan, unit }: FlowFactsProps) {
             ))
           )}
         </section>
-        <TimeBar plan={plan} />
+        <TimeBar plan={plan} edit={edit} />
         {leftOut.length > 0 && (
           <section>
             <h2>{say.leftOut}</h2>
@@ -67,6 +73,9 @@ export function FlowFacts({ plan, unit }: FlowFactsProps) {
             <ProblemList problems={problems} />
           </section>
         )}
+      </div>
+      <div className="tablet:col-span-2">
+        <FlowLoadView plan={plan} />
       </div>
     </div>
   );
@@ -93,7 +102,7 @@ function RunWords({ run, side, unit }: RunWordsProps) {
   );
 }
 
-function MarkTable({ plan, unit }: FlowFactsProps) {
+function MarkTable({ plan, unit }: Omit<FlowFactsProps, 'edit'>) {
   const sayPlace = ({ place }: Mark): string => {
     const { y } = place;
     return Math.abs(y) < 0.5 ? say.middle : say.sideways(write(y, unit), y > 0 ? 'left' : 'right');
@@ -133,7 +142,7 @@ const LOOK = {
   props: 'bg-[repeating-linear-gradient(45deg,var(--color-ink)_0_1px,transparent_1px_5px)]',
 } as const;
 
-function TimeBar({ plan: { seconds } }: Pick<FlowFactsProps, 'plan'>) {
+function TimeBar({ plan: { seconds, flow }, edit }: Pick<FlowFactsProps, 'plan' | 'edit'>) {
   const clock = (each: number): string =>
     `${String(Math.floor(each / 60))}:${String(Math.round(each % 60)).padStart(2, '0')}`;
   return (
@@ -156,6 +165,24 @@ function TimeBar({ plan: { seconds } }: Pick<FlowFactsProps, 'plan'>) {
           </li>
         ))}
       </ul>
+      <label className="mt-2 flex items-center gap-2">
+        {say.shouldLast}
+        <input
+          key={flow.minutes}
+          type="number"
+          min={1}
+          max={240}
+          className="w-24!"
+          defaultValue={flow.minutes ?? ''}
+          onBlur={({ target }) => {
+            const minutes = target.valueAsNumber;
+            const isTime = minutes >= 1 && minutes <= 240;
+            const wanted = isTime ? minutes : null;
+            if (wanted !== flow.minutes) edit({ kind: 'minutes', minutes: wanted });
+          }}
+        />
+        {say.minutes}
+      </label>
     </section>
   );
 }

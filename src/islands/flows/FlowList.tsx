@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { readFlowFile } from '../../core/formats/flowFile.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import type { Problem } from '../../core/problems/problem.ts';
+import type { Session } from '../../core/sessions/session.ts';
 import type { Flow } from '../../core/sequence/flow.ts';
 import { FLOW_TEMPLATES } from '../../core/sequence/templates.ts';
 import { saveFlow } from '../../data/flows.ts';
-import { listSessions } from '../../data/sessions.ts';
 import { startFromTemplateInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
@@ -15,12 +15,13 @@ import { flowsView as say } from './words.ts';
 
 interface FlowListProps {
   record: RevisedRecord;
+  sessions: readonly Session[];
   flows: readonly Flow[];
   onOpen: (id: string) => void;
 }
 
 /** The flows of a person, and ways to begin another one. */
-export function FlowList({ record, flows, onOpen }: FlowListProps) {
+export function FlowList({ record, sessions, flows, onOpen }: FlowListProps) {
   const { id: personId, name } = record.person;
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const { write, told } = useWrite();
@@ -31,7 +32,6 @@ export function FlowList({ record, flows, onOpen }: FlowListProps) {
     }, flow);
   };
   const begin = async (template: string): Promise<void> => {
-    const sessions = await listSessions(personId);
     const id = crypto.randomUUID();
     const filled = await startFromTemplateInWorker(record, sessions, template, id);
     if (!filled.ok) setProblems(filled.problems);

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { listFlows } from '../../data/flows.ts';
+import { listSessions } from '../../data/sessions.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { useQuery } from '../shared/useQuery.ts';
@@ -17,8 +18,12 @@ export function FlowsView() {
     () => (personId === null ? undefined : listFlows(personId)),
     [personId],
   );
+  const sessions = useLiveQuery(
+    () => (personId === null ? undefined : listSessions(personId)),
+    [personId],
+  );
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
-  if (flows === undefined) return <Missing loading />;
+  if (flows === undefined || sessions === undefined) return <Missing loading />;
   const asked = query.get('flow');
   const flow = flows.find(({ id }) => id === asked) ?? null;
   const open = (id: string | null): void => {
@@ -30,10 +35,16 @@ export function FlowsView() {
       {flow === null ? (
         <>
           {asked !== null && <p role="status">{say.notFound}</p>}
-          <FlowList record={record} flows={flows} onOpen={open} />
+          <FlowList record={record} sessions={sessions} flows={flows} onOpen={open} />
         </>
       ) : (
-        <FlowEditorView key={flow.id} record={record} flow={flow} onOpen={open} />
+        <FlowEditorView
+          key={flow.id}
+          record={record}
+          sessions={sessions}
+          flow={flow}
+          onOpen={open}
+        />
       )}
     </>
   );

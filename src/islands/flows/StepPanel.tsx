@@ -2,8 +2,9 @@ import type { RevisedRecord } from '../../core/person/person.ts';
 import { findAnyPose } from '../../core/poses/anyPose.ts';
 import { FITTING_LEVEL, USUAL_LEVEL } from '../../core/poses/level.ts';
 import type { FlowEdit } from '../../core/sequence/editFlow.ts';
+import type { Session } from '../../core/sessions/session.ts';
 import type { Flow, FlowStep, Manner } from '../../core/sequence/flow.ts';
-import type { FlowPlan } from '../../core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
 import { sayFootChange } from '../../core/sequence/sayMoves.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
@@ -16,6 +17,7 @@ import { stepPanel as say } from './words.ts';
 
 interface StepPanelProps {
   record: RevisedRecord;
+  sessions: readonly Session[];
   flow: Flow;
   plan: FlowPlan | null;
   step: FlowStep;
@@ -24,7 +26,7 @@ interface StepPanelProps {
 }
 
 /** One step: how it is done, the way into it, and what the shared stance costs it. */
-export function StepPanel({ record, flow, plan, step, unit, edit }: StepPanelProps) {
+export function StepPanel({ record, sessions, flow, plan, step, unit, edit }: StepPanelProps) {
   const at = flow.steps.findIndex(({ id }) => id === step.id);
   const planned = plan?.steps.find((each) => each.step?.id === step.id) ?? null;
   const leftOut = plan?.leftOut.find((each) => each.step.id === step.id) ?? null;
@@ -114,6 +116,7 @@ export function StepPanel({ record, flow, plan, step, unit, edit }: StepPanelPro
           <StanceCost plan={plan} step={step} unit={unit} />
           <WayIn
             record={record}
+            sessions={sessions}
             flow={flow}
             plan={plan}
             index={planned.index}

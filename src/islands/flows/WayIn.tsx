@@ -1,8 +1,10 @@
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { findAnyPose } from '../../core/poses/anyPose.ts';
 import type { FlowEdit } from '../../core/sequence/editFlow.ts';
+import type { Session } from '../../core/sessions/session.ts';
 import type { Flow } from '../../core/sequence/flow.ts';
-import type { FlowPlan, PlannedStep } from '../../core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
+import type { PlannedStep } from '../../core/sequence/plannedFlow.ts';
 import { sayMove } from '../../core/sequence/sayMoves.ts';
 import { listPassed, sumParts, type Way } from '../../core/sequence/ways.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
@@ -13,6 +15,7 @@ import { stepPanel as say } from './words.ts';
 
 interface WayInProps {
   record: RevisedRecord;
+  sessions: readonly Session[];
   flow: Flow;
   plan: FlowPlan;
   index: number;
@@ -24,10 +27,12 @@ const namePoses = (ids: readonly string[]): string =>
   ids.map((id) => findAnyPose(id)?.name ?? id).join(', ');
 
 /** How a step is come into: what the feet and hands do in order, what it counts, and other ways. */
-export function WayIn({ record, flow, plan, index, unit, edit }: WayInProps) {
+export function WayIn({ record, sessions, flow, plan, index, unit, edit }: WayInProps) {
   const way = plan.ways.find((each) => each.index === index)?.way ?? null;
   const key = JSON.stringify([record.revision, flow.steps, index]);
-  const found = useAnswer(way === null ? null : key, () => findWaysInWorker(record, flow, index));
+  const found = useAnswer(way === null ? null : key, () =>
+    findWaysInWorker(record, sessions, flow, index),
+  );
   const passages = plan.steps.filter((each) => each.index === index);
   const others = (found?.ok === true ? found.value : []).filter(
     (each) => way !== null && listPassed(each).join() !== listPassed(way).join(),

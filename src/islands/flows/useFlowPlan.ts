@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { Result } from '../../core/problems/problem.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
+import type { Session } from '../../core/sessions/session.ts';
 import type { Flow } from '../../core/sequence/flow.ts';
-import type { FlowPlan } from '../../core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
 import { planFlowInWorker } from '../../workers/setUpClient.ts';
 
 interface Landed {
@@ -18,9 +19,10 @@ interface Landed {
  */
 export function useFlowPlan(
   record: RevisedRecord,
+  sessions: readonly Session[],
   flow: Flow,
 ): { readonly plan: FlowPlan | null; readonly isCurrent: boolean } {
-  const key = JSON.stringify([record.revision, flow.steps]);
+  const key = JSON.stringify([record.revision, flow.steps, flow.minutes]);
   const [landed, setLanded] = useState<Landed | null>(null);
   useEffect(() => {
     let isWanted = true;
@@ -28,9 +30,9 @@ export function useFlowPlan(
       if (isWanted && result.ok) setLanded({ key, plan: result.value, isWhole });
     };
     // The figures first; the stances that poses share take longer.
-    void planFlowInWorker(record, flow, 'known').then(async (first) => {
+    void planFlowInWorker(record, sessions, flow, 'known').then(async (first) => {
       land(first, false);
-      if (isWanted) land(await planFlowInWorker(record, flow, 'all'), true);
+      if (isWanted) land(await planFlowInWorker(record, sessions, flow, 'all'), true);
     });
     return () => {
       isWanted = false;

@@ -89,8 +89,8 @@ export const stepPanel = {
   counts: {
     passed: 'poses entered',
     flips: 'flips between open and closed hips',
-    'feet-moved': 'cm the feet move',
-    'feet-turned': 'degrees the feet turn',
+    'feet-moved': 'cm the feet move, about',
+    'feet-turned': 'degrees the feet turn, about',
     height: 'changes of height',
     props: 'props fetched',
     'one-leg': 'steps on one leg',
@@ -130,6 +130,27 @@ export const flowFacts = {
   moves: 'moves',
   sides: 'changing sides',
   props: 'fetching props',
+  shouldLast: 'It should last',
+  minutes: 'minutes',
   leftOut: 'Left out for this person',
   notes: 'Notes',
+} as const;
+
+export const flowChecks = {
+  title: 'To look at again',
+  none: 'Nothing was found.',
+  doIt: 'do it',
+} as const;
+
+export const flowLoad = {
+  title: 'What it asks over time',
+  motion: 'motion',
+  legend: 'of the measured range; left solid, right dashed; open hips on water, closed on sand',
+  label: (motion: string) => `Share of ${motion} that each step asks`,
+  table: 'The same as a table',
+  step: 'Step',
+  hips: 'Hips',
+  effort: 'Effort',
+  breaths: 'Breaths',
+  bothSides: 'both sides',
 } as const;

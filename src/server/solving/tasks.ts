@@ -8,7 +8,7 @@ import { shareProps, type SharedProps, type SolveProgram } from '../../core/prop
 import { PlanningContext } from '../../core/planning/planningContext.ts';
 import { planInFull } from '../../core/whatIf/planInFull.ts';
 import { FlowPlanner } from '../../core/sequence/flowPlanner.ts';
-import type { FlowPlan } from '../../core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
 import { planSetUp } from '../../core/setup/planSetUp.ts';
 import { USUAL_STUDIO } from '../../core/studio/studio.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
@@ -33,8 +33,8 @@ export const tasks = {
       ? planSetUp(context, pose, side, rules, level)
       : planInFull(context, pose, side, rules, level);
   },
-  flow: ({ person, flow, rules }: FlowRequest): FlowPlan =>
-    new FlowPlanner(new PlanningContext(person), rules).plan(flow),
+  flow: ({ person, sessions, flow, rules }: FlowRequest): FlowPlan =>
+    new FlowPlanner(new PlanningContext(person), rules, sessions).plan(flow),
   classProps: ({ needs, props }: PropsFile): Promise<SharedProps | null> =>
     shareProps(needs, props, solve),
 };

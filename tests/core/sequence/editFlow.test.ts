@@ -134,8 +134,8 @@ describe('the templates', () => {
       'straight-leg-raise': { left: 65, right: 90 },
     };
     const planner = new FlowPlanner(contextOf(stiffLeft));
-    expect(planner.findFirstSide(['mountain', 'pyramid'], [])).toBe('left');
-    expect(planner.findFirstSide(['mountain', 'rest'], [])).toBe('right');
+    expect(planner.findFirstSide(['mountain', 'pyramid'])).toBe('left');
+    expect(planner.findFirstSide(['mountain', 'rest'])).toBe('right');
     const supple = new FlowPlanner(contextOf(SUPPLE));
     for (const template of FLOW_TEMPLATES) {
       const filled = fillTemplate(template, 'x', () => 'right');

@@ -1,11 +1,14 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { findAnyPose } from '../../../src/core/poses/anyPose.ts';
+import { ANY_POSES, findAnyPose } from '../../../src/core/poses/anyPose.ts';
 import { FlowPlanner } from '../../../src/core/sequence/flowPlanner.ts';
 import { MOST_STEPS } from '../../../src/core/sequence/flow.ts';
-import type { FlowPlan, PlannedStep } from '../../../src/core/sequence/plannedFlow.ts';
+import type { FlowPlan } from '../../../src/core/sequence/flowChecks.ts';
+import type { PlannedStep } from '../../../src/core/sequence/plannedFlow.ts';
 import { listPassed } from '../../../src/core/sequence/ways.ts';
 import { getValue } from '../../../src/core/setup/setUp.ts';
 import type { CautionEntry } from '../../../src/core/person/person.ts';
+import { anyBody } from '../../support/anyBody.ts';
 import {
   contextOf,
   mirrorMeasures,
@@ -33,6 +36,7 @@ const planFlow = (
 const stepOf = ({ steps }: FlowPlan, pose: string): PlannedStep =>
   steps.find((each) => each.place.pose === pose && each.step !== null)!;
 
+const LONG = process.env['LONG_TESTS'] === '1';
 const OPEN = ['warrior-two', 'reverse-warrior', 'side-angle', 'reverse-triangle'];
 
 describe('a flow for one person', () => {
@@ -171,6 +175,53 @@ describe('a flow for one person', () => {
     const others = planner.findOtherWays(flow, 1, 3);
     expect(others.map(listPassed)).toContainEqual(['low-lunge']);
     expect(planner.findOtherWays(flow, 0, 3)).toEqual([]);
+  });
+});
+
+describe('any flow', () => {
+  const bodies = fc.sample(anyBody, { numRuns: LONG ? 50 : 3, seed: 12 });
+  const anySteps = fc.array(
+    fc
+      .tuple(fc.constantFrom(...ANY_POSES.map(({ id }) => id)), fc.constantFrom('left', 'right'))
+      .map(([pose, side]) => `${pose} ${side}`),
+    { minLength: 2, maxLength: 6 },
+  );
+
+  it('breaks no limit, and comes onto the hands from open hips only through a lunge', () => {
+    for (const measures of bodies) {
+      const planner = new FlowPlanner(contextOf(measures));
+      for (const steps of fc.sample(anySteps, { numRuns: 6, seed: 4 })) {
+        const plan = planner.plan(flowOf(...steps));
+        let owesLunge = false;
+        for (const { setUp, place } of plan.steps) {
+          const any = findAnyPose(place.pose)!;
+          const isLunge = any.kind === 'standing' && any.pose.isLunge === true;
+          if (any.kind === 'linking' && any.pose.standsOnHands) {
+            expect(owesLunge, plan.steps.map(({ name }) => name).join(', ')).toBe(false);
+          }
+          if (isLunge || any.height === 'seated' || any.height === 'lying') owesLunge = false;
+          if (any.height === 'kneeling' && any.kind === 'linking') owesLunge = false;
+          if (any.family === 'open') owesLunge = true;
+          for (const { askedDeg, hasDeg, joint, motion } of setUp?.joints ?? []) {
+            if (askedDeg === null || hasDeg === null || any.kind === 'lying') continue;
+            expect(askedDeg, `${any.id} ${joint} ${motion}`).toBeLessThanOrEqual(hasDeg + 0.1);
+          }
+        }
+      }
+    }
+  });
+
+  it('is never cheaper with one step more', () => {
+    const planner = new FlowPlanner(contextOf(REFERENCE));
+    const place = fc.nat({ max: 6 });
+    for (const [steps, added, at] of fc.sample(fc.tuple(anySteps, anySteps, place), {
+      numRuns: 60,
+      seed: 9,
+    })) {
+      const more = steps.toSpliced(at, 0, added[0]!);
+      const [less, whole] = [steps, more].map((each) => planner.plan(flowOf(...each), 'known'));
+      expect(whole!.cost, more.join(', ')).toBeGreaterThanOrEqual(less!.cost - 1e-9);
+    }
   });
 });
 

@@ -1,4 +1,5 @@
 import type { LyingPose } from './lyingPose.ts';
+import { OFF_THE_WALL } from './offTheWall.ts';
 
 export const lyingRevolvedSideAngle: LyingPose = {
   id: 'lying-revolved-side-angle',
@@ -37,16 +38,5 @@ export const lyingRevolvedSideAngle: LyingPose = {
     breaths: 12,
     effort: 'passive',
   },
-  transitions: [
-    {
-      to: 'rest',
-      foot: 'both',
-      movement: 'lower',
-      hands: 'on the floor',
-      order: [
-        'Bend both knees and take the feet off the wall.',
-        'Roll to one side, then onto the back.',
-      ],
-    },
-  ],
+  transitions: [OFF_THE_WALL],
 };

@@ -1,0 +1,112 @@
+import type { Joint, Motion } from '../conditions/limits.ts';
+import { findMotionOf } from '../conditions/motionMeasures.ts';
+import { SIDES, type Side } from '../measures/protocol.ts';
+import { findAnyPose } from '../poses/anyPose.ts';
+import { findWarmUp } from '../poses/warmUps/index.ts';
+import { countBreaths } from './flow.ts';
+import type { FlowLayout, PlannedStep } from './plannedFlow.ts';
+
+/** A motion of one joint, on one side where it has any. */
+export interface LoadedMotion {
+  readonly joint: Joint;
+  readonly motion: Motion;
+  readonly side: Side | null;
+}
+
+/** What one step asks of a motion: a share of the whole measured range, 0 to 1. */
+interface Asked extends LoadedMotion {
+  readonly share: number;
+}
+
+/** One step of the flow, as far as its load goes. */
+export interface LoadStep {
+  /** Of the step in the flow. */
+  readonly index: number;
+  readonly name: string;
+  readonly side: Side | null;
+  readonly family: 'open' | 'closed' | 'neutral';
+  readonly effort: 'active' | 'passive';
+  readonly breaths: number;
+  readonly asked: readonly Asked[];
+}
+
+/** One motion along the whole flow. */
+export interface MotionLoad extends LoadedMotion {
+  /** A share for each step; null = it asks nothing of it. */
+  readonly shares: readonly (number | null)[];
+  readonly most: number;
+}
+
+/** What a flow asks of this person, step by step. */
+export interface FlowLoad {
+  readonly steps: readonly LoadStep[];
+  /** Those that matter, the most loaded first. */
+  readonly motions: readonly MotionLoad[];
+}
+
+/** A motion of which less is asked everywhere does not matter. Our choice. */
+const MATTERS_FROM = 0.6;
+
+/** What a set-up asks of every joint whose whole range is known. */
+const askedBySetUp = ({ setUp }: PlannedStep): readonly Asked[] =>
+  (setUp?.joints ?? []).flatMap(({ joint, motion, side, askedDeg, measuredDeg }) =>
+    askedDeg === null || measuredDeg === null || measuredDeg <= 0 || askedDeg <= 0
+      ? []
+      : [{ joint, motion, side, share: askedDeg / measuredDeg }],
+  );
+
+function askedByWarmUp(movement: string, own: Side | null): readonly Asked[] {
+  return (findWarmUp(movement)?.asks ?? []).flatMap(({ measure, share }): Asked[] => {
+    const motion = findMotionOf(measure);
+    if (motion === null) return [];
+    const sides: readonly (Side | null)[] =
+      motion.joint === 'spine' && motion.motion === 'extension'
+        ? [null]
+        : own === null
+          ? SIDES
+          : [own];
+    return sides.map((side) => ({ joint: motion.joint, motion: motion.motion, side, share }));
+  });
+}
+
+const isSame = (a: LoadedMotion, b: LoadedMotion): boolean =>
+  a.joint === b.joint && a.motion === b.motion && a.side === b.side;
+
+function describeStep(planned: PlannedStep): LoadStep | null {
+  const { step, index, name, place } = planned;
+  if (step === null) return null;
+  const any = findAnyPose(place.pose)!;
+  const isWarmUp = step.kind === 'warm-up';
+  return {
+    index,
+    name: isWarmUp ? (findWarmUp(step.movement)?.name ?? name) : name,
+    side: isWarmUp ? step.side : place.side,
+    family: isWarmUp ? 'neutral' : any.family,
+    effort: isWarmUp ? 'active' : any.effort,
+    breaths: countBreaths(step),
+    asked: isWarmUp ? askedByWarmUp(step.movement, step.side) : askedBySetUp(planned),
+  };
+}
+
+/**
+ * What a flow asks of this person over its steps, as shares of what was measured.
+ *
+ * @param plan of the flow
+ * @returns every step, and the motions of which three fifths or more are asked somewhere
+ */
+export function calcFlowLoad({ steps: planned }: Pick<FlowLayout, 'steps'>): FlowLoad {
+  const steps = planned.flatMap((each) => describeStep(each) ?? []);
+  const motions: LoadedMotion[] = [];
+  for (const { joint, motion, side } of steps.flatMap(({ asked }) => asked)) {
+    const each = { joint, motion, side };
+    if (!motions.some((known) => isSame(known, each))) motions.push(each);
+  }
+  const loads = motions.map((each): MotionLoad => {
+    const shares = steps.map(({ asked }) => asked.find((one) => isSame(one, each))?.share ?? null);
+    return { ...each, shares, most: Math.max(...shares.map((share) => share ?? 0)) };
+  });
+  return {
+    steps,
+    motions: loads.filter(({ most }) => most >= MATTERS_FROM).sort((a, b) => b.most - a.most),
+  };
+}
