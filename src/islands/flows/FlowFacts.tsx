@@ -88,7 +88,8 @@ interface RunWordsProps {
 }
 
 function RunWords({ run, side, unit }: RunWordsProps) {
-  const names = run.poses.map(({ pose }) => nameOf(pose)).join(', ');
+  // A pose may stand in it twice: held in one version, passed through in another.
+  const names = [...new Set(run.poses.map(({ pose }) => nameOf(pose)))].join(', ');
   const losing = run.poses.filter(({ lost }) => lost >= 0.005);
   return (
     <p>
