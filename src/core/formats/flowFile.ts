@@ -24,8 +24,8 @@ export function readFlowFile(text: string): Result<Flow> {
 }
 
 /**
- * Checks a flow as it was read from a file. Poses that are not known are kept: whoever opens the flow
- * is told, and the rest of it can be done.
+ * Checks a flow as it was read from a file. Unknown poses are kept: the plan of the flow names
+ * them and goes on with the rest.
  *
  * @param value as read from a file
  * @returns the flow, or every problem by path: `wrong-format`, `newer-version`, `wrong-shape`,

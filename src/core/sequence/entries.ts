@@ -1,16 +1,8 @@
 import { findAnyPose, type AnyPose } from '../poses/anyPose.ts';
 import { problem, type Problem } from '../problems/problem.ts';
 import type { FlowStep } from './flow.ts';
-import {
-  findWays,
-  followWay,
-  HIPS_AT_REST,
-  type Hips,
-  type Passage,
-  type Place,
-  type Terrain,
-  type Way,
-} from './ways.ts';
+import { HIPS_AT_REST, type Hips } from './hips.ts';
+import { findWays, followWay, type Passage, type Place, type Terrain, type Way } from './ways.ts';
 
 /** A step that a person does, and the pose it is done in. */
 export interface Taken {
@@ -71,7 +63,7 @@ function findWay(
  *
  * @param taken the steps that this person does
  * @param terrain feet, and poses that are left out
- * @returns a step to which no way is known begins anew
+ * @returns a step to which no way is known starts a new way
  */
 export function findWholeWay(taken: readonly Taken[], terrain: Terrain): WholeWay {
   const entries: Entry[] = [];

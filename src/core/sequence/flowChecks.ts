@@ -7,7 +7,7 @@ import { makeStep, type FlowEdit, type NewStep } from './editFlow.ts';
 import { countBreaths, type Flow, type FlowStep } from './flow.ts';
 import { calcFlowLoad, type LoadStep } from './flowLoad.ts';
 import type { FlowLayout } from './plannedFlow.ts';
-import { sumParts } from './ways.ts';
+import { sumParts } from './wayCosts.ts';
 
 /** Something of a flow that a teacher may want to look at again. */
 export interface FlowCheck {
@@ -52,7 +52,9 @@ function findFlips(flow: Flow, plan: FlowLayout): readonly FlowCheck[] {
     const way = plan.ways.find((each) => each.index === index)?.way;
     const before = flips;
     flips +=
-      way === undefined ? 0 : (sumParts(way).find(({ kind }) => kind === 'flips')?.amount ?? 0);
+      way === undefined
+        ? 0
+        : (sumParts(way.passages).find(({ kind }) => kind === 'flips')?.amount ?? 0);
     if (flips < 2 || flips === before) return [];
     const family = findAnyPose(place.pose)?.family ?? 'neutral';
     const alike = flow.steps.slice(0, index).findLast((each) => isAlike(each, side, family));

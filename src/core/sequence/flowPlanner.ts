@@ -37,7 +37,8 @@ import { findRuns, listDistinct, type Run, type Stretch } from './runs.ts';
 import { findSharedStance, type SharedStance, type Stood } from './sharedStance.ts';
 import { findLinkCaution, findStepPlace } from './stepPlaces.ts';
 import { addSeconds, calcStepSeconds, type FlowSeconds } from './timing.ts';
-import { findWays, sumParts, type Place, type Terrain, type Way } from './ways.ts';
+import { sumParts } from './wayCosts.ts';
+import { findWays, type Place, type Terrain, type Way } from './ways.ts';
 
 /** A mark may cost a pose this much depth, in its own unit. */
 const MARK_MAY_COST = 2;
@@ -368,7 +369,7 @@ function listSeconds(taken: readonly Taken[], { ways }: WholeWay): readonly Flow
   let before: Side | null = null;
   return taken.map(({ step, index, place }) => {
     const way = ways.get(index);
-    const parts = way === undefined ? [] : sumParts(way);
+    const parts = way === undefined ? [] : sumParts(way.passages);
     const passed = Math.max(0, (way?.passages.length ?? 0) - 1);
     const changesSides = before !== null && place.side !== null && place.side !== before;
     before = place.side ?? before;

@@ -1,6 +1,6 @@
 import { EASY_BREATH_SECONDS } from '../studio/studio.ts';
 import { countBreaths, type FlowStep } from './flow.ts';
-import type { CostPart } from './ways.ts';
+import type { CostPart } from './wayCosts.ts';
 
 /** Where the time of a flow goes, seconds. */
 export interface FlowSeconds {

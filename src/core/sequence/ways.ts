@@ -3,36 +3,15 @@ import type { AbstractGraph } from 'graphology-types';
 import { dijkstra } from 'graphology-shortest-path';
 import { SIDES, type Side } from '../measures/protocol.ts';
 import { findAnyPose, type AnyPose } from '../poses/anyPose.ts';
-import type { Height } from '../poses/linking/linkingPose.ts';
-import { PLACES, restsOnProp } from '../poses/poseDefinition.ts';
 import type { TransitionDefinition } from '../poses/transition.ts';
-import { calcFeetMove, standsTogether, type FeetPlaces } from './feetPlaces.ts';
+import type { FeetPlaces } from './feetPlaces.ts';
+import { enterPose, mayEnter, type Hips } from './hips.ts';
+import { calcParts, sumCosts, type CostPart } from './wayCosts.ts';
 
 /** A pose and its front leg; a pose without sides has none. */
 export interface Place {
   readonly pose: string;
   readonly side: Side | null;
-}
-
-/** What a body brings along from the poses before. */
-export interface Hips {
-  /** Of the last pose with a family, until the hips have come back to the middle. */
-  readonly family: 'open' | 'closed' | 'neutral';
-  /** They were open while standing, and no lunge has come since. */
-  readonly needsLunge: boolean;
-}
-
-export const HIPS_AT_REST: Hips = { family: 'neutral', needsLunge: false };
-
-/** What counts against a way. */
-export type CostKind =
-  'passed' | 'flips' | 'feet-moved' | 'feet-turned' | 'height' | 'props' | 'one-leg';
-
-/** One part of a cost: how much of it, and what it counts. */
-export interface CostPart {
-  readonly kind: CostKind;
-  readonly amount: number;
-  readonly cost: number;
 }
 
 /** One transition of a way, into a pose. */
@@ -60,34 +39,6 @@ export interface Terrain {
   readonly isExcluded: (pose: string) => boolean;
 }
 
-/**
- * What one of each counts. A pose that is passed through takes a breath of about five seconds,
- * and the rest is weighed against it. Our choice.
- */
-export const COST_OF_ONE: Readonly<Record<CostKind, number>> = {
-  /** A pose that is entered. */
-  passed: 5,
-  flips: 8,
-  /** A centimetre. */
-  'feet-moved': 0.05,
-  /** A degree. */
-  'feet-turned': 0.02,
-  /** From standing to the hands, from there to kneeling, seated, lying: one each. */
-  height: 4,
-  /** A prop that is fetched. */
-  props: 6,
-  /** A transition that begins or ends on one leg. */
-  'one-leg': 6,
-};
-
-const HEIGHTS: readonly Height[] = ['lying', 'seated', 'kneeling', 'hands-and-feet', 'standing'];
-
-/** Whether a pose needs something under a hand, or to sit or lie on. */
-const needsProp = (any: AnyPose): boolean =>
-  any.kind === 'standing'
-    ? PLACES.some((place) => restsOnProp(any.pose.arms[place]))
-    : any.kind === 'lying';
-
 /** A state of the search: a pose with its hips, and the pose whose feet it stands on. */
 interface Node extends Place {
   readonly hips: Hips;
@@ -98,64 +49,11 @@ const placeKey = ({ pose, side }: Place): string => `${pose} ${side ?? '-'}`;
 const nodeKey = (node: Node): string =>
   `${placeKey(node)} ${node.hips.family} ${String(node.hips.needsLunge)} ${placeKey(node.feet)}`;
 
-/** Poses in which both hips come back to the middle; in a wide stance they do not. */
-const isSymmetric = (any: AnyPose): boolean =>
-  !any.hasSides && (any.kind !== 'standing' || standsTogether(any.pose));
-
-/**
- * The hips after a pose was entered. A lunge that is only passed through lies between open and
- * closed hips: the flip counts where the way ends in closed ones.
- */
-function enter(before: Hips, any: AnyPose, isPassed: boolean): Hips {
-  const isLunge = any.kind === 'standing' && any.pose.isLunge === true;
-  const isLow = any.kind !== 'standing' && any.height !== 'standing';
-  // Whoever stays on the floor comes up anew; passing it would only go round the lunge.
-  const isCleared = isLunge || (isLow && !isPassed);
-  const needsLunge = any.family === 'open' || (before.needsLunge && !isCleared);
-  if (isSymmetric(any)) return { family: 'neutral', needsLunge };
-  if (any.family === 'neutral' || (isLunge && isPassed)) return { ...before, needsLunge };
-  return { family: any.family, needsLunge };
-}
-
-const part = (kind: CostKind, amount: number): CostPart => ({
-  kind,
-  amount,
-  cost: amount * COST_OF_ONE[kind],
-});
-
-/** What a transition costs, part by part; those that are nothing are left out. */
-function calcParts(
-  from: AnyPose,
-  to: AnyPose,
-  isFlip: boolean,
-  was: FeetPlaces,
-  is: FeetPlaces,
-): readonly CostPart[] {
-  const moved = calcFeetMove(was, is);
-  const levels = Math.abs(HEIGHTS.indexOf(from.height) - HEIGHTS.indexOf(to.height));
-  return [
-    part('passed', 1),
-    part('flips', isFlip ? 1 : 0),
-    part('feet-moved', moved.cm),
-    part('feet-turned', moved.turnDeg),
-    part('height', levels),
-    part('props', needsProp(to) && !needsProp(from) ? 1 : 0),
-    part('one-leg', from.onOneLeg || to.onOneLeg ? 1 : 0),
-  ].filter(({ amount }) => amount > 0);
-}
-
-const sumOf = (parts: readonly CostPart[]): number =>
-  parts.reduce((sum, { cost }) => sum + cost, 0);
-
 /** The sides on which a pose may be entered from another one. */
 function listSides(from: Place, to: AnyPose): readonly (Side | null)[] {
   if (!to.hasSides) return [null];
   return from.side === null ? SIDES : [from.side];
 }
-
-/** From the fold a body goes down to the hands only where no lunge is owed. */
-const isAllowed = (hips: Hips, to: AnyPose): boolean =>
-  !(hips.needsLunge && to.kind === 'linking' && to.pose.standsOnHands);
 
 type Edge = Pick<Passage, 'transition' | 'parts'> & { readonly weight: number };
 type WayGraph = AbstractGraph<Node, Edge>;
@@ -173,7 +71,7 @@ function take(
   { feetOf }: Terrain,
 ): { readonly next: Node; readonly parts: readonly CostPart[] } {
   const [from, into] = [findAnyPose(node.pose)!, findAnyPose(to.pose)!];
-  const hips = enter(node.hips, into, !isGoal);
+  const hips = enterPose(node.hips, into, !isGoal);
   const feet = feetOn(node, to, transition);
   const changes = [node.hips, hips].every(({ family }) => family !== 'neutral');
   const isFlip =
@@ -191,7 +89,7 @@ function buildGraph(start: Node, goal: Place, terrain: Terrain): WayGraph {
     const from = findAnyPose(node.pose)!;
     for (const transition of from.transitions) {
       const to = findAnyPose(transition.to)!;
-      if (!isAllowed(node.hips, to)) continue;
+      if (!mayEnter(node.hips, to)) continue;
       for (const side of listSides(node, to)) {
         const place: Place = { pose: to.id, side };
         const isGoal = placeKey(place) === placeKey(goal);
@@ -203,7 +101,7 @@ function buildGraph(start: Node, goal: Place, terrain: Terrain): WayGraph {
           if (!isGoal) open.push(next);
         }
         if (!graph.hasEdge(nodeKey(node), key)) {
-          graph.addEdge(nodeKey(node), key, { transition, parts, weight: sumOf(parts) });
+          graph.addEdge(nodeKey(node), key, { transition, parts, weight: sumCosts(parts) });
         }
       }
     }
@@ -222,7 +120,7 @@ function toWay(graph: WayGraph, keys: readonly string[]): Way {
     return { from: from!, to: to!, transition, parts };
   });
   const { hips } = graph.getNodeAttributes(keys.at(-1)!);
-  return { passages, cost: passages.reduce((sum, { parts }) => sum + sumOf(parts), 0), hips };
+  return { passages, cost: passages.reduce((sum, { parts }) => sum + sumCosts(parts), 0), hips };
 }
 
 const cheapest = (ways: readonly Way[]): Way | null =>
@@ -337,7 +235,7 @@ export function followWay(
   }
   const isThere = ({ node }: Followed): boolean => placeKey(node) === placeKey(to);
   const ways = open.filter(isThere).map(({ node, passages }): Way => {
-    const cost = passages.reduce((sum, { parts }) => sum + sumOf(parts), 0);
+    const cost = passages.reduce((sum, { parts }) => sum + sumCosts(parts), 0);
     return { passages, cost, hips: node.hips };
   });
   return cheapest(ways);
@@ -358,7 +256,7 @@ function follow(
 ): readonly Followed[] {
   const next = findAnyPose(id);
   const transition = findAnyPose(node.pose)?.transitions.find((each) => each.to === id);
-  if (next === null || transition === undefined || !isAllowed(node.hips, next)) return [];
+  if (next === null || transition === undefined || !mayEnter(node.hips, next)) return [];
   const from: Place = { pose: node.pose, side: node.side };
   return listSides(node, next).map((side): Followed => {
     const place: Place = { pose: id, side };
@@ -366,17 +264,4 @@ function follow(
     const passage: Passage = { from, to: place, transition, parts: taken.parts };
     return { node: taken.next, passages: [...passages, passage] };
   });
-}
-
-/**
- * What a way counts, each kind added up.
- *
- * @returns the largest first
- */
-export function sumParts({ passages }: Way): readonly CostPart[] {
-  const sums = new Map<CostKind, number>();
-  for (const { kind, amount } of passages.flatMap(({ parts }) => parts)) {
-    sums.set(kind, (sums.get(kind) ?? 0) + amount);
-  }
-  return [...sums].map(([kind, amount]) => part(kind, amount)).sort((a, b) => b.cost - a.cost);
 }

@@ -6,7 +6,8 @@ import type { Flow } from '../../core/sequence/flow.ts';
 import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
 import type { PlannedStep } from '../../core/sequence/plannedFlow.ts';
 import { sayMove } from '../../core/sequence/sayMoves.ts';
-import { listPassed, sumParts, type Way } from '../../core/sequence/ways.ts';
+import { sumParts } from '../../core/sequence/wayCosts.ts';
+import { listPassed, type Way } from '../../core/sequence/ways.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { findWaysInWorker } from '../../workers/setUpClient.ts';
 import { useAnswer } from '../shared/useAnswer.ts';
@@ -107,7 +108,7 @@ const Counts = ({ way }: { way: Way }) => (
   <details>
     <summary>{say.why}</summary>
     <ul>
-      {sumParts(way).map(({ kind, amount, cost }) => (
+      {sumParts(way.passages).map(({ kind, amount, cost }) => (
         <li key={kind}>{say.count(amount.toFixed(0), say.counts[kind], cost.toFixed(1))}</li>
       ))}
       <li className="font-semibold">{say.sum(way.cost.toFixed(1))}</li>

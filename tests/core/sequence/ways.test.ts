@@ -2,14 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { otherSide } from '../../../src/core/measures/protocol.ts';
 import { ANY_POSES, findAnyPose } from '../../../src/core/poses/anyPose.ts';
+import { HIPS_AT_REST, type Hips } from '../../../src/core/sequence/hips.ts';
+import { COST_OF_ONE, sumParts } from '../../../src/core/sequence/wayCosts.ts';
 import {
-  COST_OF_ONE,
   findWays,
   followWay,
-  HIPS_AT_REST,
   listPassed,
-  sumParts,
-  type Hips,
   type Place,
   type Way,
 } from '../../../src/core/sequence/ways.ts';
@@ -35,7 +33,7 @@ const mirror = ({ pose, side }: Place): Place => ({
   side: side === null ? null : otherSide(side),
 });
 
-/** Every way with up to so many passages, by trying all of them; the hips are told anew. */
+/** The least cost of any way with at most this many poses between, by exhaustive search. */
 function tryAll(from: Place, to: Place, most: number): number {
   let least = Infinity;
   const go = (by: readonly string[]): void => {
@@ -92,7 +90,7 @@ describe('ways between poses', () => {
 
   it('have no flip between open poses, and none where practice flips on purpose', () => {
     const flipsOf = (way: Way): number =>
-      sumParts(way).find(({ kind }) => kind === 'flips')?.amount ?? 0;
+      sumParts(way.passages).find(({ kind }) => kind === 'flips')?.amount ?? 0;
     const open = ANY_POSES.filter(({ family }) => family === 'open').map(({ id }) => id);
     for (const from of open) {
       for (const to of open) {
@@ -123,7 +121,10 @@ describe('ways between poses', () => {
       fc.property(anyPlace, anyPlace, (from, to) => {
         for (const way of ways(from, to, 3)) {
           expect(way.cost).toBeCloseTo(costOf(way), 9);
-          expect(sumParts(way).reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(way.cost, 9);
+          expect(sumParts(way.passages).reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(
+            way.cost,
+            9,
+          );
           for (const { parts } of way.passages) {
             for (const { kind, amount, cost } of parts) {
               expect(cost).toBeCloseTo(amount * COST_OF_ONE[kind], 9);
@@ -173,8 +174,8 @@ describe('ways between poses', () => {
       fc.property(anyPlace, anyPlace, (from, to) => {
         const [way, seen] = [best(from, to), best(mirror(from), mirror(to))];
         expect(seen.cost).toBeCloseTo(way.cost, 9);
-        expect(sumParts(seen).map(({ kind }) => kind)).toEqual(
-          sumParts(way).map(({ kind }) => kind),
+        expect(sumParts(seen.passages).map(({ kind }) => kind)).toEqual(
+          sumParts(way.passages).map(({ kind }) => kind),
         );
       }),
       { numRuns: 60, seed: 28 },
