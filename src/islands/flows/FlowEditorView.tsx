@@ -4,6 +4,7 @@ import type { RevisedRecord } from '../../core/person/person.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import type { Flow } from '../../core/sequence/flow.ts';
 import { changeFlow, removeFlow, saveFlow } from '../../data/flows.ts';
+import { ProblemList } from '../shared/ProblemList.tsx';
 import { saveFile } from '../shared/saveFile.ts';
 import { useStoredText } from '../shared/useStoredText.tsx';
 import { useUnit } from '../shared/useRecord.ts';
@@ -39,6 +40,9 @@ export function FlowEditorView({ record, sessions, flow, onOpen }: FlowEditorVie
     if (added !== null) setChosen(added);
   }
   const step = flow.steps.find(({ id }) => id === chosen) ?? flow.steps.at(-1) ?? null;
+  // A stop sign, or too many steps: nothing is planned, and the reason comes first.
+  const isRefused =
+    plan !== null && flow.steps.length > 0 && plan.steps.length === 0 && plan.leftOut.length === 0;
   const { write, told: notRemoved } = useWrite();
   useEffect(() => {
     const press = (event: globalThis.KeyboardEvent): void => {
@@ -108,6 +112,7 @@ export function FlowEditorView({ record, sessions, flow, onOpen }: FlowEditorVie
       </div>
       {told !== null && <div role="alert">{told}</div>}
       {notRemoved}
+      {isRefused && <ProblemList problems={plan.problems} />}
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-6 tablet:grid-cols-[minmax(0,1fr)_21rem]">
         <FlowBand
           flow={flow}
@@ -137,7 +142,7 @@ export function FlowEditorView({ record, sessions, flow, onOpen }: FlowEditorVie
             }}
           />
         </div>
-        {plan !== null && <FlowFacts plan={plan} unit={unit} edit={edit} />}
+        {plan !== null && !isRefused && <FlowFacts plan={plan} unit={unit} edit={edit} />}
       </div>
     </div>
   );
