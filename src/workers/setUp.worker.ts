@@ -7,6 +7,8 @@ import { FlowPlanner } from '../core/sequence/flowPlanner.ts';
 import { fillTemplate, findTemplate } from '../core/sequence/templates.ts';
 import type { Flow } from '../core/sequence/flow.ts';
 import type { FlowPlan } from '../core/sequence/flowChecks.ts';
+import type { PeakAsked, PreparedPeak } from '../core/sequence/peak/preparePeak.ts';
+import type { PromisingPeak } from '../core/sequence/peak/promising.ts';
 import type { Way } from '../core/sequence/ways.ts';
 import type { OnProgress } from '../core/whatIf/progress.ts';
 import { planVersions } from '../core/whatIf/versions.ts';
@@ -113,6 +115,21 @@ function startFromTemplate(
   return { ok: true, value };
 }
 
+const preparePeak = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  asked: PeakAsked,
+  flow: Pick<Flow, 'id' | 'name'>,
+): Result<PreparedPeak> => plannerOf(record, sessions).preparePeak(asked, flow);
+
+const findPromisingPeaks = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+): Result<readonly PromisingPeak[]> => ({
+  ok: true,
+  value: plannerOf(record, sessions).findPromisingPeaks(),
+});
+
 const api = {
   planSetUp: withContext(planSetUp),
   planInFull: withContext(planInFull),
@@ -137,6 +154,8 @@ const api = {
   planFlow,
   findWaysInto,
   startFromTemplate,
+  preparePeak,
+  findPromisingPeaks,
 };
 export type SetUpWorker = typeof api;
 

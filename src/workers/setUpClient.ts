@@ -14,6 +14,8 @@ import type { Judgement } from '../core/sessions/judgeSession.ts';
 import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
 import type { Flow } from '../core/sequence/flow.ts';
 import type { FlowPlan } from '../core/sequence/flowChecks.ts';
+import type { PeakAsked, PreparedPeak } from '../core/sequence/peak/preparePeak.ts';
+import type { PromisingPeak } from '../core/sequence/peak/promising.ts';
 import type { Way } from '../core/sequence/ways.ts';
 import type { Session } from '../core/sessions/session.ts';
 import type { Today } from '../core/sessions/today.ts';
@@ -312,3 +314,19 @@ export const startFromTemplateInWorker = (
   id: string,
 ): Promise<Result<Flow | null>> =>
   flowing.ask((remote) => remote.startFromTemplate(record, sessions, template, id));
+
+/** A flow that prepares a peak; takes a second or two. */
+export const preparePeakInWorker = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  asked: PeakAsked,
+  flow: Pick<Flow, 'id' | 'name'>,
+): Promise<Result<PreparedPeak>> =>
+  flowing.ask((remote) => remote.preparePeak(record, sessions, asked, flow));
+
+/** The poses most worth being a peak for this person now. */
+export const findPromisingPeaksInWorker = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+): Promise<Result<readonly PromisingPeak[]>> =>
+  flowing.ask((remote) => remote.findPromisingPeaks(record, sessions));

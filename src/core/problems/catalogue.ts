@@ -253,6 +253,11 @@ const entries = {
     message: 'The way that was chosen from {from} to {to} is no longer possible.',
     hint: 'The cheapest way is shown; choose another one if you like.',
   },
+  'too-short-for-peak': {
+    severity: 'error',
+    message: '{minutes} min are too short to prepare {pose}.',
+    hint: 'Give it more minutes, or choose a peak that asks less.',
+  },
   'cannot-share-stance': {
     severity: 'note',
     message: '{poses} cannot be held on one stance by this person.',

@@ -20,7 +20,9 @@ export type FlowEdit =
   | { readonly kind: 'manner'; readonly step: string; readonly manner: Manner }
   /** null = the cheapest way. */
   | { readonly kind: 'way'; readonly step: string; readonly by: readonly string[] | null }
-  | { readonly kind: 'minutes'; readonly minutes: number | null };
+  | { readonly kind: 'minutes'; readonly minutes: number | null }
+  /** null = it has none. */
+  | { readonly kind: 'peak'; readonly peak: string | null };
 
 /** A number that no step of the flow has, nor any before it. */
 const findNextId = ({ steps }: Flow): number =>
@@ -80,6 +82,8 @@ export function editFlow(flow: Flow, edit: FlowEdit): Flow | null {
   switch (edit.kind) {
     case 'minutes':
       return { ...flow, minutes: edit.minutes };
+    case 'peak':
+      return { ...flow, peak: edit.peak };
     case 'insert':
       return { ...flow, steps: insertAfter(steps, edit.after, withIds(flow, edit.steps)) };
     default:

@@ -1,5 +1,5 @@
 import { otherSide, SIDES, type Side } from '../measures/protocol.ts';
-import { findMotionOf } from '../conditions/motionMeasures.ts';
+import { findMotionOf, listMeasuresOf } from '../conditions/motionMeasures.ts';
 import { findAnyPose } from '../poses/anyPose.ts';
 import { hasSides } from '../poses/hasSides.ts';
 import { WARM_UPS } from '../poses/warmUps/index.ts';
@@ -7,6 +7,7 @@ import { makeStep, type FlowEdit, type NewStep } from './editFlow.ts';
 import { countBreaths, type Flow, type FlowStep } from './flow.ts';
 import { calcFlowLoad, type LoadStep } from './flowLoad.ts';
 import type { FlowLayout } from './plannedFlow.ts';
+import type { PeakReport } from './peak/reportPeak.ts';
 import { sumParts } from './wayCosts.ts';
 
 /** Something of a flow that a teacher may want to look at again. */
@@ -27,6 +28,10 @@ export interface FlowCheck {
 export interface FlowPlan extends FlowLayout {
   /** What a teacher may want to look at again, each with what would change it. */
   readonly checks: readonly FlowCheck[];
+  /** Poses of it that have a harder side, as it was measured or noted. */
+  readonly harder: readonly { readonly pose: string; readonly side: Side }[];
+  /** null = it has no peak. */
+  readonly peak: PeakReport | null;
 }
 
 /** Breaths in a row on one front leg. Our choice: five poses of five breaths, with their ways. */
@@ -85,6 +90,7 @@ function findUnprepared(flow: Flow, steps: readonly LoadStep[]): readonly FlowCh
   const missing = found.asked.filter(
     ({ joint, motion, side, share }) =>
       share >= NEARLY_ALL &&
+      listMeasuresOf({ joint, motion }).length > 0 &&
       !steps
         .slice(0, at)
         .some(({ asked }) =>

@@ -1,22 +1,9 @@
-import type { Joint, Motion } from '../conditions/limits.ts';
-import { findMotionOf } from '../conditions/motionMeasures.ts';
-import { SIDES, type Side } from '../measures/protocol.ts';
+import type { Side } from '../measures/protocol.ts';
 import { findAnyPose } from '../poses/anyPose.ts';
 import { findWarmUp } from '../poses/warmUps/index.ts';
+import { isSameMotion, type Asked, type JointSideMotion } from './asked.ts';
 import { countBreaths } from './flow.ts';
 import type { FlowLayout, PlannedStep } from './plannedFlow.ts';
-
-/** A motion of one joint, on one side where it has any. */
-export interface LoadedMotion {
-  readonly joint: Joint;
-  readonly motion: Motion;
-  readonly side: Side | null;
-}
-
-/** What one step asks of a motion: a share of the whole measured range, 0 to 1. */
-interface Asked extends LoadedMotion {
-  readonly share: number;
-}
 
 /** One step of the flow, as far as its load goes. */
 export interface LoadStep {
@@ -31,7 +18,7 @@ export interface LoadStep {
 }
 
 /** One motion along the whole flow. */
-export interface MotionLoad extends LoadedMotion {
+export interface MotionLoad extends JointSideMotion {
   /** A share for each step; null = it asks nothing of it. */
   readonly shares: readonly (number | null)[];
   readonly most: number;
@@ -45,35 +32,10 @@ export interface FlowLoad {
 }
 
 /** A motion of which less is asked everywhere does not matter. Our choice. */
-const MATTERS_FROM = 0.6;
-
-/** What a set-up asks of every joint whose whole range is known. */
-const askedBySetUp = ({ setUp }: PlannedStep): readonly Asked[] =>
-  (setUp?.joints ?? []).flatMap(({ joint, motion, side, askedDeg, measuredDeg }) =>
-    askedDeg === null || measuredDeg === null || measuredDeg <= 0 || askedDeg <= 0
-      ? []
-      : [{ joint, motion, side, share: askedDeg / measuredDeg }],
-  );
-
-function askedByWarmUp(movement: string, own: Side | null): readonly Asked[] {
-  return (findWarmUp(movement)?.asks ?? []).flatMap(({ measure, share }): Asked[] => {
-    const motion = findMotionOf(measure);
-    if (motion === null) return [];
-    const sides: readonly (Side | null)[] =
-      motion.joint === 'spine' && motion.motion === 'extension'
-        ? [null]
-        : own === null
-          ? SIDES
-          : [own];
-    return sides.map((side) => ({ joint: motion.joint, motion: motion.motion, side, share }));
-  });
-}
-
-const isSame = (a: LoadedMotion, b: LoadedMotion): boolean =>
-  a.joint === b.joint && a.motion === b.motion && a.side === b.side;
+export const MATTERS_FROM = 0.6;
 
 function describeStep(planned: PlannedStep): LoadStep | null {
-  const { step, index, name, place } = planned;
+  const { step, index, name, place, asked } = planned;
   if (step === null) return null;
   const any = findAnyPose(place.pose)!;
   const isWarmUp = step.kind === 'warm-up';
@@ -84,7 +46,7 @@ function describeStep(planned: PlannedStep): LoadStep | null {
     family: isWarmUp ? 'neutral' : any.family,
     effort: isWarmUp ? 'active' : any.effort,
     breaths: countBreaths(step),
-    asked: isWarmUp ? askedByWarmUp(step.movement, step.side) : askedBySetUp(planned),
+    asked,
   };
 }
 
@@ -96,13 +58,15 @@ function describeStep(planned: PlannedStep): LoadStep | null {
  */
 export function calcFlowLoad({ steps: planned }: Pick<FlowLayout, 'steps'>): FlowLoad {
   const steps = planned.flatMap((each) => describeStep(each) ?? []);
-  const motions: LoadedMotion[] = [];
+  const motions: JointSideMotion[] = [];
   for (const { joint, motion, side } of steps.flatMap(({ asked }) => asked)) {
     const each = { joint, motion, side };
-    if (!motions.some((known) => isSame(known, each))) motions.push(each);
+    if (!motions.some((known) => isSameMotion(known, each))) motions.push(each);
   }
   const loads = motions.map((each): MotionLoad => {
-    const shares = steps.map(({ asked }) => asked.find((one) => isSame(one, each))?.share ?? null);
+    const shares = steps.map(
+      ({ asked }) => asked.find((one) => isSameMotion(one, each))?.share ?? null,
+    );
     return { ...each, shares, most: Math.max(...shares.map((share) => share ?? 0)) };
   });
   return {

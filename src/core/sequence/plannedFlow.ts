@@ -1,5 +1,6 @@
 import type { Problem } from '../problems/problem.ts';
 import type { SetUp } from '../setup/setUp.ts';
+import type { Asked } from './asked.ts';
 import type { Flow, FlowStep } from './flow.ts';
 import type { FeetPlaces } from './feetPlaces.ts';
 import type { Mark } from './marks.ts';
@@ -22,6 +23,8 @@ export interface PlannedStep {
   readonly setUp: SetUp | null;
   /** Why it has no set-up though it should; empty = it has one, or needs none. */
   readonly gap: readonly Problem[];
+  /** Of each joint; nothing of a pose that is not solved, unless it is a warm-up. */
+  readonly asked: readonly Asked[];
   /** On the mat: x = 0 at the front marks. */
   readonly feet: FeetPlaces;
   readonly hand: HandPlace | null;
@@ -69,6 +72,13 @@ export interface StepWay {
   readonly way: Way;
 }
 
+/** How long a step takes, with the way into it. */
+export interface StepTime {
+  /** Of the step in the flow. */
+  readonly index: number;
+  readonly seconds: number;
+}
+
 /** A flow as it is laid out for one person. */
 export interface FlowLayout {
   readonly flow: Flow;
@@ -80,6 +90,8 @@ export interface FlowLayout {
   /** The way into each step that has one. */
   readonly ways: readonly StepWay[];
   readonly cost: number;
+  /** Of each step that is done, with the way into it. */
+  readonly times: readonly StepTime[];
   readonly seconds: FlowSeconds;
   readonly problems: readonly Problem[];
 }

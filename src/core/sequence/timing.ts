@@ -1,6 +1,8 @@
+import type { Side } from '../measures/protocol.ts';
 import { EASY_BREATH_SECONDS } from '../studio/studio.ts';
 import { countBreaths, type FlowStep } from './flow.ts';
-import type { CostPart } from './wayCosts.ts';
+import type { Taken, WholeWay } from './entries.ts';
+import { sumParts, type CostPart } from './wayCosts.ts';
 
 /** Where the time of a flow goes, seconds. */
 export interface FlowSeconds {
@@ -33,7 +35,7 @@ const withTotal = (seconds: Omit<FlowSeconds, 'total'>): FlowSeconds => ({
  * @param changesSides the front leg is another one than before
  * @returns seconds of the hold and of the way
  */
-export function calcStepSeconds(
+function calcStepSeconds(
   step: FlowStep,
   passed: number,
   parts: readonly CostPart[],
@@ -65,5 +67,24 @@ export function addSeconds(seconds: readonly FlowSeconds[]): FlowSeconds {
     moves: sumOf('moves'),
     sides: sumOf('sides'),
     props: sumOf('props'),
+  });
+}
+
+/**
+ * Seconds of every step, with the way into it.
+ *
+ * @param taken the steps that are done
+ * @param way through all of them
+ * @returns one for each
+ */
+export function listSeconds(taken: readonly Taken[], { ways }: WholeWay): readonly FlowSeconds[] {
+  let before: Side | null = null;
+  return taken.map(({ step, index, place }) => {
+    const way = ways.get(index);
+    const parts = way === undefined ? [] : sumParts(way.passages);
+    const passed = Math.max(0, (way?.passages.length ?? 0) - 1);
+    const changesSides = before !== null && place.side !== null && place.side !== before;
+    before = place.side ?? before;
+    return calcStepSeconds(step, passed, parts, changesSides);
   });
 }

@@ -1,3 +1,4 @@
+import { STRADDLE_DEG } from '../poses/lying/seatedStraddle.ts';
 import type { Body } from '../body/body.ts';
 import type { Demonstration } from '../measures/demonstration.ts';
 import type { Side } from '../measures/protocol.ts';
@@ -22,9 +23,6 @@ interface LyingPosture {
   /** Hip centres off the wall at the feet, cm; 0 = there is none. */
   readonly offWallCm: number;
 }
-
-/** How far the legs of a seated straddle are drawn apart: it is not a number that is set. */
-const STRADDLE_DEG = 35;
 
 const asin = (x: number): number => Math.asin(Math.min(1, Math.max(-1, x))) / DEG;
 const acos = (x: number): number => Math.acos(Math.min(1, Math.max(-1, x))) / DEG;

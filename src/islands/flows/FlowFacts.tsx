@@ -12,7 +12,8 @@ import { Table } from '../shared/ui/Table.tsx';
 import { TableHead } from '../shared/ui/TableHead.tsx';
 import { FlowChecks } from './FlowChecks.tsx';
 import { FlowLoadView } from './FlowLoadView.tsx';
-import { flowFacts as say } from './words.ts';
+import { WordSelect } from '../shared/ui/WordSelect.tsx';
+import { flowFacts as say, towardPeak as words } from './words.ts';
 
 interface FlowFactsProps {
   plan: FlowPlan;
@@ -42,6 +43,7 @@ export function FlowFacts({ plan, unit, edit }: FlowFactsProps) {
         </section>
       )}
       <div>
+        <PeakFacts plan={plan} edit={edit} />
         <FlowChecks plan={plan} edit={edit} />
         <section>
           <h2>{say.stances}</h2>
@@ -131,6 +133,39 @@ function MarkTable({ plan, unit }: Omit<FlowFactsProps, 'edit'>) {
         ))}
       </tbody>
     </Table>
+  );
+}
+
+/** Which pose is the peak, when it comes, and how active the flow is. */
+function PeakFacts({ plan: { flow, peak }, edit }: Pick<FlowFactsProps, 'plan' | 'edit'>) {
+  const inFlow = flow.steps.flatMap((step) =>
+    step.kind === 'pose' && findAnyPose(step.pose)?.kind === 'standing' ? [step.pose] : [],
+  );
+  const poses = [...new Set([...inFlow, ...(flow.peak === null ? [] : [flow.peak])])];
+  if (poses.length === 0) return null;
+  const percent = (share: number): number => Math.round(100 * share);
+  return (
+    <section data-testid="peak">
+      <h2>{words.inFlow}</h2>
+      <p>
+        <WordSelect
+          aria-label={words.peak}
+          value={flow.peak ?? ''}
+          onChange={({ target: { value } }) => {
+            edit({ kind: 'peak', peak: value === '' ? null : value });
+          }}
+        >
+          <option value="">{words.none}</option>
+          {poses.map((pose) => (
+            <option key={pose} value={pose}>
+              {nameOf(pose)}
+            </option>
+          ))}
+        </WordSelect>{' '}
+        {peak !== null && words.at(percent(peak.at), percent(peak.activeShare))}
+        {peak === null && flow.peak !== null && words.notInFlow}
+      </p>
+    </section>
   );
 }
 

@@ -11,6 +11,7 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { FileField } from '../shared/ui/FileField.tsx';
+import { TowardPeak } from './TowardPeak.tsx';
 import { flowsView as say } from './words.ts';
 
 interface FlowListProps {
@@ -87,6 +88,7 @@ export function FlowList({ record, sessions, flows, onOpen }: FlowListProps) {
           </li>
         ))}
       </ul>
+      <TowardPeak record={record} sessions={sessions} onTake={add} />
       {told}
       <div className="mt-6 max-w-96">
         <FileField

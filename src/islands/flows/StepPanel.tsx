@@ -13,7 +13,7 @@ import { WordSelect } from '../shared/ui/WordSelect.tsx';
 import { changeCount } from './FlowBand.tsx';
 import { nameStep, sayManner, sideOfStep } from './stepWords.ts';
 import { WayIn } from './WayIn.tsx';
-import { stepPanel as say } from './words.ts';
+import { stepPanel as say, towardPeak as peakWords } from './words.ts';
 
 interface StepPanelProps {
   record: RevisedRecord;
@@ -113,6 +113,8 @@ export function StepPanel({ record, sessions, flow, plan, step, unit, edit }: St
       {planned !== null && <ProblemList problems={planned.gap} />}
       {plan !== null && planned !== null && (
         <>
+          <Reasons plan={plan} index={planned.index} />
+          <HarderSide plan={plan} step={step} edit={edit} />
           <StanceCost plan={plan} step={step} unit={unit} />
           <WayIn
             record={record}
@@ -170,6 +172,47 @@ function MannerChoice({ step, edit }: Pick<StepPanelProps, 'step' | 'edit'>) {
       <option value="passed">{say.passed}</option>
       <option value="rhythm">{say.rhythm}</option>
     </WordSelect>
+  );
+}
+
+/** What the step has to do with the peak. */
+function Reasons({ plan: { peak }, index }: { plan: FlowPlan; index: number }) {
+  const reason = peak?.reasons.find((each) => each.index === index);
+  if (reason === undefined || reason.words.length === 0) return null;
+  return (
+    <div data-testid="reasons">
+      <h3 className="mt-3 font-serif text-[1.1rem]">{peakWords.why}</h3>
+      <ul>
+        {reason.words.map((each) => (
+          <li key={each}>It {each}.</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** The harder side of a pose, and that side once more behind its last step. */
+function HarderSide({
+  plan,
+  step,
+  edit,
+}: Pick<StepPanelProps, 'step' | 'edit'> & { plan: FlowPlan }) {
+  const harder = step.kind === 'pose' ? plan.harder.find(({ pose }) => pose === step.pose) : null;
+  if (step.kind !== 'pose' || harder == null) return null;
+  const last = plan.flow.steps.findLast((each) => each.kind === 'pose' && each.pose === step.pose);
+  return (
+    <p>
+      {say.harderSide(harder.side)}{' '}
+      <WordButton
+        onClick={() => {
+          const { id: _id, by: _way, ...copy } = step;
+          const steps = [{ ...copy, side: harder.side }];
+          edit({ kind: 'insert', after: last?.id ?? step.id, steps });
+        }}
+      >
+        {say.harderOnceMore(harder.side)}
+      </WordButton>
+    </p>
   );
 }
 

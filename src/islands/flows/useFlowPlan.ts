@@ -22,7 +22,7 @@ export function useFlowPlan(
   sessions: readonly Session[],
   flow: Flow,
 ): { readonly plan: FlowPlan | null; readonly isCurrent: boolean } {
-  const key = JSON.stringify([record.revision, flow.steps, flow.minutes]);
+  const key = JSON.stringify([record.revision, flow.steps, flow.minutes, flow.peak]);
   const [landed, setLanded] = useState<Landed | null>(null);
   useEffect(() => {
     let isWanted = true;

@@ -60,6 +60,8 @@ export const stepPanel = {
   manner: 'how',
   breaths: 'breaths',
   times: 'times',
+  harderSide: (side: string) => `The ${side} is the harder side of it.`,
+  harderOnceMore: (side: string) => `the ${side} once more`,
   earlier: 'earlier',
   later: 'later',
   duplicate: 'once more',
@@ -153,4 +155,40 @@ export const flowLoad = {
   effort: 'Effort',
   breaths: 'Breaths',
   bothSides: 'both sides',
+} as const;
+
+export const towardPeak = {
+  title: 'Toward a peak',
+  about: 'A pose that the others prepare, for this person and the time you have.',
+  peak: 'Peak',
+  choose: 'choose one',
+  minutes: 'Minutes',
+  active: 'An active class: about four fifths of the time',
+  promising: 'Most promising now',
+  lookingAhead: 'Looking for the most promising …',
+  next: (name: string) => `next: ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
+  fits: 'it fits already',
+  needs: (words: string) => `to go: ${words}`,
+  need: (amount: string, words: string) => `${amount} of ${words}`,
+  noNext: 'at its last version',
+  measured: (date: string) => `measured ${date}`,
+  build: 'Choose the preparations',
+  working: 'Choosing …',
+  found: (steps: string, minutes: number) => `${steps} for ${String(minutes)} minutes.`,
+  proven: 'No other choice of preparations does better by our count.',
+  notProven:
+    'These are the best preparations found; there are too many to try them all within two seconds.',
+  open: 'Open it on the band',
+  unprepared: 'Not prepared by this flow',
+  noTime: (motion: string, percent: number) =>
+    `The ${motion}, of which the peak asks ${String(percent)} %: there is no time for it beside the others.`,
+  nothing: (motion: string, percent: number) =>
+    `The ${motion}, of which the peak asks ${String(percent)} %: nothing that this person does leads there.`,
+  name: (pose: string) => `Toward ${pose.charAt(0).toLowerCase()}${pose.slice(1)}`,
+  none: 'no peak',
+  inFlow: 'The peak',
+  at: (percent: number, active: number) =>
+    `It begins after ${String(percent)} % of the time; ${String(active)} % of the time is active.`,
+  notInFlow: 'It is not among the steps.',
+  why: 'Why it is here',
 } as const;

@@ -6,6 +6,7 @@ export const boundAngle: LyingPose = {
   sanskrit: 'Baddha Konasana',
   swapFor: ['tree'],
   needs: ['hip-opening'],
+  asks: [{ measure: 'hip-opening', of: 'both' }],
   guidance: {
     gaze: 'Level, ahead.',
     farPoints: ['crown of the head', 'both knees'],

@@ -6,6 +6,10 @@ export const lyingCrossedTwist: LyingPose = {
   sanskrit: 'Supta Parivritta Padangushthasana',
   swapFor: ['revolved-half-moon', 'revolved-triangle'],
   needs: ['hip-adduction', 'trunk-rotation'],
+  asks: [
+    { measure: 'hip-adduction', of: 'front' },
+    { measure: 'trunk-rotation', of: 'front' },
+  ],
   guidance: {
     gaze: 'Up, or away from the leg.',
     farPoints: ['fingertips of the far hand', 'heel of the crossed leg'],

@@ -6,6 +6,7 @@ export const lyingHandToFoot: LyingPose = {
   sanskrit: 'Supta Padangushthasana',
   swapFor: ['triangle', 'pyramid'],
   needs: ['straight-leg-raise'],
+  asks: [{ measure: 'straight-leg-raise', of: 'front' }],
   guidance: {
     gaze: 'Up.',
     farPoints: ['heel of the raised leg', 'heel of the resting leg'],

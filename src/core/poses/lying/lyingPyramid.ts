@@ -6,6 +6,7 @@ export const lyingPyramid: LyingPose = {
   sanskrit: 'Supta Parshvottanasana',
   swapFor: ['pyramid'],
   needs: ['straight-leg-raise'],
+  asks: [{ measure: 'straight-leg-raise', of: 'front' }],
   guidance: {
     gaze: 'Up.',
     farPoints: ['heel of the raised leg', 'sole of the bottom foot'],

@@ -7,6 +7,10 @@ export const lyingRevolvedSideAngle: LyingPose = {
   sanskrit: 'Supta Parivritta Parshvakonasana',
   swapFor: ['revolved-side-angle'],
   needs: ['hip-opening', 'trunk-rotation'],
+  asks: [
+    { measure: 'hip-opening', of: 'front' },
+    { measure: 'trunk-rotation', of: 'front' },
+  ],
   guidance: {
     gaze: 'Up, or over the upper shoulder.',
     farPoints: ['crown of the head', 'sole of the back foot'],

@@ -7,6 +7,7 @@ export const lyingSideAngle: LyingPose = {
   sanskrit: 'Supta Parshvakonasana',
   swapFor: ['side-angle'],
   needs: ['hip-opening'],
+  asks: [{ measure: 'hip-opening', of: 'front' }],
   guidance: {
     gaze: 'Up, or along the top arm.',
     farPoints: ['fingertips of the top hand', 'sole of the back foot'],

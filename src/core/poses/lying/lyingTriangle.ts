@@ -7,6 +7,7 @@ export const lyingTriangle: LyingPose = {
   sanskrit: 'Supta Trikonasana',
   swapFor: ['triangle', 'reverse-triangle'],
   needs: [],
+  asks: [],
   guidance: {
     gaze: 'Up.',
     farPoints: ['crown of the head', 'soles of both feet'],

@@ -7,6 +7,10 @@ export const lyingWarriorOne: LyingPose = {
   sanskrit: 'Supta Virabhadrasana I',
   swapFor: ['warrior-one', 'high-lunge'],
   needs: ['hip-opening', 'hip-extension'],
+  asks: [
+    { measure: 'hip-opening', of: 'front' },
+    { measure: 'hip-extension', of: 'back' },
+  ],
   guidance: {
     gaze: 'Up.',
     farPoints: ['fingertips', 'sole of the back foot'],

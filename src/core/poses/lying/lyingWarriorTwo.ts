@@ -7,6 +7,7 @@ export const lyingWarriorTwo: LyingPose = {
   sanskrit: 'Supta Virabhadrasana II',
   swapFor: ['warrior-two', 'reverse-warrior'],
   needs: ['hip-opening'],
+  asks: [{ measure: 'hip-opening', of: 'front' }],
   guidance: {
     gaze: 'Straight up, eyes soft or closed.',
     farPoints: ['crown of the head', 'sole of the back foot'],

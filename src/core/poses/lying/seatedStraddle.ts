@@ -1,11 +1,18 @@
 import type { LyingPose } from './lyingPose.ts';
 
+/** How far each leg is drawn out to its side: it is not a number that is set. */
+export const STRADDLE_DEG = 35;
+
 export const seatedStraddle: LyingPose = {
   id: 'seated-straddle',
   name: 'Seated straddle',
   sanskrit: 'Upavishtha Konasana',
   swapFor: ['wide-fold'],
   needs: ['straight-leg-raise', 'hip-abduction'],
+  asks: [
+    { measure: 'straight-leg-raise', of: 'both', mostDeg: 90 },
+    { measure: 'hip-abduction', of: 'both', mostDeg: STRADDLE_DEG },
+  ],
   guidance: {
     gaze: 'Ahead, or down along the floor.',
     farPoints: ['crown of the head', 'both heels'],

@@ -6,6 +6,7 @@ export const staff: LyingPose = {
   sanskrit: 'Dandasana',
   swapFor: [],
   needs: ['straight-leg-raise'],
+  asks: [{ measure: 'straight-leg-raise', of: 'both', mostDeg: 90 }],
   guidance: {
     gaze: 'Level, ahead.',
     farPoints: ['crown of the head', 'both heels'],
