@@ -11,6 +11,7 @@ import { checkFlowRequest } from '../src/core/formats/flowRequest.ts';
 import { checkSetUpRequest } from '../src/core/formats/setUpRequest.ts';
 import type { Problem } from '../src/core/problems/problem.ts';
 import { planBands } from '../src/core/whatIf/planBands.ts';
+import { readNoted } from '../src/core/sessions/noted.ts';
 import { FlowPlanner } from '../src/core/sequence/flowPlanner.ts';
 import { planInFull } from '../src/core/whatIf/planInFull.ts';
 
@@ -77,7 +78,7 @@ if (flow !== undefined) {
   );
   if (!asked.ok) stopWithProblems(asked.problems);
   const { person: record, rules: house, sessions } = asked.value;
-  const planner = new FlowPlanner(new PlanningContext(record), house, sessions);
+  const planner = new FlowPlanner(new PlanningContext(record), house, readNoted(sessions));
   const plan = planner.plan(asked.value.flow);
   if (plan.steps.length === 0) stopWithProblems(plan.problems);
   process.stdout.write(`${JSON.stringify(plan, null, 2)}\n`);

@@ -3,6 +3,7 @@ import { compareSchools } from '../core/whatIf/compareSchools.ts';
 import { checkKept } from '../core/whatIf/keptSetUp.ts';
 import { DRAWS, planBands } from '../core/whatIf/planBands.ts';
 import { planInFull, planWithErrorBars } from '../core/whatIf/planInFull.ts';
+import { readNoted } from '../core/sessions/noted.ts';
 import { FlowPlanner } from '../core/sequence/flowPlanner.ts';
 import { fillTemplate, findTemplate } from '../core/sequence/templates.ts';
 import type { Flow } from '../core/sequence/flow.ts';
@@ -76,7 +77,7 @@ const planners = new WeakMap<PlanningContext, FlowPlanner>();
 
 function plannerOf(record: RevisedRecord, sessions: readonly Session[]): FlowPlanner {
   const context = latest.of(record);
-  const planner = planners.get(context) ?? new FlowPlanner(context, {}, sessions);
+  const planner = planners.get(context) ?? new FlowPlanner(context, {}, readNoted(sessions));
   planners.set(context, planner);
   return planner;
 }

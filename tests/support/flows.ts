@@ -1,3 +1,7 @@
+import type { PlanningContext } from '../../src/core/planning/planningContext.ts';
+import { FlowPlanner } from '../../src/core/sequence/flowPlanner.ts';
+import { readNoted } from '../../src/core/sessions/noted.ts';
+import type { Session } from '../../src/core/sessions/session.ts';
 import type { Side } from '../../src/core/measures/protocol.ts';
 import { findAnyPose } from '../../src/core/poses/anyPose.ts';
 import { estimateFeetPlaces, USUAL_BUILD } from '../../src/core/sequence/feetPlaces.ts';
@@ -34,3 +38,9 @@ export const OPEN_TERRAIN: Terrain = {
   feetOf: ({ pose, side }) => estimateFeetPlaces(findAnyPose(pose)!, side ?? 'right', USUAL_BUILD),
   isExcluded: () => false,
 };
+
+/** A planner for a person, with what their sessions say. */
+export const plannerOf = (
+  context: PlanningContext,
+  sessions: readonly Session[] = [],
+): FlowPlanner => new FlowPlanner(context, {}, readNoted(sessions));

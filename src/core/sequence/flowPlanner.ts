@@ -1,13 +1,12 @@
 import { findStopSigns } from '../cautions/stopSigns.ts';
+import type { MeasureSet } from '../measures/measureSet.ts';
 import { SIDES, type Side } from '../measures/protocol.ts';
 import type { PlanningContext } from '../planning/planningContext.ts';
 import { findAnyPose } from '../poses/anyPose.ts';
 import { FITTING_LEVEL, USUAL_LEVEL } from '../poses/level.ts';
 import { problem, type Problem, type Result } from '../problems/problem.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
-import type { Session } from '../sessions/session.ts';
-import { findHarderSide } from '../sessions/sides.ts';
-import { getValue } from '../setup/setUp.ts';
+import { getValue, type SetUp } from '../setup/setUp.ts';
 import { findMat, USUAL_STUDIO } from '../studio/studio.ts';
 import { NOT_MOVED, planMoved } from '../whatIf/planMoved.ts';
 import { findWholeWay, type Entry, type Taken } from './entries.ts';
@@ -32,6 +31,13 @@ import { findWays, type Way } from './ways.ts';
 /** A mark may cost a pose this much depth, in its own unit. */
 const MARK_MAY_COST = 2;
 
+/** What earlier sessions of a person say. */
+export interface Noted {
+  /** The harder side of a pose by what is measured, else by what was noted; null = neither. */
+  readonly findHarderSide: (setUps: Readonly<Record<Side, SetUp>>, set: MeasureSet) => Side | null;
+  readonly isPaused: (pose: string) => boolean;
+}
+
 /**
  * Plans flows for one person. It remembers the poses and stances that it has solved, so that a
  * change to a flow costs only what is new; a plan comes out the same with a new planner, only later.
@@ -44,12 +50,12 @@ export class FlowPlanner {
   /**
    * @param context the person, see {@link PlanningContext}
    * @param rules house rules that differ from the defaults
-   * @param sessions of this person, in any order: what was noted of the harder side
+   * @param noted what earlier sessions say of sides and poses
    */
   constructor(
     private readonly context: PlanningContext,
-    rules: Partial<HouseRules> = {},
-    private readonly sessions: readonly Session[] = [],
+    rules: Partial<HouseRules>,
+    private readonly noted: Noted,
   ) {
     this.solver = new StepSolver(context, rules);
     this.home = findHomeMarks(this.solver.build.heelsApartCm);
@@ -100,12 +106,12 @@ export class FlowPlanner {
   preparePeak(asked: PeakAsked, flow: Pick<Flow, 'id' | 'name'>): Result<PreparedPeak> {
     const stops = findStopSigns(this.context.record.person);
     if (stops.length > 0) return { ok: false, problems: stops };
-    return preparePeak(this.solver, (poses) => this.findFirstSide(poses), asked, flow);
+    return preparePeak(this.solver, (pose) => this.findHarder(pose), asked, flow);
   }
 
   /** The poses most worth being a peak now, see {@link findPromisingPeaks}. */
   findPromisingPeaks(): readonly PromisingPeak[] {
-    return findPromisingPeaks(this.solver, this.sessions);
+    return findPromisingPeaks(this.solver, this.noted.isPaused);
   }
 
   /**
@@ -156,7 +162,7 @@ export class FlowPlanner {
     const [left, right] = SIDES.map((side) => this.solver.planOf({ pose, side }, FITTING_LEVEL));
     if (left?.kind !== 'planned' || right?.kind !== 'planned') return null;
     const setUps = { left: left.setUp, right: right.setUp };
-    return findHarderSide(setUps, this.context.set, this.sessions)?.side ?? null;
+    return this.noted.findHarderSide(setUps, this.context.set);
   }
 
   private findRefusal({ steps }: Flow): readonly Problem[] {

@@ -7,6 +7,7 @@ import { readSolution } from '../../core/props/readSolution.ts';
 import { shareProps, type SharedProps, type SolveProgram } from '../../core/props/shareProps.ts';
 import { PlanningContext } from '../../core/planning/planningContext.ts';
 import { planInFull } from '../../core/whatIf/planInFull.ts';
+import { readNoted } from '../../core/sessions/noted.ts';
 import { FlowPlanner } from '../../core/sequence/flowPlanner.ts';
 import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
 import { planSetUp } from '../../core/setup/planSetUp.ts';
@@ -34,7 +35,7 @@ export const tasks = {
       : planInFull(context, pose, side, rules, level);
   },
   flow: ({ person, sessions, flow, rules }: FlowRequest): FlowPlan =>
-    new FlowPlanner(new PlanningContext(person), rules, sessions).plan(flow),
+    new FlowPlanner(new PlanningContext(person), rules, readNoted(sessions)).plan(flow),
   classProps: ({ needs, props }: PropsFile): Promise<SharedProps | null> =>
     shareProps(needs, props, solve),
 };

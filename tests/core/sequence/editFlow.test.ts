@@ -11,14 +11,13 @@ import {
   type NewStep,
 } from '../../../src/core/sequence/editFlow.ts';
 import { countBreaths, type Flow } from '../../../src/core/sequence/flow.ts';
-import { FlowPlanner } from '../../../src/core/sequence/flowPlanner.ts';
 import {
   fillTemplate,
   findTemplate,
   FLOW_TEMPLATES,
 } from '../../../src/core/sequence/templates.ts';
 import { contextOf, REFERENCE, SUPPLE } from '../../support/people.ts';
-import { flowOf } from '../../support/flows.ts';
+import { flowOf, plannerOf } from '../../support/flows.ts';
 
 const flow = flowOf('mountain', 'triangle right', 'downward-dog', '~ leg-swings');
 const idsOf = (of: Flow | null): readonly string[] => of!.steps.map(({ id }) => id);
@@ -133,10 +132,10 @@ describe('the templates', () => {
       'hip-flexion': { left: 100, right: 125 },
       'straight-leg-raise': { left: 65, right: 90 },
     };
-    const planner = new FlowPlanner(contextOf(stiffLeft));
+    const planner = plannerOf(contextOf(stiffLeft));
     expect(planner.findFirstSide(['mountain', 'pyramid'])).toBe('left');
     expect(planner.findFirstSide(['mountain', 'rest'])).toBe('right');
-    const supple = new FlowPlanner(contextOf(SUPPLE));
+    const supple = plannerOf(contextOf(SUPPLE));
     for (const template of FLOW_TEMPLATES) {
       const filled = fillTemplate(template, 'x', () => 'right');
       const plan = supple.plan(filled, 'known');

@@ -2,12 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { editFlow } from '../../../src/core/sequence/editFlow.ts';
 import { checkFlow, type FlowCheck } from '../../../src/core/sequence/flowChecks.ts';
 import { calcFlowLoad } from '../../../src/core/sequence/flowLoad.ts';
-import { FlowPlanner } from '../../../src/core/sequence/flowPlanner.ts';
 import type { Flow } from '../../../src/core/sequence/flow.ts';
 import { contextOf, REFERENCE } from '../../support/people.ts';
-import { flowOf } from '../../support/flows.ts';
+import { flowOf, plannerOf } from '../../support/flows.ts';
 
-const planner = new FlowPlanner(contextOf(REFERENCE));
+const planner = plannerOf(contextOf(REFERENCE));
 const check = (flow: Flow): readonly FlowCheck[] => planner.plan(flow, 'known').checks;
 const kinds = (flow: Flow): readonly string[] => check(flow).map(({ kind }) => kind);
 

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ANY_POSES, findAnyPose } from '../../../src/core/poses/anyPose.ts';
-import { FlowPlanner } from '../../../src/core/sequence/flowPlanner.ts';
 import { MOST_STEPS } from '../../../src/core/sequence/flow.ts';
 import type { FlowPlan } from '../../../src/core/sequence/flowChecks.ts';
 import type { PlannedStep } from '../../../src/core/sequence/plannedFlow.ts';
@@ -16,7 +15,7 @@ import {
   STIFF,
   type Measures,
 } from '../../support/people.ts';
-import { flowOf } from '../../support/flows.ts';
+import { flowOf, plannerOf } from '../../support/flows.ts';
 
 const caution = (id: string): CautionEntry => ({
   uid: id,
@@ -32,7 +31,7 @@ const planFlow = (
   measures: Measures,
   steps: readonly string[],
   cautions: readonly CautionEntry[] = [],
-): FlowPlan => new FlowPlanner(contextOf(measures, { cautions })).plan(flowOf(...steps));
+): FlowPlan => plannerOf(contextOf(measures, { cautions })).plan(flowOf(...steps));
 const stepOf = ({ steps }: FlowPlan, pose: string): PlannedStep =>
   steps.find((each) => each.place.pose === pose && each.step !== null)!;
 
@@ -152,20 +151,18 @@ describe('a flow for one person', () => {
   });
 
   it('remembers what it has solved without changing an answer', () => {
-    const planner = new FlowPlanner(contextOf(REFERENCE));
+    const planner = plannerOf(contextOf(REFERENCE));
     const [long, short] = [flowOf('mountain', ...OPEN), flowOf('mountain', 'warrior-two')];
     planner.plan(long);
     const after = planner.plan(short);
-    expect(JSON.stringify(after)).toBe(
-      JSON.stringify(new FlowPlanner(contextOf(REFERENCE)).plan(short)),
-    );
+    expect(JSON.stringify(after)).toBe(JSON.stringify(plannerOf(contextOf(REFERENCE)).plan(short)));
   });
 
   it('takes the way that was chosen, and says when it is gone', () => {
     const flow = flowOf('warrior-two', 'downward-dog');
     const [first, second] = flow.steps;
     const by = (ids: readonly string[]) => ({ ...flow, steps: [first!, { ...second!, by: ids }] });
-    const planner = new FlowPlanner(contextOf(REFERENCE));
+    const planner = plannerOf(contextOf(REFERENCE));
     const chosen = planner.plan(by(['low-lunge']));
     expect(listPassed(chosen.ways[0]!.way)).toEqual(['low-lunge']);
     expect(chosen.problems).toEqual([]);
@@ -189,7 +186,7 @@ describe('any flow', () => {
 
   it('breaks no limit, and comes onto the hands from open hips only through a lunge', () => {
     for (const measures of bodies) {
-      const planner = new FlowPlanner(contextOf(measures));
+      const planner = plannerOf(contextOf(measures));
       for (const steps of fc.sample(anySteps, { numRuns: 6, seed: 4 })) {
         const plan = planner.plan(flowOf(...steps));
         let owesLunge = false;
@@ -212,7 +209,7 @@ describe('any flow', () => {
   });
 
   it('is never cheaper with one step more', () => {
-    const planner = new FlowPlanner(contextOf(REFERENCE));
+    const planner = plannerOf(contextOf(REFERENCE));
     const place = fc.nat({ max: 6 });
     for (const [steps, added, at] of fc.sample(fc.tuple(anySteps, anySteps, place), {
       numRuns: 60,
@@ -229,7 +226,7 @@ describe('a flow that cannot all be done', () => {
   it('leaves out what is not known, and plans the rest', () => {
     const flow = flowOf('mountain', 'headstand', 'warrior-two');
     const level = { ...flow.steps[2]!, level: 'sky' };
-    const plan = new FlowPlanner(contextOf(REFERENCE)).plan({
+    const plan = plannerOf(contextOf(REFERENCE)).plan({
       ...flow,
       steps: [...flow.steps, { ...level, id: '9' }],
     });

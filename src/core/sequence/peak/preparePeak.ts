@@ -196,20 +196,23 @@ function findUnprepared(
  * what the peak asks of each joint, the peak rehearsed and held, the motions the other way, rest.
  *
  * @param solver of the person
- * @param findFirstSide the harder side of the first of several poses
+ * @param findHarder the harder side of a pose, as it was measured or noted; null = neither
  * @param asked the peak, the time, and whether the class is an active one
  * @param flow id and name of the new flow
  * @returns problems where this person does not do the peak, or the time is too short for it
  */
 export function preparePeak(
   solver: StepSolver,
-  findFirstSide: (poses: readonly string[]) => Side,
+  findHarder: (pose: string) => Side | null,
   asked: PeakAsked,
   flow: Pick<Flow, 'id' | 'name'>,
 ): Result<PreparedPeak> {
   const limiting = findPeakAsked(solver, asked.peak);
   if (!limiting.ok) return limiting;
   const candidates = listCandidates(solver).filter(({ id }) => id !== asked.peak);
+  // Where neither side of a part is harder, it begins on the side on which the peak does.
+  const findFirstSide = (poses: readonly string[]): Side =>
+    [...poses, asked.peak].map(findHarder).find((side) => side !== null) ?? 'right';
   const setting = { solver, asked, limiting: limiting.value, candidates, findFirstSide };
   const any = findAnyPose(asked.peak)!;
   const open = candidates

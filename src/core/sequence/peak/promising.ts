@@ -4,8 +4,6 @@ import { POSES } from '../../poses/catalogue/index.ts';
 import { hasSides } from '../../poses/hasSides.ts';
 import { FITTING_LEVEL, listLadder, USUAL_LEVEL } from '../../poses/level.ts';
 import type { PoseDefinition } from '../../poses/poseDefinition.ts';
-import { findPause } from '../../sessions/pause.ts';
-import type { Session } from '../../sessions/session.ts';
 import { describeLevel } from '../../setup/levelReport.ts';
 import type { Plan } from '../../setup/planSetUp.ts';
 import type { LevelNeed } from '../../setup/setUp.ts';
@@ -67,15 +65,15 @@ const compare = (a: number, b: number): number => (a === b ? 0 : a - b);
  * ones whose limit was measured last.
  *
  * @param solver of the person
- * @param sessions of this person, in any order: what is paused is left out
+ * @param isPaused whether a pose is paused: it is left out
  * @returns three at most
  */
 export function findPromisingPeaks(
   solver: StepSolver,
-  sessions: readonly Session[],
+  isPaused: (pose: string) => boolean,
 ): readonly PromisingPeak[] {
   const ahead = POSES.flatMap((pose): Ahead[] => {
-    if (findPause(sessions, pose.id).length > 0) return [];
+    if (isPaused(pose.id)) return [];
     const sides = (hasSides(pose.id) ? SIDES : (['right'] as const)).map((side) =>
       lookAhead(solver, pose, side),
     );
