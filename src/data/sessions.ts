@@ -1,6 +1,7 @@
-import type { PlannedPair } from '../core/sessions/planSession.ts';
+import type { PlannedPair } from '../core/sessions/toPlannedHold.ts';
 import { findNextTime, mergeSessions, readSession } from '../core/sessions/readSession.ts';
 import type { NewEntry, Position, Session, SessionEntry } from '../core/sessions/session.ts';
+import type { LedFlow } from '../core/sessions/ledFlow.ts';
 import type { Today } from '../core/sessions/today.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import { db } from './database.ts';
@@ -45,12 +46,14 @@ async function forgetFrozen(personId: string): Promise<void> {
  * Stores a session that was just planned, with its set-ups.
  *
  * @param heldAt when it was held, to be written down afterwards; null = now
+ * @param flow what leads through the holds; null = one hold follows the other
  */
 export async function startSession(
   personId: string,
   holds: readonly PlannedPair[],
   today: Today | null,
   heldAt: string | null,
+  flow: LedFlow | null = null,
 ): Promise<string> {
   const id = crypto.randomUUID();
   const at = heldAt ?? now();
@@ -63,6 +66,7 @@ export async function startSession(
     entries: [{ id: crypto.randomUUID(), at, kind: 'begin' }],
     position: null,
     heldAt,
+    ...(flow === null ? {} : { flow }),
   };
   await db.transaction('rw', db.sessions, db.frozenSetUps, async () => {
     await forgetFrozen(personId);

@@ -23,6 +23,10 @@ import {
 import { planPose, planSetUp, type PlanResult } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
 import type { Session } from '../core/sessions/session.ts';
+import { makeTodaysPlanner, planFlowSession } from '../core/sessions/planFlowSession.ts';
+import { shortenFlow, type Shortened } from '../core/sessions/shortenFlow.ts';
+import type { LedFlow } from '../core/sessions/ledFlow.ts';
+import type { Today } from '../core/sessions/today.ts';
 import { planSession } from '../core/sessions/planSession.ts';
 import type { Result } from '../core/problems/problem.ts';
 import type { PlanningContext } from '../core/planning/planningContext.ts';
@@ -131,6 +135,18 @@ const findPromisingPeaks = (
   value: plannerOf(record, sessions).findPromisingPeaks(),
 });
 
+function shortenLedFlow(
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  today: Today | null,
+  flow: LedFlow,
+  at: string,
+  secondsLeft: number,
+): Result<Shortened> {
+  const { planner } = makeTodaysPlanner(record, sessions, today);
+  return { ok: true, value: shortenFlow(planner, flow, at, secondsLeft) };
+}
+
 const api = {
   planSetUp: withContext(planSetUp),
   planInFull: withContext(planInFull),
@@ -157,6 +173,8 @@ const api = {
   startFromTemplate,
   preparePeak,
   findPromisingPeaks,
+  planFlowSession,
+  shortenLedFlow,
 };
 export type SetUpWorker = typeof api;
 

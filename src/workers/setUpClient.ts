@@ -11,6 +11,9 @@ import type { Recheck } from '../core/whatIf/planRecheck.ts';
 import type { Versions } from '../core/whatIf/versions.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
+import type { LedFlow } from '../core/sessions/ledFlow.ts';
+import type { FlowSessionPlan } from '../core/sessions/planFlowSession.ts';
+import type { Shortened } from '../core/sessions/shortenFlow.ts';
 import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
 import type { Flow } from '../core/sequence/flow.ts';
 import type { FlowPlan } from '../core/sequence/flowChecks.ts';
@@ -330,3 +333,25 @@ export const findPromisingPeaksInWorker = (
   sessions: readonly Session[],
 ): Promise<Result<readonly PromisingPeak[]>> =>
   flowing.ask((remote) => remote.findPromisingPeaks(record, sessions));
+
+/** A session that leads through a flow, solved with what was said about today. */
+export const planFlowSessionInWorker = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  today: Today | null,
+  flow: Flow,
+): Promise<Result<FlowSessionPlan>> =>
+  flowing.ask((remote) =>
+    remote.planFlowSession(record, sessions, today, flow, new Date().toISOString()),
+  );
+
+/** A running flow with less time left, from the step that it stands at. */
+export const shortenFlowInWorker = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  today: Today | null,
+  flow: LedFlow,
+  at: string,
+  secondsLeft: number,
+): Promise<Result<Shortened>> =>
+  flowing.ask((remote) => remote.shortenLedFlow(record, sessions, today, flow, at, secondsLeft));

@@ -18,7 +18,7 @@ import { checkPersonFile } from '../../src/core/formats/personFile.ts';
 import { keepForPerson, removeSetUp } from '../../src/data/setUps.ts';
 import { keepSetUp } from '../../src/core/whatIf/keptSetUp.ts';
 import { readSession } from '../../src/core/sessions/readSession.ts';
-import type { PlannedPair } from '../../src/core/sessions/planSession.ts';
+import type { PlannedPair } from '../../src/core/sessions/toPlannedHold.ts';
 import { recordOf, REFERENCE } from '../support/people.ts';
 import { planPlain } from '../support/plan.ts';
 import { plannedHold } from '../support/sessions.ts';

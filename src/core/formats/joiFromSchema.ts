@@ -19,24 +19,29 @@ export interface FormatSchema {
   readonly pattern?: string;
   readonly minimum?: number;
   readonly maximum?: number;
+  /** One of the root's definitions: `#/$defs/name`. */
+  readonly $ref?: string;
+  readonly $defs?: Definitions;
 }
 
-function objectFrom(schema: FormatSchema): Joi.Schema {
+type Definitions = Readonly<Record<string, FormatSchema>>;
+
+function objectFrom(schema: FormatSchema, defs: Definitions): Joi.Schema {
   const required = new Set(schema.required ?? []);
   const keys = Object.entries(schema.properties ?? {}).map(([name, property]) => {
-    const joi = joiFromSchema(property);
+    const joi = fromSchema(property, defs);
     return [name, required.has(name) ? joi.required() : joi.optional()] as const;
   });
   const joi = Joi.object(Object.fromEntries(keys));
   const extra = schema.additionalProperties ?? true;
   if (typeof extra === 'boolean') return joi.unknown(extra);
-  return joi.pattern(Joi.string().allow(''), joiFromSchema(extra));
+  return joi.pattern(Joi.string().allow(''), fromSchema(extra, defs));
 }
 
-function arrayFrom(schema: FormatSchema): Joi.Schema {
+function arrayFrom(schema: FormatSchema, defs: Definitions): Joi.Schema {
   // Joi refuses holes, which JSON cannot have.
   let joi = Joi.array();
-  if (schema.items !== undefined) joi = joi.items(joiFromSchema(schema.items));
+  if (schema.items !== undefined) joi = joi.items(fromSchema(schema.items, defs));
   if (schema.minItems !== undefined) joi = joi.min(schema.minItems);
   if (schema.maxItems !== undefined) joi = joi.max(schema.maxItems);
   return joi;
@@ -56,12 +61,12 @@ function numberFrom(schema: FormatSchema, type: string): Joi.Schema {
   return joi;
 }
 
-function joiOfType(schema: FormatSchema, type: string): Joi.Schema {
+function joiOfType(schema: FormatSchema, type: string, defs: Definitions): Joi.Schema {
   switch (type) {
     case 'object':
-      return objectFrom(schema);
+      return objectFrom(schema, defs);
     case 'array':
-      return arrayFrom(schema);
+      return arrayFrom(schema, defs);
     case 'string':
       return stringFrom(schema);
     case 'number':
@@ -74,13 +79,12 @@ function joiOfType(schema: FormatSchema, type: string): Joi.Schema {
   }
 }
 
-/**
- * A validator that gives the same verdict as the schema.
- *
- * @param schema one of ours
- * @returns the validator; it throws for a type that it does not know, which would be our own bug
- */
-export function joiFromSchema(schema: FormatSchema): Joi.Schema {
+function fromSchema(schema: FormatSchema, defs: Definitions): Joi.Schema {
+  if (schema.$ref !== undefined) {
+    const definition = defs[schema.$ref.replace('#/$defs/', '')];
+    if (definition === undefined) throw new Error(`${schema.$ref} is not defined`);
+    return fromSchema(definition, defs);
+  }
   if (schema.const !== undefined) return Joi.valid(schema.const);
   if (schema.enum !== undefined) return Joi.valid(...schema.enum);
   const types = typeof schema.type === 'string' ? [schema.type] : (schema.type ?? []);
@@ -89,6 +93,15 @@ export function joiFromSchema(schema: FormatSchema): Joi.Schema {
   if (named.length !== 1 || first === undefined) {
     throw new Error('A format schema names one type, or one type and null');
   }
-  const joi = joiOfType(schema, first);
+  const joi = joiOfType(schema, first, defs);
   return types.includes('null') ? joi.allow(null) : joi;
 }
+
+/**
+ * A validator that gives the same verdict as the schema.
+ *
+ * @param schema one of ours
+ * @returns the validator; it throws for a type that it does not know, which would be our own bug
+ */
+export const joiFromSchema = (schema: FormatSchema): Joi.Schema =>
+  fromSchema(schema, schema.$defs ?? {});

@@ -12,6 +12,7 @@ const NEEDS: Readonly<Record<SessionEntry['kind'], readonly string[]>> = {
   undo: ['entry'],
   clear: ['hold', 'by', 'note'],
   decide: ['decision'],
+  shorten: ['minutes', 'dropped', 'steps'],
   end: ['why', 'note'],
 };
 

@@ -1,7 +1,7 @@
 import { findLyingPose } from '../poses/lying/index.ts';
 import { keepSetUp } from '../whatIf/keptSetUp.ts';
 import type { SetUp } from '../setup/setUp.ts';
-import type { PlannedPair } from './planSession.ts';
+import type { PlannedPair } from './toPlannedHold.ts';
 import type { PlannedHold } from './session.ts';
 import { calcSpare } from './spare.ts';
 

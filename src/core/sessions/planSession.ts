@@ -1,6 +1,5 @@
 import type { HouseRules } from '../rules/houseRules.ts';
-import type { PlannedHold, Session } from './session.ts';
-import type { SetUp } from '../setup/setUp.ts';
+import type { Session } from './session.ts';
 import { type TodayChange, type Today, adaptToday } from './today.ts';
 import { type HarderSide, findHarderSide, orderSides } from './sides.ts';
 import type { Problem, Result } from '../problems/problem.ts';
@@ -13,8 +12,7 @@ import { PlanningContext } from '../planning/planningContext.ts';
 import type { Side } from '../measures/protocol.ts';
 import { type PlannedSide, planSide } from './planSide.ts';
 import { findPause } from './pause.ts';
-import { keepSetUp } from '../whatIf/keptSetUp.ts';
-import { calcSpare, isAtBound } from './spare.ts';
+import { toPlannedHold, type PlannedPair } from './toPlannedHold.ts';
 
 /** What is asked of a session before it is planned. */
 export interface SessionAsked {
@@ -25,14 +23,8 @@ export interface SessionAsked {
   readonly rounds: number;
 }
 
-/** A hold with the whole set-up that it was planned from. */
-export interface PlannedPair {
-  readonly plan: PlannedHold;
-  readonly setUp: SetUp;
-}
-
 /** A pose that is not held today, why, and what may be done in its place. */
-interface LeftOut {
+export interface LeftOut {
   readonly pose: string;
   readonly why: readonly string[];
   readonly instead: string;
@@ -48,8 +40,13 @@ export interface SessionPlan {
   readonly harder: readonly ({ readonly pose: string } & HarderSide)[];
 }
 
-/** Why a pose cannot be set up; all that is not measured in one sentence. */
-function sayProblems(problems: readonly Problem[]): readonly string[] {
+/**
+ * Why a pose cannot be set up; all that is not measured in one sentence.
+ *
+ * @param problems of its set-up
+ * @returns sentences
+ */
+export function sayProblems(problems: readonly Problem[]): readonly string[] {
   const missing = problems.filter(({ code }) => code === 'missing-measure');
   const names = [
     ...new Set(missing.map(({ details }) => String(details?.['measure']).toLowerCase())),
@@ -63,7 +60,13 @@ function sayProblems(problems: readonly Problem[]): readonly string[] {
 
 const findGuidance = (pose: string) => (findPose(pose) ?? findLyingPose(pose))?.guidance ?? null;
 
-function sayInstead(pose: string): string {
+/**
+ * What may be done in place of a pose.
+ *
+ * @param pose its id
+ * @returns '' when nothing is known
+ */
+export function sayInstead(pose: string): string {
   const found = findPose(pose);
   return found === null ? '' : saySwap(found);
 }
@@ -122,26 +125,9 @@ export function planSession(
     harder: harder.find((each) => each.pose === id)?.side ?? null,
   }));
   const holds = orderSides(poses, asked.order, asked.rounds).map((turn, i): PlannedPair => {
-    const { setUp, moved, why } = found.get(turn.pose)![turn.side];
-    const kept = keepSetUp(setUp, { id: '', keptAt: now, rules: adapted.rules, moved, reason: '' });
-    const plan: PlannedHold = {
-      id: String(i + 1),
-      pose: turn.pose,
-      level: kept.level,
-      side: turn.side,
-      breaths: asked.breaths ?? findGuidance(turn.pose)?.breaths ?? 5,
-      rounds: turn.rounds,
-      madeAt: now,
-      rules: adapted.rules,
-      rulesVersion: kept.rulesVersion,
-      moved,
-      settings: kept.settings,
-      depth: setUp.depth?.value ?? null,
-      toSpareDeg: calcSpare(setUp),
-      isAtBound: isAtBound(setUp),
-      why: [...adapted.why, ...why],
-    };
-    return { plan, setUp };
+    const breaths = asked.breaths ?? findGuidance(turn.pose)?.breaths ?? 5;
+    const hold = { ...turn, id: String(i + 1), breaths };
+    return toPlannedHold(hold, found.get(turn.pose)![turn.side], adapted, now);
   });
   return { ok: true, value: { holds, leftOut, changes: adapted.changes, harder } };
 }

@@ -1,4 +1,5 @@
 import { toStoredLevel } from '../poses/level.ts';
+import type { LedStep } from './ledFlow.ts';
 import {
   EMPTY_NOTES,
   type Decision,
@@ -29,6 +30,8 @@ export interface SessionState {
   readonly begunAt: string | null;
   readonly ended: { readonly at: string; readonly why: EndReason; readonly note: string } | null;
   readonly holds: readonly LoggedHold[];
+  /** The steps of its flow, as it was last shortened; none = it leads through no flow. */
+  readonly steps: readonly LedStep[];
   /** The latest of each pose and side. */
   readonly decisions: readonly (Decision & { readonly at: string })[];
   /** What “undo” would take back; null = nothing. */
@@ -65,6 +68,8 @@ function applyNote(hold: LoggedHold, entry: SessionEntry): LoggedHold {
   }
 }
 
+const CAN_BE_UNDONE: readonly SessionEntry['kind'][] = ['note', 'error', 'shorten'];
+
 /**
  * What a session's entries come to. Their order in the list does not matter: each carries
  * its time. Entries of holds that the plan does not know change nothing.
@@ -92,8 +97,9 @@ export function readSession(session: Session): SessionState {
     begunAt: standing.find((each) => each.kind === 'begin')?.at ?? null,
     ended: end === undefined ? null : { at: end.at, why: end.why, note: end.note },
     holds,
+    steps: standing.findLast((each) => each.kind === 'shorten')?.steps ?? session.flow?.steps ?? [],
     decisions: [...decisions.values()],
-    lastNote: standing.findLast((each) => each.kind === 'note' || each.kind === 'error') ?? null,
+    lastNote: standing.findLast(({ kind }) => CAN_BE_UNDONE.includes(kind)) ?? null,
   };
 }
 

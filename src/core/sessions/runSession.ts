@@ -1,15 +1,26 @@
+import type { LedStep } from './ledFlow.ts';
 import type { LoggedHold, SessionState } from './readSession.ts';
 import { stopPose, type Response } from './respond.ts';
 import type { NewEntry, Position, Session } from './session.ts';
 
 const STAGES = ['set', 'breathe', 'log'] as const satisfies readonly Position['stage'][];
 
+/** What a session stands at: a hold, or a step of a flow, or both at once. */
+export interface Turn {
+  readonly id: string;
+  /** What is logged; null = nothing is. */
+  readonly hold: LoggedHold | null;
+  /** null = it belongs to no flow. */
+  readonly step: LedStep | null;
+}
+
 /** Where a running session stands. */
 export interface RunningSession {
   readonly session: Session;
   readonly holds: readonly LoggedHold[];
+  readonly turns: readonly Turn[];
   readonly position: Position;
-  /** The index of the hold it stands at. */
+  /** The index of the turn it stands at. */
   readonly index: number;
 }
 
@@ -19,30 +30,83 @@ export interface SessionMove {
   readonly to: Position | null;
 }
 
-/** The first stage of a hold; one that is written down afterwards is only logged. */
-const openHold = ({ heldAt }: Session, hold: string): Position => ({
-  hold,
-  stage: heldAt === null ? 'set' : 'log',
+/** The first stage of a turn; one that is written down afterwards is only logged. */
+const openTurn = ({ heldAt }: Session, { id, hold }: Turn): Position => ({
+  hold: id,
+  stage: heldAt === null || hold === null ? 'set' : 'log',
   breath: 0,
 });
 
-/**
- * A session at its own position, or at its first hold when it has not been moved yet.
- *
- * @param session with its entries
- * @returns hold, stage and place
- */
-export function findRunning(session: Session, { holds }: SessionState): RunningSession {
-  const position = session.position ?? openHold(session, session.holds[0]?.id ?? '');
-  const index = Math.max(
-    0,
-    holds.findIndex(({ plan }) => plan.id === position.hold),
-  );
-  return { session, holds, position, index };
+/** A hold that stands in for another one, behind it. */
+function listInPlace(
+  holds: readonly LoggedHold[],
+  id: string,
+  led: ReadonlySet<string>,
+): readonly Turn[] {
+  const at = holds.findIndex(({ plan }) => plan.id === id);
+  if (at < 0) return [];
+  const rest = holds.slice(at + 1);
+  const end = rest.findIndex(({ plan }) => led.has(plan.id));
+  const inPlace = end < 0 ? rest : rest.slice(0, end);
+  return inPlace.map((hold) => ({ id: hold.plan.id, hold, step: null }));
 }
 
-/** A hold that was passed over because its pose was stopped is not come back to. */
-const isToCome = ({ notes }: LoggedHold): boolean => notes.outcome !== 'skipped';
+/**
+ * Everything that a session leads through, in order.
+ *
+ * @param session with its entries
+ * @param state of the session
+ * @returns its holds; of a flow its steps, with what stands in for a hold behind it
+ */
+export function listTurns({ flow }: Session, { holds, steps }: SessionState): readonly Turn[] {
+  if (flow === undefined) {
+    return holds.map((hold) => ({ id: hold.plan.id, hold, step: null }));
+  }
+  // A step that was left out later is no reason to take its hold for one that stands in.
+  const led = new Set([...flow.steps, ...steps].map(({ id }) => id));
+  return steps.flatMap((step): readonly Turn[] => {
+    const hold = holds.find(({ plan }) => plan.id === step.id) ?? null;
+    return [{ id: step.id, hold, step }, ...listInPlace(holds, step.id, led)];
+  });
+}
+
+/**
+ * A session at its own position, or at its first turn when it has not been moved yet.
+ *
+ * @param session with its entries
+ * @param state of the session
+ * @returns turn, stage and place
+ */
+export function findRunning(session: Session, state: SessionState): RunningSession {
+  const turns = listTurns(session, state);
+  const [first] = turns;
+  const position =
+    session.position ??
+    (first === undefined ? { hold: '', stage: 'set', breath: 0 } : openTurn(session, first));
+  const index = Math.max(
+    0,
+    turns.findIndex(({ id }) => id === position.hold),
+  );
+  return { session, holds: state.holds, turns, position, index };
+}
+
+/**
+ * The turns that are still to come. A hold that was passed over because its pose was stopped is not
+ * come back to, nor a pose that only leads to it.
+ */
+function listToCome({ turns, index }: RunningSession): readonly Turn[] {
+  return turns.filter((turn, i) => {
+    if (i <= index) return false;
+    const target = turn.step?.step === null ? turns.slice(i).find(isNoPassage) : turn;
+    return target?.hold?.notes.outcome !== 'skipped';
+  });
+}
+
+const isNoPassage = ({ step }: Turn): boolean => step?.step !== null;
+
+/** What is only passed through has one stage. */
+const isPassed = ({ hold, step }: Turn): boolean =>
+  hold === null && (step?.step == null || step.step.manner.kind === 'passed');
 
 const finish = (entries: readonly NewEntry[]): SessionMove => ({
   entries: [...entries, { kind: 'end', why: 'finished', note: '' }],
@@ -59,14 +123,21 @@ const goTo = (to: Position): SessionMove => ({ entries: [], to });
  * @returns where to go, with what is noted
  */
 export function leavePose(
-  { session, holds, index }: RunningSession,
+  running: RunningSession,
   entries: readonly NewEntry[],
   inPlace?: string,
 ): SessionMove {
-  const pose = holds[index]?.plan.pose;
-  const next = holds.slice(index + 1).find((each) => isToCome(each) && each.plan.pose !== pose);
-  const onward = inPlace ?? next?.plan.id;
-  return onward === undefined ? finish(entries) : { entries, to: openHold(session, onward) };
+  const { session, turns, index } = running;
+  const poseOf = ({ hold, step }: Turn): string | undefined => hold?.plan.pose ?? step?.place.pose;
+  const here = turns[index];
+  const pose = here === undefined ? undefined : poseOf(here);
+  if (inPlace !== undefined) {
+    // It may not be among the turns yet: it is stored with this move.
+    const stage = session.heldAt === null ? 'set' : 'log';
+    return { entries, to: { hold: inPlace, stage, breath: 0 } };
+  }
+  const next = listToCome(running).find((each) => poseOf(each) !== pose);
+  return next === undefined ? finish(entries) : { entries, to: openTurn(session, next) };
 }
 
 /** What the hold comes to when it is left: as planned where nothing was noted. */
@@ -91,33 +162,36 @@ function noteOutcome({ plan, notes, at }: LoggedHold, breath: number): NewEntry 
  * @returns null when the session has no holds
  */
 export function goOn(running: RunningSession, response: Response | null): SessionMove | null {
-  const { session, holds, position, index } = running;
-  const hold = holds[index];
-  if (hold === undefined) return null;
+  const { session, holds, turns, position, index } = running;
+  const turn = turns[index];
+  if (turn === undefined) return null;
+  const { hold } = turn;
+  const next = listToCome(running)[0];
+  const leave = (entries: readonly NewEntry[]): SessionMove =>
+    next === undefined ? finish(entries) : { entries, to: openTurn(session, next) };
+  if (isPassed(turn)) return leave([]);
   if (position.stage === 'set') return goTo({ ...position, stage: 'breathe', breath: 0 });
+  if (hold === null) return leave([]);
   if (position.stage === 'breathe') return goTo({ ...position, stage: 'log' });
   if (response !== null && response.kind !== 'ease') {
     return leavePose(running, stopPose(hold, holds, response));
   }
-  const entry = noteOutcome(hold, position.breath);
-  const next = holds.slice(index + 1).find(isToCome);
-  return next === undefined
-    ? finish([entry])
-    : { entries: [entry], to: openHold(session, next.plan.id) };
+  return leave([noteOutcome(hold, position.breath)]);
 }
 
 /**
- * One step back: a stage of this hold, or the log of the one before; null = it is the first.
+ * One step back: a stage of this turn, or the last stage of the one before; null = it is the first.
  *
  * @returns where to go
  */
-export function goBack({ session, holds, position, index }: RunningSession): SessionMove | null {
+export function goBack({ session, turns, position, index }: RunningSession): SessionMove | null {
   const stage = STAGES.indexOf(position.stage);
   if (stage > 0 && session.heldAt === null) {
     return goTo({ ...position, stage: STAGES[stage - 1]!, breath: 0 });
   }
-  const before = holds[index - 1];
-  return before === undefined ? null : goTo({ hold: before.plan.id, stage: 'log', breath: 0 });
+  const before = turns[index - 1];
+  if (before === undefined) return null;
+  return goTo({ hold: before.id, stage: before.hold === null ? 'set' : 'log', breath: 0 });
 }
 
 /**
@@ -126,12 +200,24 @@ export function goBack({ session, holds, position, index }: RunningSession): Ses
  * @param state of the session
  * @returns where to go, with what is taken back
  */
-export function undoLast({ position }: RunningSession, state: SessionState): SessionMove | null {
+export function undoLast(
+  { session, position }: RunningSession,
+  state: SessionState,
+): SessionMove | null {
   const { lastNote } = state;
   if (lastNote === null) return null;
-  const hold = 'hold' in lastNote ? lastNote.hold : position.hold;
+  const entries: readonly NewEntry[] = [{ kind: 'undo', entry: lastNote.id }];
+  if (lastNote.kind !== 'shorten') {
+    const hold = 'hold' in lastNote ? lastNote.hold : position.hold;
+    return { entries, to: { hold, stage: 'log', breath: 0 } };
+  }
+  // A way that only the shorter flow takes is not there any more: it led to a step that is.
+  const isThere = session.flow?.steps.some(({ id }) => id === position.hold) === true;
+  if (isThere) return { entries, to: position };
+  const at = state.steps.findIndex(({ id }) => id === position.hold);
+  const target = state.steps.slice(Math.max(0, at)).find(({ step }) => step !== null);
   return {
-    entries: [{ kind: 'undo', entry: lastNote.id }],
-    to: { hold, stage: 'log', breath: 0 },
+    entries,
+    to: target === undefined ? null : { hold: target.id, stage: 'set', breath: 0 },
   };
 }

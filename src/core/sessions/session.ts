@@ -2,6 +2,7 @@ import type { Side } from '../measures/protocol.ts';
 import type { AsFound, HouseRules } from '../rules/houseRules.ts';
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
 import type { Verdict, VerdictKind } from './ladder.ts';
+import type { LedFlow, LedStep } from './ledFlow.ts';
 import type { StepChange } from './step.ts';
 import type { Today } from './today.ts';
 
@@ -116,6 +117,13 @@ type EntryBody =
   /** Someone who may has cleared the sign of a hold. */
   | { readonly kind: 'clear'; readonly hold: string; readonly by: string; readonly note: string }
   | { readonly kind: 'decide'; readonly decision: Decision }
+  /** A flow that has to end in so many minutes: what was left out, and all steps as they are now. */
+  | {
+      readonly kind: 'shorten';
+      readonly minutes: number;
+      readonly dropped: readonly string[];
+      readonly steps: readonly LedStep[];
+    }
   | { readonly kind: 'end'; readonly why: EndReason; readonly note: string };
 
 /** One thing that was noted, in the order of its time. Entries are added, never changed. */
@@ -127,6 +135,7 @@ export type NewEntry = WithoutStamp<SessionEntry>;
 
 /** Where a running session stands. */
 export interface Position {
+  /** The hold; in a flow the step, whether it is logged or not. */
   readonly hold: string;
   readonly stage: 'set' | 'breathe' | 'log';
   readonly breath: number;
@@ -140,6 +149,8 @@ export interface Session {
   readonly timeZone: string;
   readonly today: Today | null;
   readonly holds: readonly PlannedHold[];
+  /** What leads through the holds; left out = one hold follows the other. */
+  readonly flow?: LedFlow;
   readonly entries: readonly SessionEntry[];
   readonly position: Position | null;
   /** When it was held, for a session that is written down afterwards; null = as it runs. */

@@ -14,7 +14,7 @@ import type { FlowEdit } from '../../core/sequence/editFlow.ts';
 import type { Flow, FlowStep } from '../../core/sequence/flow.ts';
 import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
 import type { PlannedStep } from '../../core/sequence/plannedFlow.ts';
-import { FlowFigure, StepMat } from './FlowFigure.tsx';
+import { FlowFigure, StepMat } from '../shared/FlowFigure.tsx';
 import { nameStep, sayManner, sideOfStep } from './stepWords.ts';
 import { flowBand as say } from './words.ts';
 

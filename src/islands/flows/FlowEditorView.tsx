@@ -101,6 +101,14 @@ export function FlowEditorView({ record, sessions, flow, onOpen }: FlowEditorVie
         <WordButton disabled={redo === null} onClick={() => redo?.()}>
           {say.redo}
         </WordButton>
+        {flow.steps.length > 0 && !isRefused && (
+          <a
+            className="inline-block min-h-11 px-[0.15rem] decoration-water decoration-2 underline-offset-4"
+            href={`/session?id=${encodeURIComponent(personId)}&flow=${encodeURIComponent(flow.id)}`}
+          >
+            {say.lead}
+          </a>
+        )}
         <WordButton
           onClick={() => {
             saveFile(`${flow.name}.flow.json`, writeFlowFile(flow));

@@ -21,6 +21,7 @@ export const flowEditor = {
   redo: 'redo',
   saved: 'saved',
   working: 'Working out the set-ups …',
+  lead: 'lead through it',
   save: 'save as a file',
   remove: 'remove this flow',
   bringBack: 'Undo',

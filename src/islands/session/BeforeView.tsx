@@ -5,9 +5,12 @@ import { readSession } from '../../core/sessions/readSession.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { NOT_ASKED, type Today } from '../../core/sessions/today.ts';
 import { EVERY_POSE, resolveRules } from '../../core/rules/chosenSchools.ts';
-import type { SessionAsked } from '../../core/sessions/planSession.ts';
+import type { Result } from '../../core/problems/problem.ts';
+import type { Flow } from '../../core/sequence/flow.ts';
+import type { LedFlow } from '../../core/sessions/ledFlow.ts';
+import type { SessionAsked, SessionPlan } from '../../core/sessions/planSession.ts';
 import { startSession } from '../../data/sessions.ts';
-import { planSessionInWorker } from '../../workers/setUpClient.ts';
+import { planFlowSessionInWorker, planSessionInWorker } from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { OpenSessions } from './OpenSessions.tsx';
@@ -16,11 +19,16 @@ import { PlannedHolds } from './PlannedHolds.tsx';
 import { TodayForm } from './TodayForm.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button } from '../shared/ui/Button.tsx';
-import { beforeView as say } from './words.ts';
+import { SelectField } from '../shared/ui/SelectField.tsx';
+import { beforeView as say, flowChoice as words } from './words.ts';
 
 interface BeforeViewProps {
   record: RevisedRecord;
   sessions: readonly Session[];
+  flows: readonly Flow[];
+  /** The flow that leads through the session; null = poses that are chosen here. */
+  flowId: string | null;
+  onFlow: (id: string | null) => void;
   onOpen: (id: string) => void;
 }
 
@@ -40,8 +48,49 @@ const hadPain = (session: Session | undefined): boolean =>
   session !== undefined &&
   readSession(session).holds.some(({ notes }) => (notes.pain?.score ?? 0) > 0);
 
+/** A session as it is planned: hold by hold, or led through a flow. */
+interface Planned extends SessionPlan {
+  readonly flow: LedFlow | null;
+  readonly seconds: number | null;
+}
+
+/** Poses that are chosen here, or a flow of this person. */
+function FlowChoice({
+  personId,
+  flows,
+  flowId,
+  onFlow,
+}: Pick<BeforeViewProps, 'flows' | 'flowId' | 'onFlow'> & { personId: string }) {
+  const isGone = flowId !== null && !flows.some(({ id }) => id === flowId);
+  return (
+    <div className="mb-3 flex flex-wrap items-end gap-x-5 [&_select]:w-auto">
+      <SelectField
+        label={words.what}
+        value={isGone ? '' : (flowId ?? '')}
+        options={[
+          ['', words.poses],
+          ...flows.map(({ id, name }) => [id, words.flow(name)] as const),
+        ]}
+        onChange={(id) => {
+          onFlow(id === '' ? null : id);
+        }}
+      />
+      {isGone && <p role="status">{words.gone}</p>}
+      {flowId !== null && !isGone && (
+        <a
+          className="mb-[0.7rem]"
+          href={`/flows?id=${encodeURIComponent(personId)}&flow=${encodeURIComponent(flowId)}`}
+        >
+          {words.build}
+        </a>
+      )}
+    </div>
+  );
+}
+
 /** Before a session: what about today, which poses, and what comes of both. */
-export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
+export function BeforeView({ record, sessions, flows, flowId, onFlow, onOpen }: BeforeViewProps) {
+  const flow = flows.find(({ id }) => id === flowId) ?? null;
   const past = sessions.filter((each) => each.entries.length > 0);
   const [today, setToday] = useState<Omit<Today, 'askedAt'>>(NOT_ASKED);
   const [asked, setAsked] = useState<SessionAsked>(() => ({
@@ -56,12 +105,18 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
     record.revision,
     past.map(({ entries }) => entries.length),
     today,
-    asked,
+    flow ?? asked,
   ]);
   const told: Today = { ...today, askedAt: new Date().toISOString() };
-  const result = useAnswer(asked.poses.length === 0 ? null : key, () =>
-    planSessionInWorker(record, past, told, asked),
-  );
+  const isAsked = flow === null ? asked.poses.length > 0 : true;
+  const result = useAnswer(isAsked ? key : null, async (): Promise<Result<Planned>> => {
+    if (flow === null) {
+      const found = await planSessionInWorker(record, past, told, asked);
+      return found.ok ? { ok: true, value: { ...found.value, flow: null, seconds: null } } : found;
+    }
+    const found = await planFlowSessionInWorker(record, past, told, flow);
+    return found.ok ? { ok: true, value: { ...found.value, harder: [] } } : found;
+  });
   const plan = result?.ok === true ? result.value : null;
   const { write, told: refusal } = useWrite();
   const begin = (): void => {
@@ -69,7 +124,8 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
     setIsBeginning(true);
     write(async () => {
       try {
-        onOpen(await startSession(record.person.id, plan.holds, told, heldAt));
+        const { holds, flow: led } = plan;
+        onOpen(await startSession(record.person.id, holds, told, heldAt, led));
       } finally {
         setIsBeginning(false);
       }
@@ -90,18 +146,33 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
       </section>
       <section>
         <h2>{say.session}</h2>
-        <PlanForm
-          asked={asked}
-          heldAt={heldAt}
-          onHeldAt={setHeldAt}
-          onChange={(change) => {
-            setAsked((now) => ({ ...now, ...change }));
-          }}
-        />
+        {(flows.length > 0 || flowId !== null) && (
+          <FlowChoice
+            personId={record.person.id}
+            flows={flows}
+            flowId={flowId}
+            onFlow={(id) => {
+              setHeldAt(null);
+              onFlow(id);
+            }}
+          />
+        )}
+        {flow === null && (
+          <PlanForm
+            asked={asked}
+            heldAt={heldAt}
+            onHeldAt={setHeldAt}
+            onChange={(change) => {
+              setAsked((now) => ({ ...now, ...change }));
+            }}
+          />
+        )}
         {result?.ok === false && <ProblemList problems={result.problems} />}
         <div className="my-4 flex flex-wrap gap-3">
           <Button
-            disabled={plan === null || plan.holds.length === 0 || isBeginning}
+            disabled={
+              plan === null || (plan.holds.length === 0 && plan.flow === null) || isBeginning
+            }
             onClick={begin}
           >
             {heldAt === null ? 'Begin' : say.log}
@@ -110,7 +181,8 @@ export function BeforeView({ record, sessions, onOpen }: BeforeViewProps) {
         {refusal}
         <PlannedHolds
           plan={plan}
-          isWorking={result === null && asked.poses.length > 0}
+          seconds={plan?.seconds ?? null}
+          isWorking={result === null && isAsked}
           personId={record.person.id}
           sessions={past}
         />

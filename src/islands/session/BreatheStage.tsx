@@ -6,14 +6,17 @@ import { useWrite } from '../shared/useWrite.tsx';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
 import { calcPace, clampPace } from '../../core/sessions/pace.ts';
-import type { PlannedHold } from '../../core/sessions/session.ts';
 import { getBreathSound, setBreathSound } from '../../data/settings.ts';
 import { usePace } from './usePace.ts';
 import { breatheStage as say } from './words.ts';
 
 interface BreatheStageProps {
   personId: string;
-  plan: PlannedHold;
+  pose: string;
+  /** What is said of a linking pose or a movement; '' = nothing. */
+  say: string;
+  /** Breaths in all. */
+  planned: number;
   /** Breaths counted so far. */
   breath: number;
   onBreath: (breath: number) => void;
@@ -35,7 +38,14 @@ function sound(): void {
 }
 
 /** The hold: breaths counted at the person's own pace, never forced, and what to look at in order. */
-export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageProps) {
+export function BreatheStage({
+  personId,
+  pose: id,
+  say: sentence,
+  planned,
+  breath,
+  onBreath,
+}: BreatheStageProps) {
   const [pace, setPace] = usePace(personId);
   const { write, told } = useWrite();
   const hasSound = useLiveQuery(getBreathSound, []) ?? false;
@@ -60,8 +70,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
     if (own !== null) write(() => setPace(own));
     count();
   };
-  const planned = plan.breaths * plan.rounds;
-  const pose = findPose(plan.pose) ?? findLyingPose(plan.pose);
+  const pose = findPose(id) ?? findLyingPose(id);
   const looks = pose !== null && 'lookAt' in pose ? pose.lookAt : [];
   return (
     <div
@@ -89,7 +98,7 @@ export function BreatheStage({ personId, plan, breath, onBreath }: BreatheStageP
           {say.of(planned)}
         </p>
         <p className="mb-2 max-w-[44ch] text-[1.5rem]">
-          {breath >= planned ? say.plannedNumber : pose?.guidance.gaze}
+          {breath >= planned ? say.plannedNumber : (pose?.guidance.gaze ?? sentence)}
         </p>
         <div className="flex flex-wrap items-center gap-2">
           <Toggle onClick={tap}>{say.tapEachBreath}</Toggle>

@@ -4,6 +4,8 @@ import { listRecipe } from '../../core/recipe/recipe.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import { ClearPause } from './ClearPause.tsx';
 import { useUnit } from '../shared/useRecord.ts';
+import { findAnyPose } from '../../core/poses/anyPose.ts';
+import { findWarmUp } from '../../core/poses/warmUps/index.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { nameLevel, namePose, nameSide } from '../shared/poseWords.ts';
 import { TableHead } from '../shared/ui/TableHead.tsx';
@@ -17,13 +19,21 @@ const TOLD = ['stance-length', 'front-knee-bend', 'hand-height'];
 
 interface PlannedHoldsProps {
   plan: SessionPlan | null;
+  /** By the sum of the flow that leads through them; null = there is none. */
+  seconds?: number | null;
   isWorking: boolean;
   personId: string;
   sessions: readonly Session[];
 }
 
 /** What a session comes to: every hold in its order, what is left out, and how long it takes. */
-export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHoldsProps) {
+export function PlannedHolds({
+  plan,
+  seconds = null,
+  isWorking,
+  personId,
+  sessions,
+}: PlannedHoldsProps) {
   const unit = useUnit();
   if (plan === null) {
     return isWorking ? (
@@ -34,7 +44,9 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
       <p>{say.choosePoseBeginWith}</p>
     );
   }
-  const minutes = Math.ceil(calcSessionSeconds(plan.holds.map((each) => each.plan)) / 60);
+  const minutes = Math.ceil(
+    (seconds ?? calcSessionSeconds(plan.holds.map((each) => each.plan))) / 60,
+  );
   return (
     <>
       {plan.changes.length > 0 && (
@@ -50,7 +62,7 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
         <ul className="list-disc pl-[1.1rem]">
           {plan.leftOut.map(({ pose, why, instead, isPaused }) => (
             <li key={pose}>
-              <strong>{say.leftOut(namePose(pose))}</strong> {why.join(' ')}
+              <strong>{say.leftOut(nameStepOf(pose))}</strong> {why.join(' ')}
               {instead === '' ? '' : say.instead(instead)}
               {isPaused && <ClearPause personId={personId} sessions={sessions} pose={pose} />}
             </li>
@@ -104,6 +116,9 @@ export function PlannedHolds({ plan, isWorking, personId, sessions }: PlannedHol
     </>
   );
 }
+
+/** A pose of any kind, or a movement. */
+const nameStepOf = (id: string): string => findAnyPose(id)?.name ?? findWarmUp(id)?.name ?? id;
 
 /** The version of a pose that has several, before its numbers. */
 function VersionName({ pose: id, level }: { pose: string; level: string | null }) {

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { RevisedRecord } from '../../core/person/person.ts';
+import { countBreaths } from '../../core/sequence/flow.ts';
 import { respond, type Response } from '../../core/sessions/respond.ts';
 import {
   findRunning,
@@ -10,13 +11,16 @@ import {
   undoLast,
   type RunningSession,
   type SessionMove,
+  type Turn,
 } from '../../core/sessions/runSession.ts';
 import { toHolds } from '../../core/sessions/toHolds.ts';
-import type { LoggedHold, SessionState } from '../../core/sessions/readSession.ts';
+import type { SessionState } from '../../core/sessions/readSession.ts';
 import type { NewEntry, Session } from '../../core/sessions/session.ts';
 import { addEntries, loadFrozen, moveTo } from '../../data/sessions.ts';
 import { BreatheStage } from './BreatheStage.tsx';
 import { LogStage } from './LogStage.tsx';
+import { LeadIn, StepStage } from './LeadIn.tsx';
+import { ShortenPanel } from './ShortenPanel.tsx';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { SetStage } from './SetStage.tsx';
 import { StaleNotice } from './StaleNotice.tsx';
@@ -44,10 +48,12 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   const frozen = useLiveQuery(() => loadFrozen(personId, session.id), [personId, session.id]);
   const { write, told } = useWrite();
   const running = findRunning(session, state);
-  const { position, index } = running;
-  const hold = state.holds[index];
-  const response =
-    hold === undefined || hold.at === null ? null : respond(toHolds(sessions), hold.plan);
+  const { position, index, turns } = running;
+  const turn = turns[index];
+  const hold = turn?.hold ?? null;
+  const step = turn?.step ?? null;
+  const [isShortening, setIsShortening] = useState(false);
+  const response = hold === null || hold.at === null ? null : respond(toHolds(sessions), hold.plan);
 
   const store = (move: SessionMove | null): void => {
     if (move === null) return;
@@ -71,8 +77,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
     store(undoLast(running, state));
   };
   useStepKeys({ onNext: next, onBack: back, onUndo: undo });
-  if (hold === undefined) return <NoHolds onLeave={onLeave} />;
-  const { plan } = hold;
+  if (turn === undefined) return <NoHolds onLeave={onLeave} />;
+  const shown = frozen?.get(hold?.plan.id ?? step?.shows ?? '') ?? null;
   return (
     <div
       className="flex h-[calc(100dvh-5rem)] flex-col gap-3 text-[1.5rem] leading-[1.3] max-tablet:h-[calc(100dvh-2.25rem)]"
@@ -80,7 +86,14 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
     >
       <RunHead
         running={running}
-        hold={hold}
+        turn={turn}
+        onShorten={
+          session.flow === undefined
+            ? null
+            : () => {
+                setIsShortening(!isShortening);
+              }
+        }
         canUndo={state.lastNote !== null}
         onUndo={undo}
         onLeave={onLeave}
@@ -89,6 +102,21 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         }}
       />
       {told}
+      {isShortening && session.flow !== undefined && (
+        <ShortenPanel
+          record={record}
+          sessions={sessions}
+          session={session}
+          flow={{ ...session.flow, steps: state.steps }}
+          at={turn.id}
+          onShorten={(entry) => {
+            note([entry]);
+          }}
+          onClose={() => {
+            setIsShortening(false);
+          }}
+        />
+      )}
       <StaleNotice
         record={record}
         sessions={sessions}
@@ -102,23 +130,33 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         tabIndex={0}
         aria-label={STAGE_WORDS[position.stage]}
       >
-        {position.stage === 'set' && (
-          <SetStage key={plan.id} plan={plan} setUp={frozen?.get(plan.id) ?? null} />
+        {hold === null && step !== null && position.stage !== 'breathe' && (
+          <StepStage key={turn.id} step={step} setUp={shown} />
+        )}
+        {hold !== null && position.stage === 'set' && (
+          <SetStage
+            key={turn.id}
+            plan={hold.plan}
+            setUp={shown}
+            leadIn={step === null ? null : <LeadIn step={step} />}
+          />
         )}
         {position.stage === 'breathe' && (
           <BreatheStage
-            key={plan.id}
+            key={turn.id}
             personId={personId}
-            plan={plan}
+            pose={hold?.plan.pose ?? step?.place.pose ?? ''}
+            say={step?.say ?? ''}
+            planned={countPlanned(turn)}
             breath={position.breath}
             onBreath={(breath) => {
               store({ entries: [], to: { ...position, breath } });
             }}
           />
         )}
-        {position.stage === 'log' && (
+        {hold !== null && position.stage === 'log' && (
           <LogStage
-            key={plan.id}
+            key={turn.id}
             record={record}
             session={session}
             hold={hold}
@@ -140,8 +178,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         <button type="button" disabled={index === 0 && position.stage === 'set'} onClick={back}>
           {say.back}
         </button>
-        <NextButton key={`${plan.id} ${position.stage}`} onNext={next}>
-          {sayNext(running, hold, response)}
+        <NextButton key={`${turn.id} ${position.stage}`} onNext={next}>
+          {sayNext(running, turn, response)}
         </NextButton>
       </div>
     </div>
@@ -159,40 +197,63 @@ function NoHolds({ onLeave }: { onLeave: () => void }) {
 
 interface RunHeadProps {
   running: RunningSession;
-  hold: LoggedHold;
+  turn: Turn;
+  /** null = it leads through no flow. */
+  onShorten: (() => void) | null;
   canUndo: boolean;
   onUndo: () => void;
   onLeave: () => void;
   onEnd: () => void;
 }
 
-function RunHead({ running, hold, canUndo, onUndo, onLeave, onEnd }: RunHeadProps) {
-  const { pose, side } = hold.plan;
+function RunHead({ running, turn, onShorten, canUndo, onUndo, onLeave, onEnd }: RunHeadProps) {
+  const { hold, step } = turn;
   return (
     <header
       className="flex flex-wrap items-baseline gap-x-7 [&_button]:text-base max-tablet:[&_button]:min-h-11 [&_h1]:m-0 [&_p]:m-0"
       data-testid="run-head"
     >
-      <h1>{namePose(pose)}</h1>
-      <p>{nameSide(pose, side)}</p>
+      <h1>{hold === null ? step?.name : namePose(hold.plan.pose)}</h1>
+      <p>{hold === null ? findSide(step) : nameSide(hold.plan.pose, hold.plan.side)}</p>
       <p className="mr-auto! text-faint" data-testid="place-in-session">
-        {say.of(running.index + 1, running.holds.length)}
+        {say.of(running.index + 1, running.turns.length)}
       </p>
       <WordButton onClick={onUndo} disabled={!canUndo}>
         {say.undo}
       </WordButton>
+      {onShorten !== null && <WordButton onClick={onShorten}>{say.shorten}</WordButton>}
       <WordButton onClick={onLeave}>{say.pauseContinueLater}</WordButton>
       <WordButton onClick={onEnd}>{say.endSession}</WordButton>
     </header>
   );
 }
 
+/** The side of a step that is not logged, where it has one. */
+const findSide = (step: Turn['step']): string | null =>
+  step?.step?.kind === 'warm-up' ? step.step.side : (step?.place.side ?? null);
+
+/** Breaths of a hold with its rounds, or of a step of a flow. */
+const countPlanned = ({ hold, step }: Turn): number =>
+  hold !== null
+    ? hold.plan.breaths * hold.plan.rounds
+    : step?.step == null
+      ? 1
+      : countBreaths(step.step);
+
 /** What the next step is, on its button. */
-function sayNext(
-  { position }: RunningSession,
-  { plan, at }: LoggedHold,
-  response: Response | null,
-): string {
+function sayNext(running: RunningSession, turn: Turn, response: Response | null): string {
+  const { position, turns, index } = running;
+  const { hold, step } = turn;
+  if (hold === null) {
+    const next = turns[index + 1];
+    const isWaiting = position.stage === 'set' && step?.step != null;
+    if (isWaiting && step.step.manner.kind === 'held') return say.stay(countPlanned(turn));
+    if (isWaiting && step.step.manner.kind === 'rhythm') return say.times(countPlanned(turn));
+    return next === undefined
+      ? say.end
+      : say.next(next.step?.name ?? namePose(next.hold?.plan.pose ?? next.id));
+  }
+  const { plan, at } = hold;
   if (position.stage === 'set') {
     const rounds = plan.rounds > 1 ? ` × ${String(plan.rounds)}` : '';
     return say.hold(plan.breaths, rounds);

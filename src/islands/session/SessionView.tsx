@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { readSession } from '../../core/sessions/readSession.ts';
+import { listFlows } from '../../data/flows.ts';
 import { listSessions } from '../../data/sessions.ts';
 import { Missing } from '../shared/Missing.tsx';
 import { PersonHeader } from '../shared/PersonHeader.tsx';
@@ -19,10 +20,14 @@ export function SessionView() {
     () => (personId === null ? undefined : listSessions(personId)),
     [personId],
   );
+  const flows = useLiveQuery(
+    () => (personId === null ? undefined : listFlows(personId)),
+    [personId],
+  );
   const session = sessions?.find((each) => each.id === query.get('session')) ?? null;
   const state = useMemo(() => (session === null ? null : readSession(session)), [session]);
   if (record === undefined || record === null) return <Missing loading={record === undefined} />;
-  if (sessions === undefined) return <Missing loading />;
+  if (sessions === undefined || flows === undefined) return <Missing loading />;
   const open = (id: string | null): void => {
     setQuery({ session: id });
   };
@@ -30,7 +35,16 @@ export function SessionView() {
     <>
       <PersonHeader person={record.person} here="session" />
       {session === null || state === null ? (
-        <BeforeView record={record} sessions={sessions} onOpen={open} />
+        <BeforeView
+          record={record}
+          sessions={sessions}
+          flows={flows}
+          flowId={query.get('flow')}
+          onFlow={(flow) => {
+            setQuery({ flow });
+          }}
+          onOpen={open}
+        />
       ) : state.ended === null ? (
         <RunView
           key={session.id}

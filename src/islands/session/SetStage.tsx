@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { drawSheet } from '../../core/drawing/sheet.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { withLevel } from '../../core/poses/level.ts';
@@ -18,7 +18,16 @@ const MOST_LARGE = 6;
 const SOFT_DEG = 12;
 
 /** The numbers that a teacher sets, large, beside the small drawing. */
-export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | null }) {
+export function SetStage({
+  plan,
+  setUp,
+  leadIn,
+}: {
+  plan: PlannedHold;
+  setUp: SetUp | null;
+  /** How the pose is come into, in a flow. */
+  leadIn: ReactNode;
+}) {
   const unit = useUnit();
   const pose = findPose(plan.pose);
   const drawing = useMemo(
@@ -41,6 +50,7 @@ export function SetStage({ plan, setUp }: { plan: PlannedHold; setUp: SetUp | nu
     >
       {drawing !== null && <SheetDrawing drawing={drawing} size="large" />}
       <div>
+        {leadIn}
         {props.length > 0 && (
           <p className="mb-2 max-w-[44ch] text-[1.5rem]">
             <strong>{say.props}</strong> {props.join(', ')}

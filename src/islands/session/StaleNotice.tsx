@@ -1,4 +1,7 @@
 import { useState } from 'react';
+import type { Result } from '../../core/problems/problem.ts';
+import { toFlow } from '../../core/sessions/ledFlow.ts';
+import type { SessionPlan } from '../../core/sessions/planSession.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { RULES_VERSION } from '../../core/rules/houseRules.ts';
 import type { SessionState } from '../../core/sessions/readSession.ts';
@@ -6,7 +9,7 @@ import { findStaleHolds } from '../../core/sessions/staleHolds.ts';
 import type { Session } from '../../core/sessions/session.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { replaceHolds } from '../../data/sessions.ts';
-import { planSessionInWorker } from '../../workers/setUpClient.ts';
+import { planFlowSessionInWorker, planSessionInWorker } from '../../workers/setUpClient.ts';
 import { writeDate } from '../shared/writeValue.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
@@ -21,6 +24,8 @@ interface StaleNoticeProps {
   /** undefined while they are looked up. */
   frozen: ReadonlyMap<string, SetUp> | undefined;
 }
+
+type Planned = Pick<SessionPlan, 'holds'>;
 
 /** Says when the set-ups still to come are old, and offers to solve them again. */
 export function StaleNotice({ record, sessions, session, state, frozen }: StaleNoticeProps) {
@@ -38,15 +43,25 @@ export function StaleNotice({ record, sessions, session, state, frozen }: StaleN
       setIsWorking(false);
     }
   };
-  const planAgain = async (): Promise<void> => {
+  const others = sessions.filter((each) => each.id !== session.id);
+  const { today, flow } = session;
+  /** The holds as they are planned today; with a flow, on the stances that it shares. */
+  const planHolds = async (): Promise<Result<Planned>> => {
+    if (flow !== undefined) {
+      return planFlowSessionInWorker(record, others, today, toFlow(flow, flow.steps));
+    }
     const poses = stale.map(({ pose, level }) => ({ pose, level }));
     const asked = { poses, order: 'equal', breaths: null, rounds: 1 } as const;
-    const others = sessions.filter((each) => each.id !== session.id);
-    const result = await planSessionInWorker(record, others, session.today, asked);
+    return planSessionInWorker(record, others, today, asked);
+  };
+  const planAgain = async (): Promise<void> => {
+    const result = await planHolds();
     if (result.ok) {
       const fresh = stale.flatMap((old) => {
-        const found = result.value.holds.find(
-          ({ plan }) => plan.pose === old.pose && plan.side === old.side,
+        const found = result.value.holds.find(({ plan }) =>
+          flow === undefined
+            ? plan.pose === old.pose && plan.side === old.side
+            : plan.id === old.id,
         );
         if (found === undefined) return [];
         const { id, breaths, rounds } = old;

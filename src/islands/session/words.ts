@@ -123,6 +123,31 @@ export const plannedHolds = {
     `${pose}: ${side} is the harder side, ${why}.`,
 } as const;
 
+export const leadIn = {
+  hands: (where: string) => `Hands: ${where}.`,
+  onTheWay: 'On the way.',
+} as const;
+
+export const shortenPanel = {
+  howLong: 'Minutes that are left:',
+  minutesLeft: (minutes: number) => `${String(minutes)} minutes left`,
+  working: 'Shortening the flow …',
+  leftOut: (names: string) => `Left out, as it matters least for the peak: ${names}.`,
+  nothingLeftOut: 'Nothing had to be left out.',
+  lasts: (minutes: number) => `The rest of the flow takes ${sayCount(minutes, 'minute')}.`,
+  stillLonger: (minutes: number) =>
+    `It still takes ${sayCount(minutes, 'minute')}: the peak and the rest stay.`,
+  close: 'close',
+} as const;
+
+export const flowChoice = {
+  what: 'What is held',
+  poses: 'poses chosen here',
+  flow: (name: string) => `the flow “${name}”`,
+  build: 'open it to change it',
+  gone: 'This flow is not here any more.',
+} as const;
+
 export const responsePanel = {
   place: 'in place',
   instead: (instead: string) => ` Instead: ${instead}.`,
@@ -145,6 +170,11 @@ export const runView = {
   asPlannedBreathEasy: 'As planned, breath easy',
   leavePose: 'Leave this pose',
   saveNext: 'Save, next',
+  next: (name: string) => `Next: ${name}`,
+  end: 'End of the flow',
+  times: (count: number) => `${sayCount(count, 'time')}, with the breath`,
+  stay: (breaths: number) => `Stay: ${sayCount(breaths, 'breath')}`,
+  shorten: 'less time',
 } as const;
 
 export const setStage = {

@@ -5,7 +5,7 @@ import type { Drawing } from '../../core/drawing/shapes.ts';
 import { findView } from '../../core/drawing/view.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import type { FlowOnMat, PlannedStep } from '../../core/sequence/plannedFlow.ts';
-import { SmallDrawing, Thumbnail } from '../shared/Thumbnail.tsx';
+import { SmallDrawing, Thumbnail } from './Thumbnail.tsx';
 
 /** A linking pose's figure never changes. */
 const linking = new Map<string, Drawing | null>();
@@ -15,7 +15,7 @@ function findLinking(id: string): Drawing | null {
 }
 
 /** Pixels a millimetre at 1:10: every figure of a band is as large as the others. */
-const SCALES = { usual: 0.5, small: 0.24 } as const;
+const SCALES = { usual: 0.5, small: 0.24, large: 2.6 } as const;
 
 /** One step as a small figure, the mat's front edge on the right. */
 export const FlowFigure = memo(function FlowFigure({
