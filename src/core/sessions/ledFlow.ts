@@ -35,10 +35,12 @@ export interface LedFlow {
   readonly id: string;
   readonly name: string;
   readonly peak: string | null;
+  /** From the mat’s front edge back to the front marks, cm. */
+  readonly frontMarksCm: number;
   readonly steps: readonly LedStep[];
 }
 
-/** What comes after the peak leads back from it: it matters as much as this. Our choice. */
+/** What comes after the peak leads back from it: it matters at least as much as this. Our choice. */
 const AFTER_PEAK = 0.3;
 
 const toTenths = (value: number): number => Math.round(value * 10) / 10;
@@ -72,7 +74,7 @@ function findToward({ flow, peak }: FlowPlan, index: number): number {
   if (peak === null) return 0;
   if (step.kind === 'pose' && step.pose === peak.pose) return 1;
   const reason = peak.reasons.find((each) => each.index === index);
-  return index < peak.index ? (reason?.toward ?? 0) : AFTER_PEAK;
+  return Math.max(reason?.toward ?? 0, index > peak.index ? AFTER_PEAK : 0);
 }
 
 function findSentence({ step, place }: PlannedStep): string {
@@ -114,7 +116,13 @@ export function leadFlow(plan: FlowPlan): LedFlow {
       shows: isWarmUp ? null : ((own ?? same)?.step?.id ?? null),
     };
   });
-  return { id: flow.id, name: flow.name, peak: flow.peak, steps: led };
+  return {
+    id: flow.id,
+    name: flow.name,
+    peak: flow.peak,
+    frontMarksCm: plan.mat.frontMarksCm,
+    steps: led,
+  };
 }
 
 /**
@@ -125,6 +133,6 @@ export function leadFlow(plan: FlowPlan): LedFlow {
  * @returns a flow that can be planned again
  */
 export const toFlow = (
-  { id, name, peak }: Omit<LedFlow, 'steps'>,
+  { id, name, peak }: Pick<LedFlow, 'id' | 'name' | 'peak'>,
   steps: readonly LedStep[],
 ): Flow => ({ id, name, peak, minutes: null, steps: steps.flatMap(({ step }) => step ?? []) });

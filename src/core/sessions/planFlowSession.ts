@@ -7,10 +7,11 @@ import { FlowPlanner } from '../sequence/flowPlanner.ts';
 import type { FlowPlan } from '../sequence/flowChecks.ts';
 import { countBreaths, type Flow, type FlowStep, type PoseStep } from '../sequence/flow.ts';
 import type { FlowRun, PlannedStep } from '../sequence/plannedFlow.ts';
+import { moveOnMat } from '../setup/moveOnMat.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import { NOT_MOVED, planMoved } from '../whatIf/planMoved.ts';
 import { withHeldPoses } from './heldPoses.ts';
-import { isLogged, leadFlow, type LedFlow } from './ledFlow.ts';
+import { isLogged, leadFlow, type LedFlow, type LedStep } from './ledFlow.ts';
 import { readNoted } from './noted.ts';
 import { findPause } from './pause.ts';
 import { sayInstead, sayProblems, type LeftOut } from './planSession.ts';
@@ -110,6 +111,18 @@ function holdOnStance(
   return { setUp: answer.setUp, moved, why: decided.why };
 }
 
+const OWN_FEET = 'on feet of its own';
+
+/** Moves that were planned for other feet are not said: those feet are set by the numbers. */
+function withoutWrongMoves(flow: LedFlow, holds: readonly PlannedPair[]): LedFlow {
+  const own = holds.filter(({ plan }) => plan.why.includes(OWN_FEET)).map(({ plan }) => plan.id);
+  const isOwn = (step: LedStep | undefined): boolean => step !== undefined && own.includes(step.id);
+  const steps = flow.steps.map((step, i) =>
+    isOwn(step) || isOwn(flow.steps[i - 1]) ? { ...step, moves: [] } : step,
+  );
+  return { ...flow, steps };
+}
+
 /** A step as it is held today: as the flow plans it, unless something else was decided. */
 function findHeld(
   today: TodaysPlanner,
@@ -132,7 +145,7 @@ function findHeld(
   const shared = run === null ? undefined : runs[run];
   if (shared === undefined) return decided.value;
   const onStance = holdOnStance(today, step, shared, decided.value);
-  return onStance ?? { ...decided.value, why: [...why, 'on feet of its own'] };
+  return onStance ?? { ...decided.value, why: [...why, OWN_FEET] };
 }
 
 /**
@@ -162,12 +175,14 @@ export function planFlowSession(
     const { id, pose, side } = step;
     const hold = { id, pose, side, breaths: countBreaths(step), rounds: 1 };
     const held = findHeld(planner, sessions, planned, step, plan.runs);
-    return toPlannedHold(hold, held, planner.adapted, now);
+    const frontX = planned.feet[planned.place.side ?? 'right']?.x ?? 0;
+    const setUp = moveOnMat(held.setUp, plan.mat.frontMarksCm - frontX);
+    return toPlannedHold(hold, { ...held, setUp }, planner.adapted, now);
   });
   return {
     ok: true,
     value: {
-      flow: leadFlow(plan),
+      flow: withoutWrongMoves(leadFlow(plan), holds),
       holds,
       leftOut,
       changes: planner.adapted.changes,

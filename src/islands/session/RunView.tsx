@@ -78,6 +78,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   };
   useStepKeys({ onNext: next, onBack: back, onUndo: undo });
   if (turn === undefined) return <NoHolds onLeave={onLeave} />;
+  // The first step says where the front marks are.
+  const begin = index === 0 ? (session.flow?.frontMarksCm ?? null) : null;
   const shown = frozen?.get(hold?.plan.id ?? step?.shows ?? '') ?? null;
   return (
     <div
@@ -131,14 +133,14 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         aria-label={STAGE_WORDS[position.stage]}
       >
         {hold === null && step !== null && position.stage !== 'breathe' && (
-          <StepStage key={turn.id} step={step} setUp={shown} />
+          <StepStage key={turn.id} step={step} setUp={shown} begin={begin} />
         )}
         {hold !== null && position.stage === 'set' && (
           <SetStage
             key={turn.id}
             plan={hold.plan}
             setUp={shown}
-            leadIn={step === null ? null : <LeadIn step={step} />}
+            leadIn={step === null ? null : <LeadIn step={step} begin={begin} />}
           />
         )}
         {position.stage === 'breathe' && (

@@ -126,6 +126,7 @@ export const plannedHolds = {
 export const leadIn = {
   hands: (where: string) => `Hands: ${where}.`,
   onTheWay: 'On the way.',
+  begin: (length: string) => `The front heels stand ${length} from the mat’s front edge.`,
 } as const;
 
 export const shortenPanel = {
