@@ -13,7 +13,9 @@ import type { PersonRecord } from '../src/core/person/person.ts';
 import { FITTING_LEVEL } from '../src/core/poses/level.ts';
 import { RULES_VERSION } from '../src/core/rules/houseRules.ts';
 import { decide } from '../src/core/sessions/decide.ts';
+import type { Flow } from '../src/core/sequence/flow.ts';
 import { judgeSession } from '../src/core/sessions/judgeSession.ts';
+import { planFlowSession } from '../src/core/sessions/planFlowSession.ts';
 import { planSession } from '../src/core/sessions/planSession.ts';
 import type { PlannedHold, Session, SessionEntry } from '../src/core/sessions/session.ts';
 
@@ -61,6 +63,21 @@ function planHolds(
   });
 }
 
+/** The same of a session that led through a flow, with its steps. */
+function planFlow(
+  record: PersonRecord,
+  past: readonly Session[],
+  session: Session,
+  flows: readonly Flow[],
+): Session {
+  const flow = flows.find(({ id }) => id === session.flow?.id);
+  if (flow === undefined) throw new Error(`${session.id}: its flow is gone`);
+  const planned = planFlowSession(record, past, session.today, flow, session.plannedAt);
+  if (!planned.ok) throw new Error(planned.problems.map((each) => each.message).join(' '));
+  const { holds, flow: led } = planned.value;
+  return { ...session, holds: holds.map(({ plan }) => plan), flow: led };
+}
+
 /** What was decided of a session, judged again by what was noted until then. */
 function decideAgain(
   record: PersonRecord,
@@ -93,7 +110,10 @@ for (const name of readdirSync(FOLDER).filter((each) => each !== 'index.json')) 
   const done: Session[] = [];
   for (const session of file.sessions) {
     const record = asOn(file, session.plannedAt);
-    const planned = { ...session, holds: planHolds(record, done, session) };
+    const planned =
+      session.flow === undefined
+        ? { ...session, holds: planHolds(record, done, session) }
+        : planFlow(record, done, session, file.flows);
     done.push({ ...planned, entries: decideAgain(record, done, planned) });
   }
   const written = writePersonFile({ ...file, sessions: done });

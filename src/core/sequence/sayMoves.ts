@@ -2,7 +2,9 @@ import type { Side } from '../measures/protocol.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import { metresFromCm } from '../units/brands.ts';
 import type { FootPlace } from './feetPlaces.ts';
+import { findAnyPose } from '../poses/anyPose.ts';
 import type { FootMove } from './moves.ts';
+import type { PlannedStep } from './plannedFlow.ts';
 import type { FootChange } from './sharedStance.ts';
 
 /** Less than this is not said of a way ahead or across, cm and degrees. Our choice. */
@@ -68,6 +70,21 @@ export function sayMove(move: FootMove, frontSide: Side | null, unit: LengthUnit
           : 'heel down';
   return [`${foot} ${way}`.trim(), toes, heel].filter(Boolean).join(', ');
 }
+
+const isOnHands = (pose: string): boolean => findAnyPose(pose)?.height === 'hands-and-feet';
+
+/**
+ * The moves of a step that are said. Into a pose on hands and feet, and out of it, the feet go where
+ * they find room: those numbers are estimates, and nobody measures them.
+ *
+ * @param step with the passage into it
+ * @returns none of a first step
+ */
+export const listSaidMoves = ({
+  moves,
+  passage,
+}: Pick<PlannedStep, 'moves' | 'passage'>): readonly FootMove[] =>
+  passage !== null && (isOnHands(passage.from.pose) || isOnHands(passage.to.pose)) ? [] : moves;
 
 /**
  * How a back foot would have to move to give a pose its best.

@@ -3,6 +3,7 @@ import type { FlowPlan } from '../sequence/flowChecks.ts';
 import type { Flow, FlowStep } from '../sequence/flow.ts';
 import type { FootMove } from '../sequence/moves.ts';
 import type { PlannedStep } from '../sequence/plannedFlow.ts';
+import { listSaidMoves } from '../sequence/sayMoves.ts';
 import type { Place } from '../sequence/ways.ts';
 import { findAnyPose } from '../poses/anyPose.ts';
 import { findWarmUp } from '../poses/warmUps/index.ts';
@@ -109,7 +110,7 @@ export function leadFlow(plan: FlowPlan): LedFlow {
       name: isWarmUp ? (findWarmUp(step.movement)?.name ?? planned.name) : planned.name,
       say: findSentence(planned),
       order: passage?.transition.order ?? [],
-      moves: planned.moves.map(roundMove),
+      moves: listSaidMoves(planned).map(roundMove),
       hands: passage?.transition.hands ?? '',
       seconds: step === null ? 0 : (times.find((each) => each.index === index)?.seconds ?? 0),
       toward: step === null ? 0 : findToward(plan, index),

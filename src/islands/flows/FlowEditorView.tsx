@@ -109,6 +109,14 @@ export function FlowEditorView({ record, sessions, flow, onOpen }: FlowEditorVie
             {say.lead}
           </a>
         )}
+        {flow.steps.length > 0 && !isRefused && (
+          <a
+            className="inline-block min-h-11 px-[0.15rem] decoration-water decoration-2 underline-offset-4"
+            href={`/paper?id=${encodeURIComponent(personId)}&flow=${encodeURIComponent(flow.id)}`}
+          >
+            {say.onPaper}
+          </a>
+        )}
         <WordButton
           onClick={() => {
             saveFile(`${flow.name}.flow.json`, writeFlowFile(flow));

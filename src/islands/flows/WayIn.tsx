@@ -5,7 +5,7 @@ import type { Session } from '../../core/sessions/session.ts';
 import type { Flow } from '../../core/sequence/flow.ts';
 import type { FlowPlan } from '../../core/sequence/flowChecks.ts';
 import type { PlannedStep } from '../../core/sequence/plannedFlow.ts';
-import { sayMove } from '../../core/sequence/sayMoves.ts';
+import { listSaidMoves, sayMove } from '../../core/sequence/sayMoves.ts';
 import { sumParts } from '../../core/sequence/wayCosts.ts';
 import { listPassed, type Way } from '../../core/sequence/ways.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
@@ -84,9 +84,11 @@ interface PassageWordsProps {
 
 /** One transition: what is done in order, how far the feet go, and where the hands are. */
 function PassageWords({ step, isOnly, unit }: PassageWordsProps) {
-  const { passage, moves, name, place } = step;
+  const { passage, name, place } = step;
   if (passage === null) return null;
-  const said = moves.map((move) => sayMove(move, place.side, unit)).filter(Boolean);
+  const said = listSaidMoves(step)
+    .map((move) => sayMove(move, place.side, unit))
+    .filter(Boolean);
   return (
     <div className="my-2">
       {!isOnly && <strong>{name}</strong>}

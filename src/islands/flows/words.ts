@@ -22,6 +22,7 @@ export const flowEditor = {
   saved: 'saved',
   working: 'Working out the set-ups …',
   lead: 'lead through it',
+  onPaper: 'on paper',
   save: 'save as a file',
   remove: 'remove this flow',
   bringBack: 'Undo',

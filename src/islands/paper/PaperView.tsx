@@ -3,10 +3,12 @@ import { useEffect } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { Page } from '../../core/paper/page.ts';
 import { writePageSvg } from '../../core/paper/pageSvg.ts';
-import type { RevisedRecord } from '../../core/person/person.ts';
+import type { Result } from '../../core/problems/problem.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
 import { Missing } from '../shared/Missing.tsx';
+import { listFlows } from '../../data/flows.ts';
+import { listSessions } from '../../data/sessions.ts';
 import { getStudio } from '../../data/studio.ts';
 import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { toImageAddress, toPng } from '../shared/picture.ts';
@@ -15,7 +17,8 @@ import { saveFile } from '../shared/saveFile.ts';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
-import { KINDS, makePages, type Kind, type PaperRequest } from './makePages.ts';
+import { makeFlowPages } from './makeFlowPages.ts';
+import { KINDS, makePages, type Kind, type Made, type PaperRequest } from './makePages.ts';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { paperView as say } from './words.ts';
@@ -34,6 +37,8 @@ export function PaperView() {
   const side: Side = query.get('side') === 'left' ? 'left' : 'right';
   const poseIds = (query.get('poses') ?? 'warrior-two').split(',').filter((each) => each !== '');
   const request: PaperRequest = { record, poseIds, kind, paper, side, unit };
+  const flowId = query.get('flow');
+  if (flowId !== null) return <FlowPaper flowId={flowId} request={request} onChange={setQuery} />;
   return (
     <>
       <PersonHeader person={record.person} here="set-up" />
@@ -45,8 +50,43 @@ export function PaperView() {
             setQuery(changes);
           }}
         />
-        <Pages key={kind} request={request} record={record} />
+        <Pages
+          key={kind}
+          asked={JSON.stringify({ ...request, record: record.revision })}
+          title={`${record.person.name}, ${KINDS[kind]}`}
+          make={() => makePages(request)}
+        />
       </div>
+    </>
+  );
+}
+
+/** A flow of this person: its figures, its moves and the marks of its mat. */
+function FlowPaper({ flowId, request, onChange }: PaperChoiceProps & { flowId: string }) {
+  const { record, paper, unit } = request;
+  const personId = record.person.id;
+  const flows = useLiveQuery(() => listFlows(personId), [personId]);
+  const sessions = useLiveQuery(() => listSessions(personId), [personId]);
+  if (flows === undefined || sessions === undefined) return <Missing loading />;
+  const flow = flows.find(({ id }) => id === flowId);
+  return (
+    <>
+      <PersonHeader person={record.person} here="flows" />
+      <h1 className="print:hidden">{say.paper}</h1>
+      {flow === undefined ? (
+        <p role="status">{say.flowIsGone}</p>
+      ) : (
+        <div className="grid grid-cols-[18rem_minmax(0,1fr)] gap-8 max-phone:grid-cols-[minmax(0,1fr)] print:block">
+          <form className="print:hidden">
+            <PaperSize paper={paper} onChange={onChange} />
+          </form>
+          <Pages
+            asked={JSON.stringify({ flow, paper, unit, record: record.revision })}
+            title={`${record.person.name}, ${flow.name}`}
+            make={() => makeFlowPages(record, sessions, flow, paper, unit)}
+          />
+        </div>
+      )}
     </>
   );
 }
@@ -70,17 +110,7 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
           onChange({ kind: value });
         }}
       />
-      <SelectField
-        label={say.paperSize}
-        value={paper}
-        options={[
-          ['a4', 'A4'],
-          ['letter', say.letter],
-        ]}
-        onChange={(value) => {
-          onChange({ paper: value });
-        }}
-      />
+      <PaperSize paper={paper} onChange={onChange} />
       {isOneSided && (
         <SelectField
           label={say.frontFoot}
@@ -117,9 +147,28 @@ function PaperChoice({ request, onChange }: PaperChoiceProps) {
   );
 }
 
+const PaperSize = ({
+  paper,
+  onChange,
+}: Pick<PaperRequest, 'paper'> & Pick<PaperChoiceProps, 'onChange'>) => (
+  <SelectField
+    label={say.paperSize}
+    value={paper}
+    options={[
+      ['a4', 'A4'],
+      ['letter', say.letter],
+    ]}
+    onChange={(value) => {
+      onChange({ paper: value });
+    }}
+  />
+);
+
 interface PagesProps {
-  request: PaperRequest;
-  record: RevisedRecord;
+  /** What the pages depend on, as one text. */
+  asked: string;
+  title: string;
+  make: () => Promise<Result<Made>>;
 }
 
 /** The printed page is as large as what is drawn for it, mm. */
@@ -136,15 +185,12 @@ function PageSize({ width, height }: { width: number; height: number }) {
   return null;
 }
 
-function Pages({ request, record }: PagesProps) {
-  const answer = useAnswer(JSON.stringify({ ...request, record: request.record.revision }), () =>
-    makePages(request),
-  );
+function Pages({ asked, title, make }: PagesProps) {
+  const answer = useAnswer(asked, make);
   if (answer === null) return <p className="text-faint">{say.preparingPages}</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
   const { pages, problems } = answer.value;
   const [first] = pages;
-  const title = `${record.person.name}, ${KINDS[request.kind]}`;
   return (
     <section
       className="[&_img]:block [&_img]:max-w-full [&_img]:border [&_img]:border-hair [&_img]:bg-white [&_li]:print:break-after-page [&_ol]:grid [&_ol]:gap-4 print:[&_img]:max-w-none print:[&_img]:border-0 print:[&_ol]:block"

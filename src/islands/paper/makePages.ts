@@ -40,7 +40,8 @@ export interface PaperRequest {
   readonly unit: LengthUnit;
 }
 
-interface Made {
+/** Pages, and what is not on them. */
+export interface Made {
   readonly pages: readonly Page[];
   /** Why a pose is not on them. */
   readonly problems: readonly Problem[];

@@ -14,6 +14,7 @@ export const paperView = {
   saveAsPdf: 'Save as PDF',
   printEachPageHas:
     'Print at 100 %. Each page has a bar 100 mm long: check it with a ruler first. Notes and health answers are never printed.',
+  flowIsGone: 'This flow is not here any more.',
   asSvg: 'as SVG',
   asPng: 'as PNG',
 } as const;

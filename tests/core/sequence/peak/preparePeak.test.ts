@@ -165,6 +165,11 @@ describe('any flow toward a peak', () => {
         continue;
       }
       count += 1;
+      // Common practice, no source: the harder side comes first, while one is fresh.
+      const first = found.value.flow.steps.find(
+        (step) => step.kind === 'pose' && step.pose === 'warrior-two',
+      );
+      expect(first).toMatchObject({ side: planner.findFirstSide(['warrior-two']) });
       const minutes = planner.plan(found.value.flow, 'known').seconds.total / 60;
       expect(minutes).toBeGreaterThanOrEqual(28.5);
       expect(minutes).toBeLessThanOrEqual(31.5);
