@@ -149,7 +149,9 @@ test('a peak is prepared in the time there is, or it is said why not', async ({ 
   await expectAccessible(page);
 });
 
-test('a stop sign of today holds a flow back, and a flow that is gone is said', async ({ page }) => {
+test('a stop sign of today holds a flow back, and a flow that is gone is said', async ({
+  page,
+}) => {
   await openDemo(page);
   await page.goto(FLOWS);
   await page.getByRole('link', { name: /^Open hips/ }).click();
@@ -159,6 +161,14 @@ test('a stop sign of today holds a flow back, and a flow that is gone is said', 
   await page.getByText('A stop sign today').click();
   await page.getByRole('checkbox').last().check();
   await expect(page.getByRole('button', { name: 'Begin' })).toBeDisabled();
+  // With a stop sign on record the reason comes first, and nothing is counted.
+  await page.goto('/flows?id=juno-pardew');
+  await page.getByRole('link', { name: /^Open hips/ }).click();
+  await expect(page.getByText('A stop sign is set: Tingling or numbness.')).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(page.getByText('17 steps', { exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'lead through it' })).toBeHidden();
   await page.goto('/session?id=marit-sollen&flow=gone');
   await expect(page.getByText('This flow is not here any more.')).toBeVisible();
 });

@@ -66,7 +66,12 @@ const roundMove = (move: FootMove): FootMove => ({
   stepInCm: toTenths(move.stepInCm),
 });
 
-/** Whether a step is held and logged: a pose with a set-up that is not only passed, nor repeated. */
+/**
+ * Whether a step is held and logged: a pose with a set-up that is not only passed, nor repeated.
+ *
+ * @param planned a step of a plan
+ * @returns false for links, movements and what is passed through
+ */
 export const isLogged = ({ step, setUp }: PlannedStep): boolean =>
   step?.kind === 'pose' && step.manner.kind === 'held' && setUp !== null;
 

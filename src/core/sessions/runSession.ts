@@ -118,6 +118,7 @@ const goTo = (to: Position): SessionMove => ({ entries: [], to });
 /**
  * Leaves the pose for the next one.
  *
+ * @param running where it is
  * @param entries what has to be noted with it
  * @param inPlace the hold that stands in for this pose; absent = the next pose
  * @returns where to go, with what is noted

@@ -88,12 +88,14 @@ export function FlowEditorView({ record, sessions, flow, onOpen }: FlowEditorVie
         </WordButton>
         <FlowName personId={personId} flow={flow} />
         <span className="text-faint" role="status">
-          {plan !== null && isCurrent
-            ? say.total(
-                say.minutes(Math.round(plan.seconds.total / 60)),
-                flowsView.steps(flow.steps.length),
-              )
-            : say.working}
+          {isRefused
+            ? flowsView.steps(flow.steps.length)
+            : plan !== null && isCurrent
+              ? say.total(
+                  say.minutes(Math.round(plan.seconds.total / 60)),
+                  flowsView.steps(flow.steps.length),
+                )
+              : say.working}
         </span>
         <WordButton disabled={undo === null} onClick={() => undo?.()}>
           {say.undo}

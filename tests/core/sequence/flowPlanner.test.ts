@@ -134,8 +134,19 @@ describe('a flow for one person', () => {
     expect(moves).toBe(passed * 5 + 2 * 4);
   });
 
-  it('is the same in a mirror, and the same each time', () => {
-    const measures: Measures = { ...REFERENCE, 'hip-opening': { left: 50, right: 58 } };
+  it.each<Measures>([
+    { ...REFERENCE, 'hip-opening': { left: 50, right: 58 } },
+    {
+      ...STIFF,
+      'hip-extension': { left: 16, right: 10 },
+      'trunk-rotation': { left: 30, right: 38 },
+    },
+    {
+      ...REFERENCE,
+      'leg-length': { left: 83, right: 81.5 },
+      'hip-abduction': { left: 40, right: 48 },
+    },
+  ])('is the same in a mirror, and the same each time', (measures) => {
     const steps = ['mountain', 'warrior-two right', 'triangle right', 'pyramid right'];
     const mirrored = ['mountain', 'warrior-two left', 'triangle left', 'pyramid left'];
     const there = planFlow(measures, steps);
