@@ -1,4 +1,4 @@
-/** Prints one set-up as JSON, its drawing as SVG, the bands of 2,000 repeats, or a planned flow. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
+/** Prints one set-up as JSON, its drawing as SVG, the bands of 2,000 repeats, or a planned flow; or answers a batch of them, one a line. Exit 0 = an answer, 1 = problems on stderr, 2 = wrong use. */
 import { PlanningContext } from '../src/core/planning/planningContext.ts';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
@@ -13,6 +13,7 @@ import type { Problem } from '../src/core/problems/problem.ts';
 import { planBands } from '../src/core/whatIf/planBands.ts';
 import { readNoted } from '../src/core/sessions/noted.ts';
 import { FlowPlanner } from '../src/core/sequence/flowPlanner.ts';
+import { planBatch } from './batch/planBatch.ts';
 import { planInFull } from '../src/core/whatIf/planInFull.ts';
 
 const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
@@ -22,7 +23,7 @@ const VIEWS: Readonly<Record<string, typeof drawFromSide | undefined>> = {
 };
 
 const USAGE =
-  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID|auto] [--rules FILE.json] [--svg above|side|front | --bands]\n  or: npm run --silent plan -- --person FILE.json --flow FILE.json [--rules FILE.json]';
+  'Use: npm run --silent plan -- --person FILE.json --pose warrior-two --side left|right [--level ID|auto] [--rules FILE.json] [--svg above|side|front | --bands]\n  or: npm run --silent plan -- --person FILE.json --flow FILE.json [--rules FILE.json]\n  or: npm run --silent plan -- --batch < REQUESTS.ndjson > ANSWERS.ndjson';
 
 function stopWithUsage(reason: string): never {
   process.stderr.write(`${reason}\n${USAGE}\n`);
@@ -47,6 +48,7 @@ function readArguments() {
         svg: option,
         bands: { type: 'boolean' },
         flow: option,
+        batch: { type: 'boolean' },
       },
     }).values;
   } catch (error) {
@@ -65,7 +67,11 @@ function readFile(path: string): unknown {
   return json.ok ? json.value : stopWithProblems(json.problems);
 }
 
-const { person, pose, side, level, rules, svg, bands, flow } = readArguments();
+const { person, pose, side, level, rules, svg, bands, flow, batch } = readArguments();
+if (batch === true) {
+  await planBatch(process.stdin, process.stdout);
+  process.exit(0);
+}
 if (flow !== undefined) {
   if (person === undefined) stopWithUsage('--person is needed.');
   const asked = checkFlowRequest(
