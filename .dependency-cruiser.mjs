@@ -27,6 +27,7 @@ const CORE = [
   'recipe',
   'sequence',
   'sessions',
+  'classes',
   'progress',
   'drawing',
   'paper',

@@ -3,13 +3,15 @@ import { POSES } from '../../src/core/poses/catalogue/index.ts';
 import { answerClassProps } from '../../src/server/classPropsEndpoint.ts';
 import type { Flow } from '../../src/core/sequence/flow.ts';
 import type { FlowPlan } from '../../src/core/sequence/flowChecks.ts';
+import type { ClassSettings } from '../../src/core/classes/planSettings.ts';
+import { answerClassSettings } from '../../src/server/classSettingsEndpoint.ts';
 import { answerFlow } from '../../src/server/flowEndpoint.ts';
 import { answerPoses } from '../../src/server/posesEndpoint.ts';
 import { answerSchema } from '../../src/server/schemas.ts';
 import { answerSetUp } from '../../src/server/setUpEndpoint.ts';
 import { writePersonFile } from '../../src/core/formats/personFile.ts';
 import { flowOf } from '../support/flows.ts';
-import { recordOf, REFERENCE } from '../support/people.ts';
+import { fileOf, recordOf, REFERENCE, STIFF } from '../support/people.ts';
 import { mutateText } from '../support/mutate.ts';
 import { makeRandom } from '../support/random.ts';
 
@@ -275,5 +277,33 @@ describe('GET /api/poses', () => {
     expect(mountain?.transitions?.map(({ to }) => to)).toContain('forward-fold');
     expect(linking.map(({ id }) => id)).toContain('downward-dog');
     expect(warmUps.map(({ id }) => id)).toContain('leg-swings');
+  });
+});
+
+describe('POST /api/class-settings', () => {
+  const ask = (body: object): Promise<Response> =>
+    answerClassSettings(
+      new Request('http://localhost/api/class-settings', {
+        method: 'POST',
+        body: JSON.stringify(body),
+        headers: { 'content-type': 'application/json' },
+      }),
+    );
+
+  it('groups a class, and refuses what is none', async () => {
+    const people = [REFERENCE, STIFF].map((measures, i) =>
+      fileOf(recordOf(measures, { id: `p${String(i)}` })),
+    );
+    const answer = await ask({ people, pose: 'triangle', setting: 'hand-height' });
+    expect(answer.status).toBe(200);
+    const { groups } = (await answer.json()) as ClassSettings;
+    expect(groups).toHaveLength(4);
+    expect(groups[3]!.places.map(({ person, side }) => `${person} ${side}`)).toEqual([
+      'p0 left',
+      'p0 right',
+      'p1 left',
+      'p1 right',
+    ]);
+    expect((await ask({ people: [], pose: 'triangle' })).status).toBe(400);
   });
 });

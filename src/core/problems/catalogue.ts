@@ -238,6 +238,11 @@ const entries = {
     message: 'This flow has {count} steps; {most} are the most.',
     hint: 'Split it into two flows.',
   },
+  'too-many-people': {
+    severity: 'error',
+    message: '{count} people are more than one class: {most} are the most.',
+    hint: 'Split them into two classes.',
+  },
   'head-below-heart': {
     severity: 'error',
     message: '{caution}: {name} is left out, because the head would be below the heart.',

@@ -1,4 +1,9 @@
 import loadHighs from 'highs';
+import {
+  planSettings,
+  type ClassAsked,
+  type ClassSettings,
+} from '../../core/classes/planSettings.ts';
 import type { PropsFile } from '../../core/formats/propsFile.ts';
 import type { FlowRequest } from '../../core/formats/flowRequest.ts';
 import type { SetUpRequest } from '../../core/formats/setUpRequest.ts';
@@ -36,6 +41,7 @@ export const tasks = {
   },
   flow: ({ person, sessions, flow, rules }: FlowRequest): FlowPlan =>
     new FlowPlanner(new PlanningContext(person), rules, readNoted(sessions)).plan(flow),
+  classSettings: (asked: ClassAsked): ClassSettings => planSettings(asked),
   classProps: ({ needs, props }: PropsFile): Promise<SharedProps | null> =>
     shareProps(needs, props, solve),
 };

@@ -1,0 +1,108 @@
+import fc from 'fast-check';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { planSettings, type ClassSettings } from '../../../src/core/classes/planSettings.ts';
+import { PlanningContext } from '../../../src/core/planning/planningContext.ts';
+import { checkClassRequest } from '../../../src/core/formats/classRequest.ts';
+import { planPose } from '../../../src/core/setup/planSetUp.ts';
+import { getValue } from '../../../src/core/setup/setUp.ts';
+import { NOT_MOVED, planMoved } from '../../../src/core/whatIf/planMoved.ts';
+import { anyBody } from '../../support/anyBody.ts';
+import { fileOf, recordOf, REFERENCE, STIFF, SUPPLE } from '../../support/people.ts';
+
+const bodies = [REFERENCE, STIFF, SUPPLE, ...fc.sample(anyBody, { numRuns: 2, seed: 3 })];
+const people = bodies.map((measures, i) => recordOf(measures, { id: `p${String(i)}` }));
+
+describe('stances for a class in warrior II', () => {
+  let found: ClassSettings;
+  beforeAll(() => {
+    const asked = { people, pose: 'warrior-two', level: 'auto', rules: {} } as const;
+    found = planSettings({ ...asked, setting: 'stance-length' });
+  });
+
+  it('put nobody beyond a limit, and say what each loses of their depth', () => {
+    const [one] = found.groups;
+    expect(one!.places).toHaveLength(2 * people.length);
+    for (const { person, side, value, lost, lostDepth, own } of one!.places) {
+      const record = people.find((each) => each.person.id === person)!;
+      const planned = planPose(new PlanningContext(record), 'warrior-two', side, {}, 'auto');
+      if (planned.kind !== 'planned') throw new Error(person);
+      expect(getValue(planned.setUp, 'stance-length')).toBe(own);
+      if (value === null) continue;
+      const moved = planMoved(planned, { ...NOT_MOVED, stanceCm: value })!;
+      expect(moved.gives).toBeNull();
+      const depth = planned.setUp.depth!.value!;
+      const share = Math.max(0, (depth - moved.setUp.depth!.value!) / depth);
+      expect(lost).toBeCloseTo(share, 9);
+      expect(lostDepth).toBeCloseTo(share * depth, 9);
+      expect(lost).toBeLessThanOrEqual(one!.worst);
+      for (const { askedDeg, hasDeg, joint, motion } of moved.setUp.joints) {
+        if (askedDeg === null || hasDeg === null) continue;
+        expect(askedDeg, `${joint} ${motion}`).toBeLessThanOrEqual(hasDeg + 0.1);
+      }
+    }
+  });
+
+  it('cost less with every group more, and four serve nearly all of so different bodies', () => {
+    const left = found.groups.map(
+      ({ places }) => places.filter(({ value }) => value === null).length,
+    );
+    expect(left).toEqual(left.toSorted((a, b) => b - a));
+    expect(left[3]).toBeLessThan(left[0]!);
+    expect(found.groups.map(({ values }) => values.length)).toEqual([1, 2, 3, 4]);
+  });
+
+  it('of one person are their own, where the depth is flat to two centimetres', () => {
+    const asked = {
+      pose: 'warrior-two',
+      level: 'auto',
+      setting: 'stance-length',
+      rules: {},
+    } as const;
+    const alone = planSettings({ ...asked, people: [people[0]!] });
+    for (const { own, value, lost } of alone.groups[1]!.places) {
+      expect(Math.abs(value! - own)).toBeLessThanOrEqual(2);
+      expect(lost).toBeLessThan(0.02);
+    }
+  });
+});
+
+describe('a request for a class', () => {
+  const files = people.slice(0, 2).map(fileOf);
+  const codes = (value: unknown): readonly string[] => {
+    const checked = checkClassRequest(value, null);
+    return checked.ok ? [] : checked.problems.map(({ code, path }) => `${code} ${path}`);
+  };
+
+  it('names what is wrong of it', () => {
+    expect(codes({ people: files, pose: 'triangle' })).toEqual([]);
+    expect(codes([])).toEqual(['wrong-shape ']);
+    expect(codes({ people: [], pose: 'headstand' })).toEqual([
+      'wrong-shape people',
+      'unknown-pose pose',
+    ]);
+    expect(codes({ people: [files[0], files[0]], pose: 'triangle', setting: 'colour' })).toEqual([
+      'duplicate-id people[1].person.id',
+      'wrong-shape setting',
+    ]);
+    expect(codes({ people: Array(200).fill(files[0]), pose: 'triangle' })).toEqual([
+      'too-many-people people',
+    ]);
+    expect(codes({ people: [{}], pose: 'triangle', level: 3, rules: { depth: 'abyss' } })).toEqual(
+      expect.arrayContaining(['wrong-format people[0].format', 'wrong-shape level']),
+    );
+  });
+
+  it('says who cannot be planned, and plans the others', () => {
+    const { 'hip-abduction': _gone, 'hip-opening': _too, ...few } = REFERENCE;
+    const asked = {
+      pose: 'warrior-two',
+      level: 'auto',
+      setting: 'back-foot-angle',
+      rules: {},
+    } as const;
+    const some = planSettings({ ...asked, people: [people[0]!, recordOf(few, { id: 'few' })] });
+    expect(some.notPlanned.map(({ person }) => person)).toEqual(['few']);
+    expect(some.notPlanned[0]!.problems[0]!.code).toBe('missing-measure');
+    expect(some.groups[0]!.places.every(({ person }) => person === 'p0')).toBe(true);
+  });
+});
