@@ -256,6 +256,9 @@ test('who measures is kept with each reading, and another hand is no change', as
   await openDemo(page);
   await page.goto('/measure?id=marit-sollen&step=hip-opening');
   await page.getByLabel('by', { exact: true }).fill('Tove');
+  await page.getByLabel('by', { exact: true }).press('Tab');
+  // The name is stored when its field is left; a reading takes it from there.
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await page.getByLabel('left first').fill('70');
   await page.getByLabel('left first').press('Enter');
   await page.getByText(/of this measure$/).click();
