@@ -1,23 +1,16 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, expect, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { makeRandom } from '../support/random.ts';
-import { killBrowserOf, openDemo } from './support.ts';
+import { killBrowserOf, openDemo, openProfile } from './support.ts';
 
 const KILLS = 20;
 
 test('twenty kills in mid-session lose nothing that the screen had confirmed', async () => {
   test.setTimeout(600_000);
   const profile = mkdtempSync(join(tmpdir(), 'stillwater-crash-'));
-  const { executablePath, args } = test.info().project.use.launchOptions ?? {};
-  const open = () =>
-    chromium.launchPersistentContext(profile, {
-      executablePath: executablePath ?? '/usr/bin/chromium',
-      args: args ?? [],
-      baseURL: 'http://localhost:4391',
-      viewport: { width: 1280, height: 800 },
-    });
+  const open = () => openProfile(profile);
   let context = await open();
   let page = context.pages()[0] ?? (await context.newPage());
   await openDemo(page);

@@ -1,8 +1,8 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, expect, test, type Page } from '@playwright/test';
-import { expectAccessible, killBrowserOf, nextButton, openDemo } from './support.ts';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, killBrowserOf, nextButton, openDemo, openProfile } from './support.ts';
 
 const FLOWS = '/flows?id=marit-sollen';
 
@@ -41,14 +41,7 @@ async function addByKeys(page: Page, sought: string, count: number): Promise<voi
 test('a flow that is built and led by keys alone goes on at the exact step after kills, offline too', async () => {
   test.setTimeout(300_000);
   const profile = mkdtempSync(join(tmpdir(), 'stillwater-flow-'));
-  const { executablePath, args } = test.info().project.use.launchOptions ?? {};
-  const open = () =>
-    chromium.launchPersistentContext(profile, {
-      executablePath: executablePath ?? '/usr/bin/chromium',
-      args: args ?? [],
-      baseURL: 'http://localhost:4391',
-      viewport: { width: 1280, height: 800 },
-    });
+  const open = () => openProfile(profile);
   let context = await open();
   let page = context.pages()[0] ?? (await context.newPage());
   const killAndReopen = async (): Promise<void> => {
@@ -66,7 +59,7 @@ test('a flow that is built and led by keys alone goes on at the exact step after
   for (const [i, pose] of ['downward dog', 'warrior II', 'side angle', 'triangle'].entries()) {
     await addByKeys(page, pose, i + 1);
   }
-  await page.getByRole('link', { name: 'lead through it' }).press('Enter');
+  await page.getByRole('link', { name: 'lead this flow' }).press('Enter');
   await expect(page.getByText(/^3 holds, about \d+ minutes/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Begin' }).press('Enter');
   await expect(page.getByTestId('run-step')).toBeVisible();
@@ -168,7 +161,7 @@ test('a stop sign of today holds a flow back, and a flow that is gone is said', 
     timeout: 30_000,
   });
   await expect(page.getByText('17 steps', { exact: true })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'lead through it' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'lead this flow' })).toBeHidden();
   await page.goto('/session?id=marit-sollen&flow=gone');
   await expect(page.getByText('This flow is not here any more.')).toBeVisible();
 });
@@ -181,7 +174,7 @@ test.describe('by touch alone', () => {
     await openDemo(page);
     await page.goto(FLOWS);
     await page.getByRole('button', { name: 'Closed hips' }).tap();
-    await page.getByRole('link', { name: 'lead through it' }).tap();
+    await page.getByRole('link', { name: 'lead this flow' }).tap();
     await expect(page.getByText(/holds, about \d+ minutes/)).toBeVisible({ timeout: 60_000 });
     await page.getByRole('button', { name: 'Begin' }).tap();
     await expect(page.getByTestId('run-step')).toBeVisible();

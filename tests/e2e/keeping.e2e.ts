@@ -3,8 +3,15 @@ import { request, type IncomingHttpHeaders } from 'node:http';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, expect, test, type Page } from '@playwright/test';
-import { answerFirst, expectAccessible, killBrowserOf, openDemo, removePerson } from './support.ts';
+import { expect, test, type Page } from '@playwright/test';
+import {
+  answerFirst,
+  expectAccessible,
+  killBrowserOf,
+  openDemo,
+  openProfile,
+  removePerson,
+} from './support.ts';
 
 test('removing a person can be undone, also after a reload', async ({ page }) => {
   await openDemo(page);
@@ -117,13 +124,7 @@ test('a broken file is refused by name and changes nothing', async ({ page }) =>
 
 test('what is confirmed survives a killed browser in mid-measure', async () => {
   const profile = mkdtempSync(join(tmpdir(), 'stillwater-profile-'));
-  const { executablePath, args } = test.info().project.use.launchOptions ?? {};
-  const open = () =>
-    chromium.launchPersistentContext(profile, {
-      executablePath: executablePath ?? '/usr/bin/chromium',
-      args: args ?? [],
-      baseURL: 'http://localhost:4391',
-    });
+  const open = () => openProfile(profile);
   const first = await open();
   const page = first.pages()[0] ?? (await first.newPage());
   await openDemo(page);

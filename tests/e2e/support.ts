@@ -1,7 +1,14 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { expect, type Locator, type Page } from '@playwright/test';
+import {
+  chromium,
+  expect,
+  test,
+  type BrowserContext,
+  type Locator,
+  type Page,
+} from '@playwright/test';
 
 const axeSource = readFileSync(
   createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
@@ -151,6 +158,17 @@ export const TYPED: Readonly<Record<string, readonly string[]>> = {
   'Hip internal rotation': ['35', '36'],
   'Hip extension': ['20', '19'],
 };
+
+/** A browser whose data stays in a folder, so that it can be killed and opened again. */
+export function openProfile(profile: string): Promise<BrowserContext> {
+  const { executablePath, args } = test.info().project.use.launchOptions ?? {};
+  return chromium.launchPersistentContext(profile, {
+    executablePath: executablePath ?? '/usr/bin/chromium',
+    args: args ?? [],
+    baseURL: 'http://localhost:4391',
+    viewport: { width: 1280, height: 800 },
+  });
+}
 
 /** SIGKILL to every process that runs on this profile; returns when they are gone. */
 export function killBrowserOf(profile: string): void {

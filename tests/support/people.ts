@@ -7,7 +7,12 @@ import {
 import { PROTOCOLS, type MeasureId } from '../../src/core/measures/protocols/index.ts';
 import type { Side } from '../../src/core/measures/protocol.ts';
 import type { Reading } from '../../src/core/measures/reading.ts';
-import { EMPTY_INTAKE, type Person, type PersonRecord } from '../../src/core/person/person.ts';
+import {
+  EMPTY_INTAKE,
+  type CautionEntry,
+  type Person,
+  type PersonRecord,
+} from '../../src/core/person/person.ts';
 import type { HouseRules } from '../../src/core/rules/houseRules.ts';
 
 /** A value for both sides, or one each. */
@@ -127,6 +132,21 @@ export function recordOf(measures: Measures, person: Partial<Person> = {}): Pers
 /** The context of a person with one reading for each value. */
 export const contextOf = (measures: Measures, person: Partial<Person> = {}): PlanningContext =>
   new PlanningContext(recordOf(measures, person));
+
+/** A caution that was noted lately and still holds. */
+export const cautionOf = (
+  id: string,
+  severity: CautionEntry['severity'] = 'mild',
+): CautionEntry => ({
+  uid: id,
+  id,
+  side: null,
+  since: '2026-11-01',
+  severity,
+  note: '',
+  clearedBy: null,
+  clearedAt: null,
+});
 
 /** The same person seen in a mirror: left and right change places. */
 export function mirrorMeasures(measures: Measures): Measures {

@@ -66,16 +66,16 @@ function findMostCovered(covers: readonly Cover[], count: number): bigint {
   const sizes = covers.map(({ bits }) => countBits(bits));
   let best = 0n;
   let bestSize = 0;
-  const try_ = (from: number, left: number, bits: bigint): void => {
+  const tryFrom = (from: number, left: number, bits: bigint): void => {
     const size = countBits(bits);
     if (size > bestSize) [best, bestSize] = [bits, size];
     if (left === 0) return;
     // The largest of those to come, as often as there are values left.
     const most = Math.max(0, ...sizes.slice(from));
     if (size + left * most <= bestSize) return;
-    for (let i = from; i < covers.length; i += 1) try_(i + 1, left - 1, bits | covers[i]!.bits);
+    for (let i = from; i < covers.length; i += 1) tryFrom(i + 1, left - 1, bits | covers[i]!.bits);
   };
-  try_(0, count, 0n);
+  tryFrom(0, count, 0n);
   return best;
 }
 
@@ -98,7 +98,7 @@ function findLeastLost(
     }, 0);
   let best: readonly number[] = [];
   let bestSum = Infinity;
-  const try_ = (from: number, chosen: readonly number[], bits: bigint): void => {
+  const tryFrom = (from: number, chosen: readonly number[], bits: bigint): void => {
     if (countBits(bits) === size) {
       const total = sum(chosen);
       if (total < bestSum - 1e-9) [best, bestSum] = [chosen, total];
@@ -108,10 +108,10 @@ function findLeastLost(
     if (countBits(bits) + (count - chosen.length) * widest < size) return;
     for (let i = from; i < values.length; i += 1) {
       const value = values[i]!;
-      try_(i + 1, [...chosen, value], bits | all.get(value)!);
+      tryFrom(i + 1, [...chosen, value], bits | all.get(value)!);
     }
   };
-  try_(0, [], 0n);
+  tryFrom(0, [], 0n);
   return best;
 }
 

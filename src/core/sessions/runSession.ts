@@ -37,8 +37,8 @@ const openTurn = ({ heldAt }: Session, { id, hold }: Turn): Position => ({
   breath: 0,
 });
 
-/** A hold that stands in for another one, behind it. */
-function listInPlace(
+/** The holds that replace a step’s own hold: they were added after it. */
+function listReplacements(
   holds: readonly LoggedHold[],
   id: string,
   led: ReadonlySet<string>,
@@ -47,8 +47,8 @@ function listInPlace(
   if (at < 0) return [];
   const rest = holds.slice(at + 1);
   const end = rest.findIndex(({ plan }) => led.has(plan.id));
-  const inPlace = end < 0 ? rest : rest.slice(0, end);
-  return inPlace.map((hold) => ({ id: hold.plan.id, hold, step: null }));
+  const replacements = end < 0 ? rest : rest.slice(0, end);
+  return replacements.map((hold) => ({ id: hold.plan.id, hold, step: null }));
 }
 
 /**
@@ -56,17 +56,17 @@ function listInPlace(
  *
  * @param session with its entries
  * @param state of the session
- * @returns its holds; of a flow its steps, with what stands in for a hold behind it
+ * @returns its holds in order; in a flow its steps, each followed by the holds that replace it
  */
 export function listTurns({ flow }: Session, { holds, steps }: SessionState): readonly Turn[] {
   if (flow === undefined) {
     return holds.map((hold) => ({ id: hold.plan.id, hold, step: null }));
   }
-  // A step that was left out later is no reason to take its hold for one that stands in.
+  // The hold of a step that was left out later is no replacement.
   const led = new Set([...flow.steps, ...steps].map(({ id }) => id));
   return steps.flatMap((step): readonly Turn[] => {
     const hold = holds.find(({ plan }) => plan.id === step.id) ?? null;
-    return [{ id: step.id, hold, step }, ...listInPlace(holds, step.id, led)];
+    return [{ id: step.id, hold, step }, ...listReplacements(holds, step.id, led)];
   });
 }
 

@@ -49,8 +49,8 @@ export function SetStage({
       data-testid="run-set"
     >
       {drawing !== null && <SheetDrawing drawing={drawing} size="large" />}
-      <div>
-        {leadIn}
+      <div className="max-tablet:contents">
+        {leadIn !== null && <div className="max-tablet:order-first">{leadIn}</div>}
         {props.length > 0 && (
           <p className="mb-2 max-w-[44ch] text-[1.5rem]">
             <strong>{say.props}</strong> {props.join(', ')}

@@ -9,6 +9,7 @@ import { getValue } from '../../../src/core/setup/setUp.ts';
 import type { CautionEntry } from '../../../src/core/person/person.ts';
 import { anyBody } from '../../support/anyBody.ts';
 import {
+  cautionOf,
   contextOf,
   mirrorMeasures,
   REFERENCE,
@@ -17,16 +18,6 @@ import {
 } from '../../support/people.ts';
 import { flowOf, plannerOf } from '../../support/flows.ts';
 
-const caution = (id: string): CautionEntry => ({
-  uid: id,
-  id,
-  side: null,
-  since: '2026-11-01',
-  severity: 'mild',
-  note: '',
-  clearedBy: null,
-  clearedAt: null,
-});
 const planFlow = (
   measures: Measures,
   steps: readonly string[],
@@ -252,7 +243,7 @@ describe('a flow that cannot all be done', () => {
     const knee = planFlow(
       REFERENCE,
       ['mountain', 'low-lunge', 'warrior-two'],
-      [caution('painful-kneeling')],
+      [cautionOf('painful-kneeling')],
     );
     for (const { place } of knee.steps) expect(place.pose).not.toBe('low-lunge');
     expect(knee.leftOut.map(({ step, problems }) => [step.kind, problems[0]!.code])).toEqual([
@@ -261,7 +252,7 @@ describe('a flow that cannot all be done', () => {
     const dizzy = planFlow(
       REFERENCE,
       ['mountain', 'downward-dog', 'forward-fold', 'chair'],
-      [caution('dizziness')],
+      [cautionOf('dizziness')],
     );
     expect(dizzy.leftOut.map(({ problems }) => problems[0]!.code)).toEqual([
       'head-below-heart',
@@ -295,7 +286,7 @@ describe('a flow that cannot all be done', () => {
     const stopped = planFlow(
       REFERENCE,
       ['mountain'],
-      [{ ...caution('fall-pain'), severity: 'stop' }],
+      [{ ...cautionOf('fall-pain'), severity: 'stop' }],
     );
     expect(stopped.steps).toEqual([]);
     expect(stopped.problems.length).toBeGreaterThan(0);

@@ -1,5 +1,4 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { CautionEntry } from '../../../src/core/person/person.ts';
 import type { Flow } from '../../../src/core/sequence/flow.ts';
 import { arrangeSides } from '../../../src/core/sequence/arrangeSides.ts';
 import { makeStep } from '../../../src/core/sequence/editFlow.ts';
@@ -20,7 +19,7 @@ import type { NewEntry, Position, Session } from '../../../src/core/sessions/ses
 import { shortenFlow } from '../../../src/core/sessions/shortenFlow.ts';
 import { NOT_ASKED, type Today } from '../../../src/core/sessions/today.ts';
 import { getValue } from '../../../src/core/setup/setUp.ts';
-import { recordOf, REFERENCE, type Measures } from '../../support/people.ts';
+import { cautionOf, recordOf, REFERENCE, type Measures } from '../../support/people.ts';
 import { entryAt, plannedHold, plannedSession } from '../../support/sessions.ts';
 
 const NOW = '2026-11-28T09:00:00.000Z';
@@ -220,18 +219,8 @@ describe('a session that leads through a flow', () => {
   });
 
   it('is refused in words with a stop sign, or without a step', () => {
-    const cauda: CautionEntry = {
-      uid: 'c',
-      id: 'saddle-numbness',
-      side: null,
-      since: '2026-11-01',
-      severity: 'stop',
-      note: '',
-      clearedBy: null,
-      clearedAt: null,
-    };
     const stopped = planFlowSession(
-      recordOf(REFERENCE, { cautions: [cauda] }),
+      recordOf(REFERENCE, { cautions: [cautionOf('saddle-numbness', 'stop')] }),
       [],
       WARM,
       FLOW,

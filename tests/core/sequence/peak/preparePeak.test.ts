@@ -8,9 +8,9 @@ import type { FlowPlan } from '../../../../src/core/sequence/flowChecks.ts';
 import type { FlowPlanner } from '../../../../src/core/sequence/flowPlanner.ts';
 import type { Flow } from '../../../../src/core/sequence/flow.ts';
 import type { PreparedPeak } from '../../../../src/core/sequence/peak/preparePeak.ts';
-import type { CautionEntry } from '../../../../src/core/person/person.ts';
 import { anyBody } from '../../../support/anyBody.ts';
 import {
+  cautionOf,
   contextOf,
   mirrorMeasures,
   REFERENCE,
@@ -23,16 +23,6 @@ import { entryAt, plannedHold, plannedSession } from '../../../support/sessions.
 
 const LONG = process.env['LONG_TESTS'] === '1';
 const NEW = { id: 'peak', name: 'Toward it' } as const;
-const caution = (id: string): CautionEntry => ({
-  uid: id,
-  id,
-  side: null,
-  since: '2026-11-01',
-  severity: 'mild',
-  note: '',
-  clearedBy: null,
-  clearedAt: null,
-});
 
 const prepare = (planner: FlowPlanner, peak: string, minutes = 30, isActive = true) =>
   planner.preparePeak({ peak, minutes, isActive }, NEW);
@@ -159,7 +149,7 @@ describe('any flow toward a peak', () => {
     for (const context of contexts) {
       const planner = plannerOf(context);
       const found = prepare(planner, 'warrior-two', 30);
-      // Somebody with a stop sign, or too few measures, is told so instead.
+      // A person with a stop sign, or with too few measures, gets the reason instead of a flow.
       if (!found.ok) {
         expect(found.problems.length).toBeGreaterThan(0);
         continue;
@@ -226,12 +216,12 @@ describe('a peak that cannot be prepared', () => {
     expect(codes(prepare(plannerOf(contextOf(REFERENCE)), 'headstand'))).toEqual(['unknown-pose']);
     const { 'hip-opening': _gone, 'hip-abduction': _too, ...few } = REFERENCE;
     expect(codes(prepare(plannerOf(contextOf(few)), 'warrior-two'))).toContain('missing-measure');
-    const kneeling = contextOf(REFERENCE, { cautions: [caution('painful-kneeling')] });
+    const kneeling = contextOf(REFERENCE, { cautions: [cautionOf('painful-kneeling')] });
     expect(codes(prepare(plannerOf(kneeling), 'low-lunge'))).toEqual(['excluded-by-caution']);
   });
 
   it('takes nothing that a caution leaves out', () => {
-    const cautions = [caution('painful-kneeling'), caution('dizziness')];
+    const cautions = [cautionOf('painful-kneeling'), cautionOf('dizziness')];
     const planner = plannerOf(contextOf(REFERENCE, { cautions }));
     const { flow } = prepared(planner, 'pyramid');
     expect(planner.plan(flow, 'known').leftOut).toEqual([]);
