@@ -6,7 +6,7 @@ import type { Stamp } from '../core/merge/clock.ts';
 import { toPicturePath } from '../core/merge/cellPaths.ts';
 import type { Problem } from '../core/problems/problem.ts';
 import { db } from './database.ts';
-import type { PersonRow, PictureRow, StampRow } from './rows.ts';
+import type { ClassRow, PersonRow, PictureRow, StampRow } from './rows.ts';
 import { moveClockPast } from './clock.ts';
 import { addUndoOfNew, importFile, planImport, type ImportPlan } from './merging.ts';
 import { setBackedUpAt, toPaceKey } from './settings.ts';
@@ -142,10 +142,18 @@ export async function restore(
       if (pace !== undefined && (await db.settings.get(toPaceKey(id))) === undefined)
         await db.settings.put(pace as never);
     }
+    await addClasses(content);
     if (wasEmpty) await restoreRest(content, personIds);
     const stamps = (content.stores['stamps'] ?? []).map((row) => row['stamp'] as Stamp);
     await moveClockPast(stamps);
   });
+}
+
+/** Classes that are not here. Those that are here stay as they are. */
+async function addClasses(content: BackupContent): Promise<void> {
+  for (const row of (content.stores['classes'] ?? []) as unknown as readonly ClassRow[]) {
+    if ((await db.classes.get(row.id)) === undefined) await db.classes.put(row);
+  }
 }
 
 /** What belongs to nobody: what is known of people who were erased, and this device's ways. */

@@ -9,6 +9,7 @@ import { completePerson } from '../core/person/person.ts';
 import { getValue } from '../core/setup/setUp.ts';
 import type {
   AppointmentRow,
+  ClassRow,
   ClockRow,
   FlowRow,
   FrozenSetUpRow,
@@ -32,6 +33,7 @@ type StillwaterDatabase = Dexie & {
   frozenSetUps: Table<FrozenSetUpRow, [string, string, string]>;
   appointments: Table<AppointmentRow, [string, string]>;
   flows: Table<FlowRow, [string, string]>;
+  classes: EntityTable<ClassRow, 'id'>;
   pictures: EntityTable<PictureRow, 'id'>;
   stamps: Table<StampRow, [string, string]>;
   clock: EntityTable<ClockRow, 'id'>;
@@ -131,6 +133,7 @@ function open(): StillwaterDatabase {
       .delete(),
   );
   database.version(10).stores({ flows: '[personId+id], personId' });
+  database.version(11).stores({ classes: 'id' });
   database.use(stamping);
   // A tab of an older version neither holds up an upgrade nor writes after it.
   database.on('versionchange', () => {

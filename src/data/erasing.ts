@@ -1,3 +1,4 @@
+import { withoutMember } from '../core/classes/yogaClass.ts';
 import { db } from './database.ts';
 import { ERASED } from './erasedMark.ts';
 import { moveClockPast } from './clock.ts';
@@ -21,7 +22,7 @@ const PERSONAL = [
 
 /**
  * Erases everything of a person: readings, sessions, set-ups, pictures, what was kept for
- * undoing, and their history. Only a bare mark of the id stays, so that a later file can ask
+ * undoing, their history, and their name in every class. Only a bare mark of the id stays, so that a later file can ask
  * before it brings them back.
  */
 export async function erasePerson(id: string): Promise<void> {
@@ -29,6 +30,7 @@ export async function erasePerson(id: string): Promise<void> {
     await db.people.delete(id);
     for (const table of PERSONAL) await table.filter(({ personId }) => personId === id).delete();
     await db.settings.delete(toPaceKey(id));
+    await db.classes.toCollection().modify((row) => Object.assign(row, withoutMember(row, id)));
     // The times of their changes name fields and records: these go too.
     await db.stamps.where('personId').equals(id).delete();
     const stamp = await moveClockPast([]);

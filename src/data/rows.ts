@@ -1,3 +1,4 @@
+import type { YogaClass } from '../core/classes/yogaClass.ts';
 import type { Cell } from '../core/merge/cells.ts';
 import type { Stamp } from '../core/merge/clock.ts';
 import type { Reading } from '../core/measures/reading.ts';
@@ -42,6 +43,9 @@ export interface FrozenSetUpRow {
 export interface FlowRow extends Flow {
   readonly personId: string;
 }
+
+/** A class belongs to nobody: it names its people by id, and its guests are in it. */
+export type ClassRow = YogaClass;
 
 export interface AppointmentRow extends Appointment {
   readonly personId: string;

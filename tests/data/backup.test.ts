@@ -20,6 +20,8 @@ import {
 import { addPerson, addReadings, changePerson, removePerson } from '../../src/data/people.ts';
 import { deletePicture, savePicture } from '../../src/data/pictures.ts';
 import { startSession } from '../../src/data/sessions.ts';
+import { makeClass } from '../../src/core/classes/yogaClass.ts';
+import { saveClass } from '../../src/data/classes.ts';
 import { setPace, setUnit } from '../../src/data/settings.ts';
 import { saveFlow } from '../../src/data/flows.ts';
 import { keepForPerson } from '../../src/data/setUps.ts';
@@ -74,6 +76,7 @@ async function fill(name: string): Promise<string> {
     height: 3,
     takenAt: AGREED,
   });
+  await saveClass({ ...makeClass(crypto.randomUUID(), 'Tuesday'), personIds: [id] });
   await setPace(id, 5);
   return id;
 }

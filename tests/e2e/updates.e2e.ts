@@ -36,7 +36,7 @@ const CHANGES: readonly (readonly [path: string, from: string, to: string])[] = 
   [
     'src/data/database.ts',
     'database.use(stamping);',
-    "database.version(11).stores({ next: 'id' });\n  database.use(stamping);",
+    "database.version(12).stores({ next: 'id' });\n  database.use(stamping);",
   ],
 ];
 
@@ -103,7 +103,7 @@ test('a new version waits, open tabs go on with their own files, and an older ta
     await expect(page.getByRole('link', { name: 'Sanna Tveit' })).toBeVisible();
     const databases = await page.evaluate(() => indexedDB.databases());
     // Dexie keeps tenths of a version.
-    expect(databases.map(({ version }) => version)).toContain(110);
+    expect(databases.map(({ version }) => version)).toContain(120);
 
     await expect(old.getByText(/^This tab is out of date/)).toBeVisible();
     await old.getByLabel('Name').fill('Marit S.');

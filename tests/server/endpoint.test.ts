@@ -298,11 +298,9 @@ describe('POST /api/class-settings', () => {
     expect(answer.status).toBe(200);
     const { groups } = (await answer.json()) as ClassSettings;
     expect(groups).toHaveLength(4);
-    expect(groups[3]!.places.map(({ person, side }) => `${person} ${side}`)).toEqual([
-      'p0 left',
-      'p0 right',
-      'p1 left',
-      'p1 right',
+    expect(groups[3]!.places.map(({ person, sides }) => [person, ...sides])).toEqual([
+      ['p0', 'left', 'right'],
+      ['p1', 'left', 'right'],
     ]);
     expect((await ask({ people: [], pose: 'triangle' })).status).toBe(400);
   });

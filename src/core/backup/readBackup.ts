@@ -80,6 +80,7 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
   frozenSetUps: ['personId', 'sessionId', 'hold'],
   appointments: ['personId', 'id'],
   flows: ['personId', 'id'],
+  classes: ['id', 'name'],
   pictures: ['id', 'personId', 'type', 'path'],
   stamps: ['personId', 'path', 'stamp'],
   clock: ['id', 'last'],

@@ -1,21 +1,27 @@
-import { SIDES, type Side } from '../measures/protocol.ts';
+import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { PlanningContext } from '../planning/planningContext.ts';
-import { hasSides } from '../poses/hasSides.ts';
 import type { Problem } from '../problems/problem.ts';
-import type { HouseRules } from '../rules/houseRules.ts';
-import { planPose } from '../setup/planSetUp.ts';
-import { calcLosses, type ClassSetting, type OwnLosses } from './lossOnGrid.ts';
+import type { ClassSetting } from './lossOnGrid.ts';
+import {
+  findGrid,
+  listOwnPlaces,
+  planOwn,
+  type InstructionAsked,
+  type OwnPlace,
+} from './ownPlaces.ts';
 import { MOST_SETTINGS, shareSettings, type LossOnGrid } from './shareSettings.ts';
 
-/** One person on one side, with the setting that is theirs. */
+/** One person on one side, or on both, with the setting that is theirs. */
 export interface ClassPlace {
   readonly person: string;
-  readonly side: Side;
-  /** As it is recommended to them alone, cm or degrees. */
+  readonly sides: readonly Side[];
+  /** As it is recommended to them alone, cm or degrees; the mean of two sides. */
   readonly own: number;
   /** Of the class; null = they have their own number. */
   readonly value: number | null;
+  /** Every number of the class would cost them too much, or put them beyond a limit. */
+  readonly isLeftOut: boolean;
   /** Share of the recommended depth. */
   readonly lost: number;
   /** The same in the depth’s own unit; null = the pose has no degrees of depth. */
@@ -24,6 +30,7 @@ export interface ClassPlace {
 
 /** So many settings for the class, and what they cost. */
 export interface ClassGroups {
+  /** What is said to more than one person. */
   readonly values: readonly number[];
   readonly worst: number;
   readonly places: readonly ClassPlace[];
@@ -42,62 +49,71 @@ export interface ClassSettings {
 }
 
 /** What is asked for a class. */
-export interface ClassAsked {
+export interface ClassAsked extends Omit<InstructionAsked, 'poses'> {
   readonly people: readonly PersonRecord[];
   readonly pose: string;
-  readonly level: string | null;
-  readonly setting: ClassSetting;
-  readonly rules: Partial<HouseRules>;
 }
 
-interface OwnPlace extends OwnLosses {
-  readonly person: string;
-  readonly side: Side;
+const keyOf = ({ person, sides }: Pick<OwnPlace, 'person' | 'sides'>): string =>
+  `${person} ${sides.join(' ')}`;
+
+function groupInto(own: readonly OwnPlace[], count: number): ClassGroups {
+  const bodies = own.map((each): LossOnGrid => ({
+    id: keyOf(each),
+    own: each.own,
+    losses: each.losses,
+  }));
+  const { served } = shareSettings(bodies, count);
+  const found = new Map(served.map((each) => [each.id, each]));
+  const peopleAt = (value: number): number =>
+    new Set(own.filter((each) => found.get(keyOf(each))?.value === value).map((o) => o.person))
+      .size;
+  const places = own.map((each): ClassPlace => {
+    const { person, sides, depth } = each;
+    const mine = found.get(keyOf(each));
+    // A number that only one person would be told is their own, to the millimetre.
+    const isShared = mine !== undefined && peopleAt(mine.value) > 1;
+    const lost = isShared ? mine.lost : 0;
+    const value = isShared ? mine.value : null;
+    const lostDepth = depth === null ? null : lost * depth;
+    const isLeftOut = mine === undefined;
+    return { person, sides, own: each.own, value, isLeftOut, lost, lostDepth };
+  });
+  const values = [...new Set(places.flatMap(({ value }) => (value === null ? [] : [value])))];
+  return {
+    values: values.toSorted((a, b) => a - b),
+    worst: Math.max(0, ...places.map(({ lost }) => lost)),
+    places,
+  };
 }
 
-const keyOf = ({ person, side }: Pick<OwnPlace, 'person' | 'side'>): string => `${person} ${side}`;
+/**
+ * The settings that serve a class in one group, in two, three and four.
+ *
+ * @param own what each whole value costs each body
+ * @returns the same for the same bodies, in whatever order they stand
+ */
+export const groupPlaces = (own: readonly OwnPlace[]): readonly ClassGroups[] =>
+  Array.from({ length: MOST_SETTINGS }, (_each, i) => groupInto(own, i + 1));
 
 /**
  * One instruction for many bodies: the stances, back-foot angles or hand heights that serve a class
  * in one to four groups. Nobody is put beyond a limit; who would lose more than a fifth of their
- * depth keeps a number of their own. Each side counts by itself.
+ * depth keeps a number of their own. Each side counts by itself where the two differ beyond error.
  *
  * @param asked people, pose and which setting
  * @returns groups for each count, and who cannot be planned
  */
-export function planSettings({ people, pose, level, setting, rules }: ClassAsked): ClassSettings {
-  const own: OwnPlace[] = [];
-  const notPlanned: ClassSettings['notPlanned'][number][] = [];
-  for (const record of people) {
-    const context = new PlanningContext(record);
-    const person = record.person.id;
-    for (const side of hasSides(pose) ? SIDES : (['right'] as const)) {
-      const planned = planPose(context, pose, side, rules, level);
-      if (planned.kind === 'planned') {
-        const losses = calcLosses(planned, setting);
-        if (losses !== null) own.push({ person, side, ...losses });
-        continue;
-      }
-      const { problems } = planned.kind === 'problems' ? planned : planned.setUp;
-      if (!notPlanned.some((each) => each.person === person)) notPlanned.push({ person, problems });
-    }
-  }
-  const bodies = own.map((each): LossOnGrid => ({ id: keyOf(each), losses: each.losses }));
-  const groups = Array.from({ length: MOST_SETTINGS }, (_each, i): ClassGroups => {
-    const { values, worst, served } = shareSettings(bodies, i + 1);
-    const places = own.map((each): ClassPlace => {
-      const found = served.find(({ id }) => id === keyOf(each));
-      const lost = found?.lost ?? 0;
-      return {
-        person: each.person,
-        side: each.side,
-        own: each.own,
-        value: found?.value ?? null,
-        lost,
-        lostDepth: each.depth === null ? null : lost * each.depth,
-      };
-    });
-    return { values, worst, places };
-  });
-  return { pose, setting, groups, notPlanned };
+export function planSettings({ people, pose, ...asked }: ClassAsked): ClassSettings {
+  const { setting } = asked;
+  const planned = people.map((record) => ({
+    person: record.person.id,
+    ...planOwn(new PlanningContext(record), { ...asked, poses: [pose] }),
+  }));
+  const grid = findGrid(planned.flatMap(({ sides }) => sides.map(({ own }) => own)));
+  const own = planned.flatMap((each) => listOwnPlaces(each.person, each, setting, grid));
+  const notPlanned = planned.flatMap(({ person, sides, problems }) =>
+    sides.length === 0 && problems.length > 0 ? [{ person, problems }] : [],
+  );
+  return { pose, setting, groups: groupPlaces(own), notPlanned };
 }

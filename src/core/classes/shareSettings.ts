@@ -1,6 +1,8 @@
 /** What each value of a grid costs one body. */
 export interface LossOnGrid {
   readonly id: string;
+  /** As it is recommended to this body alone: of values that cost the same, the nearer is taken. */
+  readonly own: number;
   /** Share of the recommended depth that is lost, by value; one that is not there is beyond a limit. */
   readonly losses: ReadonlyMap<number, number>;
 }
@@ -79,7 +81,34 @@ function findMostCovered(covers: readonly Cover[], count: number): bigint {
   return best;
 }
 
-/** Of the choices that serve as many within a loss, the one in which all together lose least. */
+/** Losses that differ by less are the same. */
+const SAME_LOSS = 1e-9;
+
+/** Whether the first of two pairs is less: by its first number, then by its second. */
+const isLess = (a: readonly [number, number], b: readonly [number, number]): boolean =>
+  a[0] < b[0] - SAME_LOSS || (a[0] <= b[0] + SAME_LOSS && a[1] < b[1] - SAME_LOSS);
+
+/** The value that costs a body least, of equals the nearest to its own, of those the smallest. */
+function findLeast(
+  { id, own, losses }: LossOnGrid,
+  values: readonly number[],
+): (Served & { readonly away: number }) | null {
+  let best: (Served & { readonly away: number }) | null = null;
+  for (const value of values) {
+    const lost = losses.get(value);
+    if (lost === undefined) continue;
+    const away = (value - own) ** 2;
+    if (best === null || isLess([lost, away], [best.lost, best.away])) {
+      best = { id, value, lost, away };
+    }
+  }
+  return best;
+}
+
+/**
+ * Of the choices that serve as many within a loss, the one in which all together lose least; of
+ * equals the one whose values lie nearest to the bodies’ own.
+ */
 function findLeastLost(
   bodies: readonly LossOnGrid[],
   count: number,
@@ -91,17 +120,22 @@ function findLeastLost(
   );
   const values = [...all.keys()];
   const sizes = [...all.values()].map(countBits);
-  const sum = (chosen: readonly number[]): number =>
-    bodies.reduce((total, { losses }) => {
-      const own = Math.min(...chosen.map((value) => losses.get(value) ?? Infinity));
-      return total + (own <= most ? own : 0);
-    }, 0);
+  const sum = (chosen: readonly number[]): readonly [number, number] => {
+    let [lost, away] = [0, 0];
+    for (const body of bodies) {
+      const own = findLeast(body, chosen);
+      if (own === null || own.lost > most) continue;
+      lost += own.lost;
+      away += own.away;
+    }
+    return [lost, away];
+  };
   let best: readonly number[] = [];
-  let bestSum = Infinity;
+  let bestSum: readonly [number, number] = [Infinity, Infinity];
   const tryFrom = (from: number, chosen: readonly number[], bits: bigint): void => {
     if (countBits(bits) === size) {
       const total = sum(chosen);
-      if (total < bestSum - 1e-9) [best, bestSum] = [chosen, total];
+      if (isLess(total, bestSum)) [best, bestSum] = [chosen, total];
     }
     if (chosen.length === count) return;
     const widest = Math.max(0, ...sizes.slice(from));
@@ -115,20 +149,17 @@ function findLeastLost(
   return best;
 }
 
-/** A body with the value that costs it least, where that is within a loss. */
-function serve(
-  { id, losses }: LossOnGrid,
-  values: readonly number[],
-  most: number,
-): readonly Served[] {
-  const own = values.map((value): Served => ({ id, value, lost: losses.get(value) ?? Infinity }));
-  const [least] = own.toSorted((a, b) => a.lost - b.lost || a.value - b.value);
-  return least === undefined || least.lost > most ? [] : [least];
+/** A body with its least costly value, where that is within a loss. */
+function serve(body: LossOnGrid, values: readonly number[], most: number): readonly Served[] {
+  const least = findLeast(body, values);
+  if (least === null || least.lost > most) return [];
+  return [{ id: least.id, value: least.value, lost: least.lost }];
 }
 
 /**
  * One to four settings for a class: first the fewest are left out, then the largest share of depth
- * that anybody loses is smallest, then all together lose least. Exact on the grid: the smallest
+ * that anybody loses is smallest, then all together lose least, then the values are nearest to the
+ * bodies’ own. Exact on the grid: the smallest
  * loss by bisection over the losses that there are, each time with every choice of values tried.
  *
  * @param bodies each with what every value costs it, in any order

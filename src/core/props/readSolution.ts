@@ -6,7 +6,7 @@ interface Solution {
   readonly Columns: Readonly<Record<string, object>>;
 }
 
-/** How far a 0 or 1 of the solver may be off. */
+/** How far a whole number of the solver may be off. */
 const NEARLY = 1e-6;
 
 /**
@@ -21,7 +21,7 @@ export function readSolution({ Status, Columns }: Solution): ProgramSolution | n
     Object.entries(Columns).map(([name, column]) => [name, valueOf(column)] as const),
   );
   const isWhole = [...values.values()].every(
-    (value) => Math.min(Math.abs(value), Math.abs(value - 1)) < NEARLY,
+    (value) => Math.abs(value - Math.round(value)) < NEARLY,
   );
   return isWhole ? { values, isBest: Status === 'Optimal' } : null;
 }

@@ -201,9 +201,18 @@ export function findStrap(props: readonly PropItem[], lengthCm: number): StrapLe
  * @returns null when there is no strap
  */
 export function findLongestStrap(props: readonly PropItem[]): StrapLength | null {
+  return listStrapLengths(props).toSorted((a, b) => b.lengthCm - a.lengthCm)[0] ?? null;
+}
+
+/**
+ * Every length that one strap or two joined ones make.
+ *
+ * @param props what the studio has
+ * @returns single straps first
+ */
+export function listStrapLengths(props: readonly PropItem[]): readonly StrapLength[] {
   const straps = listStraps(props);
-  const lengths = [...straps.map(toLength), ...joinTwo(straps)];
-  return lengths.toSorted((a, b) => b.lengthCm - a.lengthCm)[0] ?? null;
+  return [...straps.map(toLength), ...joinTwo(straps)];
 }
 
 /** Every strap, as often as the cupboard has it; two of each are enough. */

@@ -20,8 +20,12 @@ import { findSettingKind } from './settingKinds.ts';
 export const nameStack = ({ props }: Stack): string =>
   props.map(({ name, heightCm }) => `${name} (${String(heightCm)} cm)`).join(' on ');
 
-/** `Strap (180 cm) and Strap (180 cm), joined`. */
-const nameStraps = ({ straps }: StrapLength): string => {
+/**
+ * `Strap (180 cm) and Strap (180 cm), joined`.
+ *
+ * @returns words for the teacher
+ */
+export const nameStraps = ({ straps }: StrapLength): string => {
   const names = straps.map(({ name, lengthCm }) => `${name} (${String(lengthCm)} cm)`);
   return names.length > 1 ? `${names.join(' and ')}, joined` : names.join('');
 };

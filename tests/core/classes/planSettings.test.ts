@@ -21,47 +21,61 @@ describe('stances for a class in warrior II', () => {
 
   it('put nobody beyond a limit, and say what each loses of their depth', () => {
     const [one] = found.groups;
-    expect(one!.places).toHaveLength(2 * people.length);
-    for (const { person, side, value, lost, lostDepth, own } of one!.places) {
+    const all = one!.places.flatMap((place) => place.sides.map((side) => ({ ...place, side })));
+    expect(all).toHaveLength(2 * people.length);
+    const worstOf = new Map<string, number>();
+    for (const { person, side, sides, value, lost, lostDepth, own } of all) {
       const record = people.find((each) => each.person.id === person)!;
       const planned = planPose(new PlanningContext(record), 'warrior-two', side, {}, 'auto');
       if (planned.kind !== 'planned') throw new Error(person);
-      expect(getValue(planned.setUp, 'stance-length')).toBe(own);
+      const alone = getValue(planned.setUp, 'stance-length')!;
+      if (sides.length === 1) expect(own).toBe(alone);
+      else expect(Math.abs(alone - own)).toBeLessThan(10);
       if (value === null) continue;
       const moved = planMoved(planned, { ...NOT_MOVED, stanceCm: value })!;
       expect(moved.gives).toBeNull();
       const depth = planned.setUp.depth!.value!;
       const share = Math.max(0, (depth - moved.setUp.depth!.value!) / depth);
-      expect(lost).toBeCloseTo(share, 9);
-      expect(lostDepth).toBeCloseTo(share * depth, 9);
+      if (sides.length === 1) expect(lostDepth).toBeCloseTo(share * depth, 9);
+      const key = `${person} ${sides.join(' ')}`;
+      worstOf.set(key, Math.max(worstOf.get(key) ?? 0, share));
       expect(lost).toBeLessThanOrEqual(one!.worst);
       for (const { askedDeg, hasDeg, joint, motion } of moved.setUp.joints) {
         if (askedDeg === null || hasDeg === null) continue;
         expect(askedDeg, `${joint} ${motion}`).toBeLessThanOrEqual(hasDeg + 0.1);
       }
     }
+    const served = one!.places.filter(({ value }) => value !== null);
+    expect(served.length).toBeGreaterThan(0);
+    for (const { person, sides, lost } of served) {
+      expect(worstOf.get(`${person} ${sides.join(' ')}`)).toBeCloseTo(lost, 9);
+    }
   });
 
   it('cost less with every group more, and four serve nearly all of so different bodies', () => {
-    const left = found.groups.map(
-      ({ places }) => places.filter(({ value }) => value === null).length,
-    );
+    const left = found.groups.map(({ places }) => places.filter((each) => each.isLeftOut).length);
     expect(left).toEqual(left.toSorted((a, b) => b - a));
     expect(left[3]).toBeLessThan(left[0]!);
-    expect(found.groups.map(({ values }) => values.length)).toEqual([1, 2, 3, 4]);
+    for (const [i, { values, places }] of found.groups.entries()) {
+      expect(values.length).toBeLessThanOrEqual(i + 1);
+      // What is said to the class is said to two people or more.
+      for (const value of values) {
+        const told = places.filter((each) => each.value === value).map(({ person }) => person);
+        expect(new Set(told).size).toBeGreaterThan(1);
+      }
+    }
   });
 
-  it('of one person are their own, where the depth is flat to two centimetres', () => {
-    const asked = {
+  it('of one person are their own', () => {
+    const alone = planSettings({
       pose: 'warrior-two',
       level: 'auto',
       setting: 'stance-length',
       rules: {},
-    } as const;
-    const alone = planSettings({ ...asked, people: [people[0]!] });
-    for (const { own, value, lost } of alone.groups[1]!.places) {
-      expect(Math.abs(value! - own)).toBeLessThanOrEqual(2);
-      expect(lost).toBeLessThan(0.02);
+      people: [people[0]!],
+    });
+    for (const { places } of alone.groups) {
+      expect(places.map(({ value, lost }) => [value, lost])).toEqual([[null, 0]]);
     }
   });
 });

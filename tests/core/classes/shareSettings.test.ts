@@ -19,6 +19,7 @@ const anyBodies: fc.Arbitrary<readonly LossOnGrid[]> = fc
   .map((rows) =>
     rows.map((row, i) => ({
       id: `p${String(i)}`,
+      own: 84 + (i % 3),
       losses: new Map(row.map(([value, lost]) => [value, lost / 100])),
     })),
   );
@@ -102,9 +103,19 @@ describe('settings for a class', () => {
       [85, 0],
       [86, 0.05],
     ]);
-    expect(shareSettings([{ id: 'a', losses }], 1)).toMatchObject({ values: [85], worst: 0 });
+    expect(shareSettings([{ id: 'a', own: 85.2, losses }], 1)).toMatchObject({
+      values: [85],
+      worst: 0,
+    });
     expect(shareSettings([], 3)).toEqual({ values: [], worst: 0, served: [], leftOut: [] });
-    const beyond = { id: 'b', losses: new Map([[90, MOST_LOST + 0.01]]) };
+    const beyond = { id: 'b', own: 90, losses: new Map([[90, MOST_LOST + 0.01]]) };
     expect(shareSettings([beyond], 4).leftOut).toEqual(['b']);
+  });
+
+  it('lie next to the bodies’ own where the loss is the same', () => {
+    const flat = new Map(Array.from({ length: 20 }, (_each, i) => [70 + i, 0]));
+    const bodies = [72.4, 80, 80.2].map((own, i) => ({ id: String(i), own, losses: flat }));
+    expect(shareSettings(bodies, 1).values).toEqual([78]);
+    expect(shareSettings(bodies, 2).values).toEqual([72, 80]);
   });
 });
