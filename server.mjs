@@ -22,7 +22,7 @@ const hashes = JSON.parse(
 const HEADERS = {
   'Content-Security-Policy': [
     "default-src 'none'",
-    `script-src 'self' ${hashes.scripts.join(' ')}`,
+    `script-src 'self' 'wasm-unsafe-eval' ${hashes.scripts.join(' ')}`,
     `style-src 'self' ${hashes.styles.join(' ')}`,
     "img-src 'self' data: blob:",
     "media-src 'self' blob:",

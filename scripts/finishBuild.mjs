@@ -29,7 +29,9 @@ const inSource = (path) => fileURLToPath(new URL(`../src/${path}`, import.meta.u
 export async function writeServiceWorker(client) {
   const { manifestEntries } = await getManifest({
     globDirectory: client,
-    globPatterns: ['**/*.{html,js,css,woff2,svg,json,webmanifest}'],
+    globPatterns: ['**/*.{html,js,css,woff2,svg,json,webmanifest,wasm}'],
+    // The solver of mixed-integer programs alone is larger than the usual limit.
+    maximumFileSizeToCacheInBytes: 8_000_000,
     globIgnores: ['service-worker.js'],
     // What carries its own hash needs no other.
     dontCacheBustURLsMatching: /^_astro\//,

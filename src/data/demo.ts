@@ -1,3 +1,4 @@
+import type { YogaClass } from '../core/classes/yogaClass.ts';
 import { readPersonFile } from '../core/formats/personFile.ts';
 import { db } from './database.ts';
 import { importFile } from './merging.ts';
@@ -9,8 +10,8 @@ async function fetchText(path: string): Promise<string> {
 }
 
 /**
- * Takes in the made-up people that ship with the app, from files in its own format,
- * and only into an empty database.
+ * Takes in the made-up people that ship with the app, from files in its own format, and their
+ * class, and only into an empty database.
  *
  * @returns how many came in
  */
@@ -23,6 +24,7 @@ export async function loadDemoIfEmpty(): Promise<number> {
     if (!read.ok) throw new Error(`A demo file is broken: ${read.problems[0]?.message ?? ''}`);
     await importFile(read.value.file);
   }
+  await db.classes.bulkPut(JSON.parse(await fetchText('/demo/classes.json')) as YogaClass[]);
   // Nobody was here before: there is nothing to take back.
   await db.undo.clear();
   return texts.length;

@@ -1,7 +1,6 @@
 import type { PlannedPair } from '../core/sessions/toPlannedHold.ts';
 import { findNextTime, mergeSessions, readSession } from '../core/sessions/readSession.ts';
 import type { NewEntry, Position, Session, SessionEntry } from '../core/sessions/session.ts';
-import type { LedFlow } from '../core/sessions/ledFlow.ts';
 import type { Today } from '../core/sessions/today.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import { db } from './database.ts';
@@ -46,14 +45,14 @@ async function forgetFrozen(personId: string): Promise<void> {
  * Stores a session that was just planned, with its set-ups.
  *
  * @param heldAt when it was held, to be written down afterwards; null = now
- * @param flow what leads through the holds; null = one hold follows the other
+ * @param leads the flow that leads through the holds, or the class that it is part of
  */
 export async function startSession(
   personId: string,
   holds: readonly PlannedPair[],
   today: Today | null,
   heldAt: string | null,
-  flow: LedFlow | null = null,
+  leads: Pick<Session, 'flow' | 'class'> = {},
 ): Promise<string> {
   const id = crypto.randomUUID();
   const at = heldAt ?? now();
@@ -66,7 +65,7 @@ export async function startSession(
     entries: [{ id: crypto.randomUUID(), at, kind: 'begin' }],
     position: null,
     heldAt,
-    ...(flow === null ? {} : { flow }),
+    ...leads,
   };
   await db.transaction('rw', db.sessions, db.frozenSetUps, async () => {
     await forgetFrozen(personId);

@@ -33,7 +33,26 @@ import type { PlanningContext } from '../core/planning/planningContext.ts';
 import type { Side } from '../core/measures/protocol.ts';
 import type { AsFound, HouseRules } from '../core/rules/houseRules.ts';
 import type { RevisedRecord } from '../core/person/person.ts';
+import { keepShares, type KeptShares } from '../core/classes/cupboard/keepShares.ts';
+import { listNeeds, type Needy } from '../core/classes/cupboard/needs.ts';
+import {
+  Deadline,
+  shareCupboard,
+  type SharedCupboard,
+} from '../core/classes/cupboard/shareCupboard.ts';
+import { findShopping, type ShoppingList } from '../core/classes/cupboard/shopping.ts';
+import type { Grid } from '../core/classes/lossOnGrid.ts';
+import {
+  listOwnPlaces,
+  planOwn,
+  type InstructionAsked,
+  type OwnPlace,
+} from '../core/classes/ownPlaces.ts';
+import { planMember, type Member, type MemberPose, type Told } from '../core/classes/planMember.ts';
+import { groupPlaces, type ClassGroups } from '../core/classes/planSettings.ts';
+import type { PropItem } from '../core/props/propList.ts';
 import { LatestContext } from './latestContext.ts';
+import { solveWithin } from './solveProgram.ts';
 
 const latest = new LatestContext();
 
@@ -147,7 +166,74 @@ function shortenLedFlow(
   return { ok: true, value: shortenFlow(planner, flow, at, secondsLeft) };
 }
 
+const toMember = (record: RevisedRecord, sessions: readonly Session[]): Member => ({
+  record,
+  sessions,
+});
+
+const planClassMember = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  pose: string,
+  told: Told | null,
+  now: string,
+): Result<MemberPose> => ({
+  ok: true,
+  value: planMember(toMember(record, sessions), pose, told, now),
+});
+
+/** What someone sets by themselves on each side, cm or degrees: what a class's grid is made of. */
+function findOwnNumbers(record: RevisedRecord, asked: InstructionAsked): Result<readonly number[]> {
+  const { sides } = planOwn(latest.of(record), asked);
+  return { ok: true, value: sides.map(({ own }) => own) };
+}
+
+function findOwnPlaces(
+  record: RevisedRecord,
+  asked: InstructionAsked,
+  grid: Grid,
+): Result<readonly OwnPlace[]> {
+  const planned = planOwn(latest.of(record), asked);
+  return { ok: true, value: listOwnPlaces(record.person.id, planned, asked.setting, grid) };
+}
+
+const groupClass = (own: readonly OwnPlace[]): Result<readonly ClassGroups[]> => ({
+  ok: true,
+  value: groupPlaces(own),
+});
+
+/** How long a cupboard is shared at most, and a shopping list written after it, s. */
+const SHARING_SECONDS = 2;
+const SHOPPING_SECONDS = 4;
+
+/** The cupboard of a class, shared; `kept` = what is out already stays with those who have it. */
+async function shareClassCupboard(
+  planned: readonly Needy[],
+  poses: readonly string[],
+  props: readonly PropItem[],
+  kept: KeptShares,
+): Promise<Result<SharedCupboard>> {
+  const needs = keepShares(listNeeds(planned, poses, props), kept);
+  const deadline = new Deadline(SHARING_SECONDS, () => performance.now());
+  return { ok: true, value: await shareCupboard(needs, props, solveWithin, deadline) };
+}
+
+async function listShopping(
+  planned: readonly Needy[],
+  poses: readonly string[],
+  props: readonly PropItem[],
+): Promise<Result<ShoppingList>> {
+  const deadline = new Deadline(SHOPPING_SECONDS, () => performance.now());
+  return { ok: true, value: await findShopping(planned, poses, props, solveWithin, deadline) };
+}
+
 const api = {
+  planClassMember,
+  findOwnNumbers,
+  findOwnPlaces,
+  groupClass,
+  shareClassCupboard,
+  listShopping,
   planSetUp: withContext(planSetUp),
   planInFull: withContext(planInFull),
   planWithErrorBars: withContext(planWithErrorBars),

@@ -31,6 +31,16 @@ export const toHeld = (setting: ClassSetting, value: number): AsFound => ({
   [HELD[setting]]: value,
 });
 
+/**
+ * What is held by hand of a setting.
+ *
+ * @param moved what is held
+ * @param setting which
+ * @returns cm or degrees; null = free
+ */
+export const readHeld = (moved: AsFound, setting: ClassSetting): number | null =>
+  moved[HELD[setting]];
+
 /** Whole centimetres or degrees, both ends included. */
 export interface Grid {
   readonly from: number;

@@ -1,11 +1,20 @@
 import type { Side } from '../measures/protocol.ts';
 import type { PersonRecord } from '../person/person.ts';
 import { PlanningContext } from '../planning/planningContext.ts';
+import { hasSides } from '../poses/hasSides.ts';
 import { FITTING_LEVEL } from '../poses/level.ts';
 import { withHeldPoses } from '../sessions/heldPoses.ts';
-import { planSession, type LeftOut } from '../sessions/planSession.ts';
+import { findPause } from '../sessions/pause.ts';
+import {
+  findBreaths,
+  isUnmeasured,
+  sayInstead,
+  sayProblems,
+  type LeftOut,
+} from '../sessions/planSession.ts';
+import { planSide, type PlannedSide } from '../sessions/planSide.ts';
 import type { Session } from '../sessions/session.ts';
-import { adaptToday } from '../sessions/today.ts';
+import { findHarderSide } from '../sessions/sides.ts';
 import { toPlannedHold, type PlannedPair } from '../sessions/toPlannedHold.ts';
 import { planPose } from '../setup/planSetUp.ts';
 import { planMoved } from '../whatIf/planMoved.ts';
@@ -35,30 +44,36 @@ export interface Told {
   readonly values: Partial<Readonly<Record<Side, number>>>;
 }
 
-/** The hold with what the class is told; the hold itself where that cannot be held. */
+/** Why a hold has the number that it has. */
+export const AS_TOLD = 'as the whole class is told';
+
+/**
+ * Nothing is asked about today in a class: set-ups are those of everybody’s own page, and what was
+ * decided after their last session.
+ */
+const ORDINARY_DAY = { rules: {}, holdsBack: false, why: [], changes: [] } as const;
+
+/** A set-up with what the class is told; as it is by itself where that cannot be held. */
 function withTold(
-  { record, sessions }: Member,
-  pair: PlannedPair,
+  context: PlanningContext,
+  pose: string,
+  side: Side,
+  found: PlannedSide,
   { setting, values }: Told,
-  now: string,
-): PlannedPair {
-  const { plan } = pair;
-  const value = values[plan.side];
-  if (value === undefined) return pair;
-  const adapted = adaptToday(withHeldPoses(record, sessions), null);
-  const context = new PlanningContext(adapted.record);
-  const planned = planPose(context, plan.pose, plan.side, adapted.rules, FITTING_LEVEL);
-  if (planned.kind !== 'planned') return pair;
+): PlannedSide {
+  const value = values[side];
+  if (value === undefined) return found;
+  const planned = planPose(context, pose, side, {}, FITTING_LEVEL);
+  if (planned.kind !== 'planned') return found;
   const moved = toHeld(setting, value);
   const answer = planMoved(planned, moved);
-  if (answer === null || answer.gives !== null || answer.setUp.status === 'failed') return pair;
-  const found = { setUp: answer.setUp, moved, why: ['as the whole class is told'] };
-  return toPlannedHold(plan, found, adapted, now);
+  if (answer === null || answer.gives !== null || answer.setUp.status === 'failed') return found;
+  return { setUp: answer.setUp, moved, why: [AS_TOLD] };
 }
 
 /**
- * One pose for one member of a class, both sides: as a session of their own would plan it, at the
- * version that fits them, with what the class is told.
+ * One pose for one member of a class, both sides, at the version that fits them: the set-up of their
+ * own page, or what was decided after their last session, or what the class is told.
  *
  * @param member the person or guest
  * @param pose id
@@ -67,21 +82,40 @@ function withTold(
  * @returns holds, or why the pose is left out
  */
 export function planMember(
-  member: Member,
+  { record, sessions }: Member,
   pose: string,
   told: Told | null,
   now: string,
 ): MemberPose {
-  const { record, sessions } = member;
-  const poses = [{ pose, level: FITTING_LEVEL }];
-  const asked = { poses, order: 'equal', breaths: null, rounds: 1 } as const;
-  const planned = planSession(record, sessions, null, asked, now);
-  const id = record.person.id;
-  if (!planned.ok) return { member: id, pose, pairs: [], leftOut: null, harder: null };
-  const { holds, leftOut, harder } = planned.value;
-  const pairs = holds
-    .map((pair) => (told === null ? pair : withTold(member, pair, told, now)))
-    .map(({ plan, setUp }) => ({ plan: { ...plan, id: `${pose} ${plan.side}` }, setUp }))
-    .toSorted((a, b) => (a.plan.side === b.plan.side ? 0 : a.plan.side === 'right' ? -1 : 1));
-  return { member: id, pose, pairs, leftOut: leftOut[0] ?? null, harder: harder[0]?.side ?? null };
+  const own = withHeldPoses(record, sessions);
+  const context = new PlanningContext(own);
+  const adapted = { ...ORDINARY_DAY, record: own };
+  const leave = (
+    why: readonly string[],
+    { isPaused = false, isUnmeasured = false }: Partial<LeftOut> = {},
+  ): MemberPose => ({
+    member: record.person.id,
+    pose,
+    pairs: [],
+    leftOut: { pose, why, instead: sayInstead(pose), isPaused, isUnmeasured },
+    harder: null,
+  });
+  const paused = findPause(sessions, pose);
+  if (paused.length > 0) return leave(paused, { isPaused: true });
+  const plan = (side: Side) => planSide(context, adapted, sessions, pose, FITTING_LEVEL, side);
+  const [right, left] = [plan('right'), plan('left')];
+  if (!right.ok || !left.ok) {
+    const problems = [right, left].flatMap((each) => (each.ok ? [] : each.problems));
+    return leave(sayProblems(problems), { isUnmeasured: problems.every(isUnmeasured) });
+  }
+  const found = { right: right.value, left: left.value };
+  const setUps = { right: found.right.setUp, left: found.left.setUp };
+  const harder = findHarderSide(setUps, context.set, sessions);
+  const sides = hasSides(pose) ? (['right', 'left'] as const) : (['right'] as const);
+  const pairs = sides.map((side): PlannedPair => {
+    const set = told === null ? found[side] : withTold(context, pose, side, found[side], told);
+    const asked = { id: `${pose} ${side}`, pose, side, breaths: findBreaths(pose), rounds: 1 };
+    return toPlannedHold(asked, set, ORDINARY_DAY, now);
+  });
+  return { member: record.person.id, pose, pairs, leftOut: null, harder: harder?.side ?? null };
 }

@@ -1,6 +1,7 @@
 import type { Side } from '../measures/protocol.ts';
 import type { PropItem } from '../props/propList.ts';
 import type { Appointment } from '../sessions/appointment.ts';
+import type { KeptShares } from './cupboard/keepShares.ts';
 import type { Guest } from './guest.ts';
 import type { ClassSetting } from './lossOnGrid.ts';
 
@@ -40,6 +41,8 @@ export interface ClassRun {
   readonly present: readonly string[];
   /** Of those who are or were here: the session in their own record, by member. */
   readonly sessions: Readonly<Record<string, string>>;
+  /** What was handed out of the cupboard: nobody has to give it back for a latecomer. */
+  readonly kept: KeptShares;
 }
 
 /** A meeting that has ended. */

@@ -25,13 +25,18 @@ const toTime = (local: string, addMinutes = 0): ICAL.Time => {
   return time;
 };
 
+/** What stands in a calendar: an appointment, perhaps under words of its own. */
+export interface CalendarEntry extends Appointment {
+  readonly summary?: string;
+}
+
 function toEvent(
-  appointment: Appointment,
+  entry: CalendarEntry,
   zone: string | null,
-  summary: string,
+  usual: string,
   now: string,
 ): ICAL.Component {
-  const { id, start, minutes, weeks, note } = appointment;
+  const { id, start, minutes, weeks, note, summary = usual } = entry;
   const event = new ICAL.Component('vevent');
   event.addPropertyWithValue('uid', `${id}@stillwater`);
   event.addPropertyWithValue('dtstamp', ICAL.Time.fromJSDate(new Date(now), true));
@@ -56,12 +61,12 @@ function toEvent(
  * leaves the time floating, which calendars read as local.
  *
  * @param appointments to be written
- * @param summary what stands in the calendar
+ * @param summary what stands in the calendar for those without words of their own
  * @param now ISO date; the core has no clock
  * @returns the text of the file
  */
 export function writeCalendar(
-  appointments: readonly Appointment[],
+  appointments: readonly CalendarEntry[],
   summary: string,
   now: string,
 ): string {

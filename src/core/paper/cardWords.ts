@@ -9,6 +9,9 @@ import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import type { BothSides } from './matDiagram.ts';
 
+/** Height of a label in a drawing that a card makes smaller, mm at 1:10. */
+export const CARD_LABEL = 8;
+
 /**
  * What goes onto a card. Of the person only the name: neither notes nor answers about
  * health are ever printed on what a student takes home.

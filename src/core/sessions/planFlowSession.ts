@@ -65,6 +65,7 @@ const leaveOut = (step: FlowStep, why: readonly string[], isPaused = false): Lef
   why,
   instead: step.kind === 'pose' ? sayInstead(step.pose) : '',
   isPaused,
+  isUnmeasured: false,
 });
 
 /** One line for each pose, whatever the number of its steps. */

@@ -30,6 +30,8 @@ export interface LeftOut {
   readonly instead: string;
   /** It is paused, and may be held again once it is cleared. */
   readonly isPaused: boolean;
+  /** Nothing speaks against it: it rests on what is not measured yet. */
+  readonly isUnmeasured: boolean;
 }
 
 export interface SessionPlan {
@@ -58,7 +60,25 @@ export function sayProblems(problems: readonly Problem[]): readonly string[] {
   ];
 }
 
-const findGuidance = (pose: string) => (findPose(pose) ?? findLyingPose(pose))?.guidance ?? null;
+/**
+ * Whether a problem is only that something is not measured yet.
+ *
+ * @returns false for what speaks against a pose
+ */
+export const isUnmeasured = ({ code }: Problem): boolean =>
+  code === 'missing-measure' || code === 'stature-needed';
+
+/** Of a pose that says nothing of it. Common practice, no source. */
+const USUAL_BREATHS = 5;
+
+/**
+ * How long a pose is held, as it says itself.
+ *
+ * @param pose its id
+ * @returns breaths
+ */
+export const findBreaths = (pose: string): number =>
+  (findPose(pose) ?? findLyingPose(pose))?.guidance.breaths ?? USUAL_BREATHS;
 
 /**
  * What may be done in place of a pose.
@@ -96,8 +116,8 @@ export function planSession(
   const found = new Map<string, Readonly<Record<Side, PlannedSide>>>();
   const harder: { pose: string; side: Side; why: string }[] = [];
   for (const { pose, level } of asked.poses) {
-    const leave = (why: readonly string[], isPaused: boolean): void => {
-      leftOut.push({ pose, why, instead: sayInstead(pose), isPaused });
+    const leave = (why: readonly string[], isPaused: boolean, isUnmeasured = false): void => {
+      leftOut.push({ pose, why, instead: sayInstead(pose), isPaused, isUnmeasured });
     };
     const paused = findPause(sessions, pose);
     if (paused.length > 0) {
@@ -108,7 +128,7 @@ export function planSession(
     const right = planSide(context, adapted, sessions, pose, level, 'right');
     if (!left.ok || !right.ok) {
       const problems = [...(left.ok ? [] : left.problems), ...(right.ok ? [] : right.problems)];
-      leave(sayProblems(problems), false);
+      leave(sayProblems(problems), false, problems.every(isUnmeasured));
       continue;
     }
     const both = { left: left.value, right: right.value };
@@ -125,7 +145,7 @@ export function planSession(
     harder: harder.find((each) => each.pose === id)?.side ?? null,
   }));
   const holds = orderSides(poses, asked.order, asked.rounds).map((turn, i): PlannedPair => {
-    const breaths = asked.breaths ?? findGuidance(turn.pose)?.breaths ?? 5;
+    const breaths = asked.breaths ?? findBreaths(turn.pose);
     const hold = { ...turn, id: String(i + 1), breaths };
     return toPlannedHold(hold, found.get(turn.pose)![turn.side], adapted, now);
   });

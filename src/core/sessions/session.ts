@@ -141,6 +141,13 @@ export interface Position {
   readonly breath: number;
 }
 
+/** A class that a session was part of, and which of its meetings. */
+export interface SessionClass {
+  readonly id: string;
+  readonly name: string;
+  readonly meeting: string;
+}
+
 /** A session of one person: what was planned, where it stands, and everything noted. */
 export interface Session {
   readonly id: string;
@@ -151,6 +158,8 @@ export interface Session {
   readonly holds: readonly PlannedHold[];
   /** What leads through the holds; left out = one hold follows the other. */
   readonly flow?: LedFlow;
+  /** The class that it was part of; left out = a session of one person. */
+  readonly class?: SessionClass;
   readonly entries: readonly SessionEntry[];
   readonly position: Position | null;
   /** When it was held, for a session that is written down afterwards; null = as it runs. */

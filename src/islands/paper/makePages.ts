@@ -4,6 +4,7 @@ import { drawLying } from '../../core/drawing/lying/drawLying.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { drawFootOutline } from '../../core/paper/footOutline.ts';
 import { drawFootTemplate } from '../../core/paper/footTemplate.ts';
+import { CARD_LABEL } from '../../core/paper/cardWords.ts';
 import { drawCard } from '../../core/paper/matCard.ts';
 import { layCards } from '../../core/paper/layCards.ts';
 import { drawMatStrip } from '../../core/paper/matStrip.ts';
@@ -25,9 +26,6 @@ export const KINDS = {
   template: 'whole stance in true size, many pages',
 } as const;
 export type Kind = keyof typeof KINDS;
-
-/** Height of a label in a drawing that a card makes smaller, mm at 1:10. */
-const CARD_LABEL = 8;
 
 /** What is to be printed. */
 export interface PaperRequest {

@@ -166,6 +166,9 @@ function SessionList({ personId, sessions }: { personId: string; sessions: reado
               >
                 {date}
               </a>{' '}
+              {session.class !== undefined && (
+                <span className="text-faint">{say.inClass(session.class.name)} </span>
+              )}
               <WordButton
                 className="text-faint"
                 aria-label={say.removeSession(date)}

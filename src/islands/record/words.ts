@@ -17,6 +17,7 @@ export const appointments = {
 } as const;
 
 export const recordView = {
+  inClass: (name: string) => `in the class “${name}”`,
   record: (person: string) => `Record of ${person}`,
   health: 'Health: ',
   clearedBy: (clearedBy: string) => ` (cleared by ${clearedBy})`,

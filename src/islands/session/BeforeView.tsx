@@ -125,7 +125,8 @@ export function BeforeView({ record, sessions, flows, flowId, onFlow, onOpen }: 
     write(async () => {
       try {
         const { holds, flow: led } = plan;
-        onOpen(await startSession(record.person.id, holds, told, heldAt, led));
+        const leads = led === null ? {} : { flow: led };
+        onOpen(await startSession(record.person.id, holds, told, heldAt, leads));
       } finally {
         setIsBeginning(false);
       }

@@ -1,10 +1,9 @@
-import { useState } from 'react';
 import type { Studio } from '../../core/studio/studio.ts';
-import { Field } from '../shared/ui/Field.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { showToast } from '../shared/ui/toasts.ts';
 import { useWrite } from '../shared/useWrite.tsx';
 import { changeStudio } from '../../data/studio.ts';
+import { NumberField } from './NumberField.tsx';
 import { habits as say } from './words.ts';
 
 const USUAL_SIDE_M = 6;
@@ -66,37 +65,5 @@ export function HabitsPanel({ studio }: { studio: Studio }) {
         }}
       />
     </>
-  );
-}
-
-interface NumberFieldProps {
-  label: string;
-  value: number | null;
-  range: readonly [least: number, most: number];
-  onChange: (value: number) => void;
-}
-
-/** A number that is saved when its field is left; one out of range says why and is not. */
-function NumberField({ label, value, range: [least, most], onChange }: NumberFieldProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const number = Number((typed ?? '').replace(',', '.'));
-  const isWrong = typed !== null && (typed.trim() === '' || !(number >= least && number <= most));
-  return (
-    <Field label={label}>
-      <input
-        inputMode="decimal"
-        value={typed ?? value ?? ''}
-        aria-invalid={isWrong}
-        onChange={(event) => {
-          setTyped(event.target.value);
-        }}
-        onBlur={() => {
-          if (typed === null || isWrong) return;
-          setTyped(null);
-          if (number !== value) onChange(number);
-        }}
-      />
-      {isWrong && <span role="alert">{say.notANumber(least, most)}</span>}
-    </Field>
   );
 }

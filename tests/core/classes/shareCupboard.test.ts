@@ -4,7 +4,7 @@ import {
   countPieces,
   listNeeds,
   listNeedsOf,
-  slotOf,
+  toNeedy,
   type Choice,
   type ClassNeed,
 } from '../../../src/core/classes/cupboard/needs.ts';
@@ -30,11 +30,11 @@ const chairs = (count: number): PropItem => ({ ...USUAL_PROPS[1]!, count });
 
 /** What is fetched from one slot to the next, over a whole way of sharing. */
 function countFetched(needs: readonly ClassNeed[], chosen: readonly Choice[]): number {
-  const slots = [...new Set(needs.map(slotOf))];
+  const slots = [...new Set(needs.map(({ pose }) => pose))];
   const takes = (member: string, slot: string): Map<string, number> => {
     const all = new Map<string, number>();
     needs.forEach((need, i) => {
-      if (need.member !== member || slotOf(need) !== slot) return;
+      if (need.member !== member || need.pose !== slot) return;
       for (const [id, count] of chosen[i]!.takes) all.set(id, (all.get(id) ?? 0) + count);
     });
     return all;
@@ -72,7 +72,7 @@ function tryAll(needs: readonly ClassNeed[], props: readonly PropItem[]): readon
     }
     for (const choice of need.choices) {
       const keys = [...choice.takes].map(
-        ([id, count]) => [`${slotOf(need)} ${id}`, id, count] as const,
+        ([id, count]) => [`${need.pose} ${id}`, id, count] as const,
       );
       const fits = keys.every(
         ([key, id, count]) =>
@@ -104,11 +104,11 @@ function makeNeed(random: () => number, member: string, pose: string): ClassNeed
     const takes = new Map<string, number>();
     for (const id of ids) if (random() < 0.4) takes.set(id, 1 + Math.floor(random() * 2));
     const shortfall = Math.floor(random() * 5) * 100;
-    return { name: 'pile', heightCm: 10, takes, isServing: shortfall < 300, shortfall };
+    return { piles: [], takes, isServing: true, shortfall };
   });
-  const nothing = { name: null, heightCm: 0, takes: new Map(), isServing: false, shortfall: 600 };
+  const nothing: Choice = { piles: [], takes: new Map(), isServing: false, shortfall: 600 };
   const choices = [...some.toSorted((a, b) => a.shortfall - b.shortfall), nothing];
-  return { member, pose, side: 'right', setting: 'hand-height', neededCm: 20, choices };
+  return { member, pose, setting: 'hand-height', sides: [], choices };
 }
 
 describe('one cupboard shared by a class', () => {
@@ -137,24 +137,27 @@ describe('one cupboard shared by a class', () => {
     recordOf(measures, { id: `p${String(i)}` }),
   );
   const poses = ['triangle', 'pyramid'];
-  const planned: readonly MemberPose[] = people.flatMap((record) =>
+  const memberPoses: readonly MemberPose[] = people.flatMap((record) =>
     poses.map((pose) => planMember({ record, sessions: [] }, pose, null, NOW)),
   );
+  const planned = memberPoses.map(toNeedy);
 
   it('gives a class of one what their own page gives, where the class is one pose', async () => {
-    for (const { member, pairs } of planned) {
-      for (const { setUp } of pairs) {
-        const needs = listNeedsOf(member, setUp, USUAL_PROPS);
-        const { shares } = await share(needs, USUAL_PROPS);
-        const hand = shares.find(({ need }) => need.setting === 'hand-height');
-        const { stack, neededCm, shortCm } = setUp.handProp!;
-        expect(hand?.choice.heightCm).toBeCloseTo(stack?.heightCm ?? neededCm - shortCm, 6);
-        expect(hand?.choice.isServing).toBe(stack !== null);
-        for (const { need, choice } of shares) {
-          if (need.setting === 'hand-height') continue;
-          const own = setUp.supportProps.find(({ setting }) => setting === need.setting);
-          expect(choice.name).toBe(own?.name);
-        }
+    for (const each of memberPoses) {
+      const { shares } = await share(listNeedsOf(toNeedy(each), USUAL_PROPS), USUAL_PROPS);
+      expect(shares.length).toBeGreaterThan(0);
+      for (const { need, choice } of shares) {
+        const own = each.pairs.map(({ setUp }) =>
+          need.setting === 'hand-height'
+            ? (setUp.handProp!.stack?.heightCm ?? null)
+            : (setUp.supportProps.find(({ setting }) => setting === need.setting)?.name ?? null),
+        );
+        expect(choice.isServing).toBe(!own.includes(null));
+        if (!choice.isServing) continue;
+        const given = choice.piles.map(({ name, heightCm }) =>
+          need.setting === 'hand-height' ? heightCm : name,
+        );
+        expect(given).toEqual(own);
       }
     }
   });
@@ -185,7 +188,7 @@ describe('one cupboard shared by a class', () => {
     const none = await share(listNeeds(planned, poses, []), []);
     expect(none.shares.length).toBeGreaterThan(0);
     for (const { choice } of none.shares)
-      expect([choice.name, choice.isServing]).toEqual([null, false]);
+      expect([choice.takes.size, choice.isServing]).toEqual([0, false]);
     const list = await findShopping(planned, poses, [], solveWithin, noHurry());
     expect(list.items.length).toBeGreaterThan(0);
     const bought = list.items.map(({ name, count }): PropItem => ({
@@ -208,7 +211,7 @@ describe('one cupboard shared by a class', () => {
       ({ setting }) => setting === 'hand-height',
     );
     const { shares } = await share(needs, soft);
-    expect(shares.every(({ choice }) => choice.name === null)).toBe(true);
+    expect(shares.every(({ choice }) => !choice.isServing)).toBe(true);
   });
 
   it('takes nothing where the time is up before it began, and says how far off that may be', async () => {

@@ -1,6 +1,6 @@
 import type { PropItem } from '../../props/propList.ts';
 import type { ProgramSolution } from '../../props/shareProps.ts';
-import { countPieces, slotOf, type Choice, type ClassNeed } from './needs.ts';
+import { countPieces, type Choice, type ClassNeed } from './needs.ts';
 
 /**
  * Solves a mixed-integer program given as CPLEX LP text within some seconds; injected, because the
@@ -52,11 +52,11 @@ class Program {
       this.binaries.push(...names);
       this.rules.push(` one${String(i)}: ${names.join(' + ')} = 1`);
     }
-    const slots = [...new Set(indexes.map((i) => slotOf(needs[i]!)))];
-    for (const [s, slot] of slots.entries()) {
-      const inSlot = indexes.filter((i) => slotOf(needs[i]!) === slot);
+    const poses = [...new Set(indexes.map((i) => needs[i]!.pose))];
+    for (const [s, pose] of poses.entries()) {
+      const inPose = indexes.filter((i) => needs[i]!.pose === pose);
       for (const [p, { id, count }] of props.entries()) {
-        const terms = inSlot.flatMap((i) => this.listTerms(i, ({ takes }) => takes.get(id) ?? 0));
+        const terms = inPose.flatMap((i) => this.listTerms(i, ({ takes }) => takes.get(id) ?? 0));
         if (terms.length === 0) continue;
         this.rules.push(` has${String(s)}_${String(p)}: ${terms.join(' + ')} <= ${String(count)}`);
       }
@@ -120,18 +120,18 @@ export class Deadline {
   }
 }
 
-/** Each slot of a class shared by itself. */
-export interface SharedSlots {
+/** Each pose of a class shared by itself. */
+export interface SharedPoses {
   /** The choice of each need, by their places in the lists. */
   readonly chosen: ReadonlyMap<number, number>;
-  /** Shortfall of each slot, hundredths of a degree. */
+  /** Shortfall of each pose, hundredths of a degree. */
   readonly leasts: ReadonlyMap<string, number>;
   /** The best way is at most this much better, hundredths of a degree. */
   readonly gap: number;
 }
 
 /**
- * Least shortfall, slot by slot: nobody’s shortfall in one pose depends on another pose.
+ * Least shortfall, pose by pose: nobody’s shortfall in one pose depends on another pose.
  *
  * @param needs see needs.ts
  * @param props what the class has
@@ -139,17 +139,17 @@ export interface SharedSlots {
  * @param deadline after it everyone goes without
  * @returns choices, without regard to what has to be fetched
  */
-export async function shareSlots(
+export async function sharePoses(
   needs: readonly ClassNeed[],
   props: readonly PropItem[],
   solve: SolveWithin,
   deadline: Deadline,
-): Promise<SharedSlots> {
+): Promise<SharedPoses> {
   const chosen = new Map<number, number>();
   const leasts = new Map<string, number>();
   let gap = 0;
-  for (const slot of new Set(needs.map(slotOf))) {
-    const indexes = needs.flatMap((need, i) => (slotOf(need) === slot ? [i] : []));
+  for (const pose of new Set(needs.map(({ pose }) => pose))) {
+    const indexes = needs.flatMap((need, i) => (need.pose === pose ? [i] : []));
     const program = new Program(needs, props, indexes);
     const cost = indexes.flatMap((i) => program.listTerms(i, ({ shortfall }) => shortfall));
     const solved = await solve(program.write(cost), deadline.seconds);
@@ -162,39 +162,39 @@ export async function shareSlots(
     const total = [...own].reduce((sum, [i, c]) => sum + of(i, c), 0);
     const best = indexes.reduce((sum, i) => sum + of(i, 0), 0);
     if (solved?.isBest !== true) gap += total - best;
-    leasts.set(slot, total);
+    leasts.set(pose, total);
     for (const [i, c] of own) chosen.set(i, c);
   }
   return { chosen, leasts, gap };
 }
 
-/** What keeps each slot’s shortfall as it was found. */
+/** What keeps each pose’s shortfall as it was found. */
 const keepShortfalls = (
   program: Program,
   needs: readonly ClassNeed[],
   leasts: ReadonlyMap<string, number>,
 ): readonly string[] =>
-  [...leasts].flatMap(([slot, least], s) => {
+  [...leasts].flatMap(([pose, least], s) => {
     const terms = needs.flatMap((need, i) =>
-      slotOf(need) === slot ? program.listTerms(i, ({ shortfall }) => shortfall) : [],
+      need.pose === pose ? program.listTerms(i, ({ shortfall }) => shortfall) : [],
     );
     return terms.length === 0
       ? []
       : [` short${String(s)}: ${terms.join(' + ')} <= ${String(least)}`];
   });
 
-/** How many pieces each member has to fetch for each slot: those that they did not have in the one before. */
+/** How many pieces each member has to fetch for each pose: those that they did not have in the one before. */
 function writeFetches(
   program: Program,
   needs: readonly ClassNeed[],
 ): { readonly rules: readonly string[]; readonly names: readonly string[] } {
-  const slots = [...new Set(needs.map(slotOf))];
+  const poses = [...new Set(needs.map(({ pose }) => pose))];
   const rules: string[] = [];
   const names: string[] = [];
   const members = [...new Set(needs.map(({ member }) => member))];
   for (const [m, member] of members.entries()) {
-    const inSlot = slots.map((slot) =>
-      needs.flatMap((need, i) => (need.member === member && slotOf(need) === slot ? [i] : [])),
+    const inPose = poses.map((pose) =>
+      needs.flatMap((need, i) => (need.member === member && need.pose === pose ? [i] : [])),
     );
     const ids = new Set(
       needs.flatMap((need) =>
@@ -203,8 +203,8 @@ function writeFetches(
     );
     for (const [p, id] of [...ids].entries()) {
       const terms = (s: number): readonly string[] =>
-        (inSlot[s] ?? []).flatMap((i) => program.listTerms(i, ({ takes }) => takes.get(id) ?? 0));
-      for (const s of slots.keys()) {
+        (inPose[s] ?? []).flatMap((i) => program.listTerms(i, ({ takes }) => takes.get(id) ?? 0));
+      for (const s of poses.keys()) {
         const [now, before] = [terms(s), terms(s - 1)];
         if (now.length === 0) continue;
         const name = `f${String(m)}_${String(p)}_${String(s)}`;
@@ -219,7 +219,7 @@ function writeFetches(
 
 /**
  * Shares one cupboard over all poses of a class: least shortfall first, then the fewest pieces to
- * fetch from one slot to the next, then the fewest pieces; of equals always the same one. The same
+ * fetch from one pose to the next, then the fewest pieces; of equals always the same one. The same
  * class is shared the same way in whatever order its people stand.
  *
  * @param needs see needs.ts
@@ -234,12 +234,12 @@ export async function shareCupboard(
   solve: SolveWithin,
   deadline: Deadline,
 ): Promise<SharedCupboard> {
-  const slots = await shareSlots(needs, props, solve, deadline);
-  let { chosen } = slots;
+  const poses = await sharePoses(needs, props, solve, deadline);
+  let { chosen } = poses;
   let isFewest = needs.length === 0;
   const all = needs.map((_each, i) => i);
   const program = new Program(needs, props, all);
-  const kept = keepShortfalls(program, needs, slots.leasts);
+  const kept = keepShortfalls(program, needs, poses.leasts);
   const { rules, names } = writeFetches(program, needs);
   if (names.length > 0 && deadline.seconds > 0) {
     const fewest = await solve(program.write(names, [...kept, ...rules], names), deadline.seconds);
@@ -271,7 +271,7 @@ export async function shareCupboard(
   return {
     shares,
     shortfallDeg: shortfall / HUNDREDTHS,
-    gapDeg: slots.gap / HUNDREDTHS,
+    gapDeg: poses.gap / HUNDREDTHS,
     isFewest: isFewest || names.length === 0,
   };
 }

@@ -1,7 +1,6 @@
 import { USUAL_PROPS, type PropItem } from '../../props/propList.ts';
-import type { MemberPose } from '../planMember.ts';
-import { listNeeds, slotOf } from './needs.ts';
-import { shareSlots, type Deadline, type SolveWithin } from './shareCupboard.ts';
+import { listNeeds, type Needy } from './needs.ts';
+import { sharePoses, type Deadline, type SolveWithin } from './shareCupboard.ts';
 
 /** Something that is missing. */
 export interface Shopping {
@@ -45,24 +44,24 @@ function listWares(props: readonly PropItem[]): readonly PropItem[] {
  * @returns empty when everybody is served
  */
 export async function findShopping(
-  planned: readonly MemberPose[],
+  planned: readonly Needy[],
   poses: readonly string[],
   props: readonly PropItem[],
   solve: SolveWithin,
   deadline: Deadline,
 ): Promise<ShoppingList> {
-  const findWithout = async (cupboard: readonly PropItem[], slots: ReadonlySet<string> | null) => {
+  const findWithout = async (cupboard: readonly PropItem[], among: ReadonlySet<string> | null) => {
     const needs = listNeeds(planned, poses, cupboard).filter(
-      (each) => slots === null || slots.has(slotOf(each)),
+      (each) => among === null || among.has(each.pose),
     );
-    const { chosen } = await shareSlots(needs, cupboard, solve, deadline);
+    const { chosen } = await sharePoses(needs, cupboard, solve, deadline);
     return needs.filter((need, i) => need.choices[chosen.get(i) ?? 0]?.isServing !== true);
   };
   // Where everybody is served already, more changes nothing.
   const first = await findWithout(props, null);
-  const slots = new Set(first.map(slotOf));
+  const short = new Set(first.map(({ pose }) => pose));
   const without = async (cupboard: readonly PropItem[]): Promise<number> =>
-    (await findWithout(cupboard, slots)).length;
+    (await findWithout(cupboard, short)).length;
   const items: Shopping[] = [];
   let cupboard = props;
   let left = first.length;

@@ -1,4 +1,3 @@
-import type { Side } from '../../measures/protocol.ts';
 import { findPose } from '../../poses/catalogue/index.ts';
 import { findLyingForms } from '../../poses/swaps.ts';
 import type { SetUp } from '../../setup/setUp.ts';
@@ -126,7 +125,7 @@ export const findChairs = (
   ),
 ];
 
-/** What has to be laid out before a pose: the most of each thing that is used on either side. */
+/** What has to be laid out before a pose. */
 export interface LaidOut {
   readonly id: string;
   readonly count: number;
@@ -140,14 +139,10 @@ export interface LaidOut {
  * @returns pieces of each thing
  */
 export function findLaidOut(shares: readonly ClassShare[], pose: string): readonly LaidOut[] {
-  const most = new Map<string, number>();
-  for (const side of ['right', 'left'] satisfies Side[]) {
-    const sums = new Map<string, number>();
-    for (const { need, choice } of shares) {
-      if (need.pose !== pose || need.side !== side) continue;
-      for (const [id, count] of choice.takes) sums.set(id, (sums.get(id) ?? 0) + count);
-    }
-    for (const [id, count] of sums) most.set(id, Math.max(most.get(id) ?? 0, count));
+  const sums = new Map<string, number>();
+  for (const { need, choice } of shares) {
+    if (need.pose !== pose) continue;
+    for (const [id, count] of choice.takes) sums.set(id, (sums.get(id) ?? 0) + count);
   }
-  return [...most].map(([id, count]) => ({ id, count }));
+  return [...sums].map(([id, count]) => ({ id, count }));
 }

@@ -1,0 +1,112 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import type { ComponentProps } from 'react';
+import { listHeldPoses } from '../../core/classes/flowPoses.ts';
+import type { YogaClass } from '../../core/classes/yogaClass.ts';
+import { fillTemplate, FLOW_TEMPLATES } from '../../core/sequence/templates.ts';
+import { changeClass } from '../../data/classes.ts';
+import { listFlows } from '../../data/flows.ts';
+import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
+import { useWrite } from '../shared/useWrite.tsx';
+import { OrderList } from '../shared/ui/OrderList.tsx';
+import { SelectField } from '../shared/ui/SelectField.tsx';
+import { posesPanel as say } from './words.ts';
+
+const IconButton = (props: ComponentProps<'button'>) => (
+  <button
+    type="button"
+    className="inline-grid min-h-11 min-w-9 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
+    {...props}
+  />
+);
+
+/** Flows whose poses a class may take: templates, and those of its people. */
+function useFlowChoices(personIds: readonly string[]) {
+  const own = useLiveQuery(
+    async () => (await Promise.all(personIds.map((id) => listFlows(id)))).flat(),
+    [personIds.join(' ')],
+  );
+  const templates = FLOW_TEMPLATES.map((each) => fillTemplate(each, each.id, () => 'right'));
+  return [...templates, ...(own ?? [])].map((flow, i) => ({ id: String(i), flow }));
+}
+
+/** Which poses are held, in which order. */
+export function PosesPanel({ yogaClass: { id, poses, personIds } }: { yogaClass: YogaClass }) {
+  const { write, told } = useWrite();
+  const flows = useFlowChoices(personIds);
+  const put = (change: (now: readonly string[]) => readonly string[]): void => {
+    write(() => changeClass(id, (now) => ({ poses: [...new Set(change(now.poses))] })));
+  };
+  const move = (from: number, to: number): void => {
+    put((now) => {
+      const moved = poses[from]!;
+      const others = now.filter((each) => each !== moved);
+      return [...others.slice(0, to), moved, ...others.slice(to)];
+    });
+  };
+  const unused = EVERY_POSE.filter((each) => !poses.includes(each.id));
+  return (
+    <section>
+      <h2>{say.poses}</h2>
+      {told}
+      <OrderList
+        className="mb-3"
+        rowClassName="grid min-h-11 grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2 border-b border-hair"
+        data-testid="class-poses"
+        items={poses.map((pose) => ({ id: pose, name: namePose(pose) }))}
+        onMove={move}
+      >
+        {({ id: pose, name }, i) => (
+          <>
+            <span>{name}</span>
+            <span className="whitespace-nowrap">
+              <IconButton
+                aria-label={say.earlier(name)}
+                disabled={i === 0}
+                onClick={() => {
+                  move(i, i - 1);
+                }}
+              >
+                <ArrowUp aria-hidden size={18} />
+              </IconButton>
+              <IconButton
+                aria-label={say.later(name)}
+                disabled={i === poses.length - 1}
+                onClick={() => {
+                  move(i, i + 1);
+                }}
+              >
+                <ArrowDown aria-hidden size={18} />
+              </IconButton>
+              <IconButton
+                aria-label={say.leaveOut(name)}
+                onClick={() => {
+                  put((now) => now.filter((each) => each !== pose));
+                }}
+              >
+                <X aria-hidden size={18} />
+              </IconButton>
+            </span>
+          </>
+        )}
+      </OrderList>
+      <SelectField
+        label={say.add}
+        value=""
+        options={[['', say.choose], ...unused.map((each) => [each.id, each.name] as const)]}
+        onChange={(pose) => {
+          if (pose !== '') put((now) => [...now, pose]);
+        }}
+      />
+      <SelectField
+        label={say.fromFlow}
+        value=""
+        options={[['', say.choose], ...flows.map(({ id: at, flow }) => [at, flow.name] as const)]}
+        onChange={(at) => {
+          const found = flows.find((each) => each.id === at);
+          if (found !== undefined) put(() => listHeldPoses(found.flow));
+        }}
+      />
+    </section>
+  );
+}
