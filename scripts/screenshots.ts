@@ -40,10 +40,19 @@ async function markAPicture(page: Page): Promise<void> {
   await page.waitForTimeout(400);
 }
 
-/** The schools of a pose, solved and drawn. */
-async function openSchools(page: Page): Promise<void> {
-  await page.getByText('Compare schools').click();
-  await page.getByText('as chosen').waitFor();
+/** A class that is told two numbers. */
+async function tellTheClass(page: Page): Promise<void> {
+  const tell = page.getByRole('button', { name: 'Tell the class these numbers' });
+  await tell.waitFor({ timeout: 120_000 });
+  await tell.click();
+  await page.getByText('The class is told:').waitFor();
+  await page.getByText(/^Planning:/).waitFor({ state: 'hidden', timeout: 60_000 });
+}
+
+async function beginTheClass(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Begin the class' }).click({ timeout: 60_000 });
+  await page.getByTestId('class-run').waitFor();
+  await page.waitForTimeout(1500);
 }
 
 /** A session that is begun, at its second pose. */
@@ -57,12 +66,6 @@ async function beginSession(page: Page): Promise<void> {
     await page.keyboard.press('PageDown');
     await page.waitForTimeout(500);
   }
-}
-
-async function openVersions(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'all versions' }).click();
-  await page.getByTestId('versions').getByRole('button').first().waitFor();
-  await page.locator('#versions').scrollIntoViewIfNeeded();
 }
 
 /** A triangle of a flow, once its shared stances are found. */
@@ -100,10 +103,8 @@ const VIEWS: readonly (readonly [
     markAPicture,
   ],
   ['warrior-two', '/set-up?id=marit-sollen&pose=warrior-two&side=right'],
-  ['compare-schools', '/set-up?id=marit-sollen&pose=triangle&side=right', '#schools', openSchools],
   ['large-step-view', '/set-up?id=marit-sollen&pose=warrior-two&side=right&step=1'],
   ['on-paper', '/paper?id=sanna-tveit&poses=half-moon,pyramid'],
-  ['versions', '/set-up?id=sanna-tveit&pose=half-moon&side=right', null, openVersions],
   ['lying-warrior-two', '/set-up?id=marit-sollen&pose=lying-warrior-two&side=right'],
   ['flows', '/flows?id=marit-sollen&flow=open-hips', null, openFlow],
   ['before-you-start', '/session?id=marit-sollen'],
@@ -111,6 +112,8 @@ const VIEWS: readonly (readonly [
   ['progress', '/over-time?id=oda-brask'],
   ['record', '/record?id=ingeborg-quill'],
   ['photo-against-plan', '/pose-photo?id=marit-sollen&pose=warrior-two', null, markAPose],
+  ['class', '/classes?class=after-the-kiln', null, tellTheClass],
+  ['teaching', '/classes?class=after-the-kiln&part=teach', null, beginTheClass],
   ['studio', '/studio'],
   ['files', '/files'],
 ];

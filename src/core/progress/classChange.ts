@@ -36,6 +36,6 @@ export function findMemberChange(readings: readonly Reading[]): MemberChange {
   const bound = jStat.normal.inv(1 - ALPHA / (2 * compared.length), 0, 1);
   const largest = compared.reduce((a, b) => (Math.abs(b.z) > Math.abs(a.z) ? b : a));
   if (Math.abs(largest.z) <= bound) return { kind: 'noise' };
-  const words = `${nameSeries(largest.series)} ${writeDifference(largest.change.difference, 'deg')}`;
+  const words = `${nameSeries(largest.series)}: ${writeDifference(largest.change.difference, 'deg')}`;
   return { kind: largest.z > 0 ? 'moved-on' : 'moved-back', words };
 }

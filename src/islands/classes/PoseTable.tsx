@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { describeNumbers } from '../../core/classes/classSheet.ts';
 import type { MemberPose } from '../../core/classes/planMember.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
@@ -50,7 +51,7 @@ export const MemberName = ({ member, pose }: { member: ClassMember; pose: string
     </a>
   );
 
-function Row({
+const Row = memo(function Row({
   member,
   planned,
   pose,
@@ -100,4 +101,4 @@ function Row({
       <td>{told ?? say.own}</td>
     </tr>
   );
-}
+});

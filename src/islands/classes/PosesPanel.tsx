@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { ComponentProps } from 'react';
@@ -31,7 +32,11 @@ function useFlowChoices(personIds: readonly string[]) {
 }
 
 /** Which poses are held, in which order. */
-export function PosesPanel({ yogaClass: { id, poses, personIds } }: { yogaClass: YogaClass }) {
+export const PosesPanel = memo(function PosesPanel({
+  yogaClass: { id, poses, personIds },
+}: {
+  yogaClass: YogaClass;
+}) {
   const { write, told } = useWrite();
   const flows = useFlowChoices(personIds);
   const put = (change: (now: readonly string[]) => readonly string[]): void => {
@@ -109,4 +114,4 @@ export function PosesPanel({ yogaClass: { id, poses, personIds } }: { yogaClass:
       />
     </section>
   );
-}
+});

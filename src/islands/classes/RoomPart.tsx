@@ -155,6 +155,7 @@ function Floor(props: ClassPartProps & { room: Room }) {
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
     return toInside({ x: x / CM_PER_M, y: y / CM_PER_M }, room);
   };
+  const nameOf = (id: string): string => state.members.find((each) => each.id === id)?.name ?? id;
   const [width, length] = [room.widthM * CM_PER_M, room.lengthM * CM_PER_M];
   const meets = new Set(collisions.flatMap(({ member, other }) => [member, other ?? member]));
   const wall = Math.min(state.studio.wallM, room.widthM) * CM_PER_M;
@@ -199,12 +200,11 @@ function Floor(props: ClassPartProps & { room: Room }) {
         </text>
         {placed.map((each) => {
           const place = held?.member === each.member ? held.place : each.place;
-          const name = state.members.find(({ id }) => id === each.member)?.name ?? each.member;
           return (
             <MatInRoom
               key={each.member}
               placed={{ ...each, place }}
-              name={name}
+              name={nameOf(each.member)}
               mat={mat}
               pose={pose}
               meets={meets.has(each.member)}
@@ -231,6 +231,13 @@ function Floor(props: ClassPartProps & { room: Room }) {
             />
           );
         })}
+        {placed.map((each) => (
+          <NameOnMat
+            key={each.member}
+            name={nameOf(each.member)}
+            place={held?.member === each.member ? held.place : each.place}
+          />
+        ))}
       </svg>
       <p className="text-faint">{say.hint}</p>
     </div>
@@ -307,11 +314,21 @@ function MatInRoom({
         rx={4}
         strokeWidth={2}
       />
-      {name.split(' ').map((word, i) => (
-        <text key={word} y={i * 22 - 4} fontSize={19} textAnchor="middle" className="fill-ink">
-          {word}
-        </text>
-      ))}
     </g>
   );
 }
+
+/** Whose mat it is; the mat itself says it to those who do not see it. */
+const NameOnMat = ({ name, place }: { name: string; place: RoomPlace }) => (
+  <g
+    aria-hidden
+    className="pointer-events-none fill-ink"
+    transform={`translate(${String(place.x * CM_PER_M)} ${String(place.y * CM_PER_M)})`}
+  >
+    {name.split(' ').map((word, i) => (
+      <text key={word} y={i * 22 - 4} fontSize={17} textAnchor="middle">
+        {word}
+      </text>
+    ))}
+  </g>
+);

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import type { YogaClass } from '../../core/classes/yogaClass.ts';
 import { changeClass } from '../../data/classes.ts';
 import { useWrite } from '../shared/useWrite.tsx';
@@ -14,7 +14,11 @@ const LONGEST = 600;
 const MOST_WEEKS = 104;
 
 /** When the class meets: once, or every week for some weeks. */
-export function WhenPanel({ yogaClass: { id, time } }: { yogaClass: YogaClass }) {
+export const WhenPanel = memo(function WhenPanel({
+  yogaClass: { id, time },
+}: {
+  yogaClass: YogaClass;
+}) {
   const [start, setStart] = useState(time?.start ?? '');
   const [minutes, setMinutes] = useState(String(time?.minutes ?? 75));
   const [weeks, setWeeks] = useState(String(time?.weeks ?? 10));
@@ -89,4 +93,4 @@ export function WhenPanel({ yogaClass: { id, time } }: { yogaClass: YogaClass })
       {told}
     </section>
   );
-}
+});

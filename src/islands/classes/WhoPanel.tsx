@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { YogaClass } from '../../core/classes/yogaClass.ts';
 import { changeClass } from '../../data/classes.ts';
 import { listPeople } from '../../data/people.ts';
@@ -14,7 +14,13 @@ import { whoPanel as say } from './words.ts';
 const MANY = 12;
 
 /** Who comes: people by a tap, guests by a few words. */
-export function WhoPanel({ yogaClass, state }: { yogaClass: YogaClass; state: ClassState }) {
+export const WhoPanel = memo(function WhoPanel({
+  yogaClass,
+  state,
+}: {
+  yogaClass: YogaClass;
+  state: ClassState;
+}) {
   const people = useLiveQuery(listPeople, [])?.filter(({ deletedAt }) => deletedAt === null) ?? [];
   const [search, setSearch] = useState('');
   const { write, told } = useWrite();
@@ -63,4 +69,4 @@ export function WhoPanel({ yogaClass, state }: { yogaClass: YogaClass; state: Cl
       <GuestsPanel yogaClass={yogaClass} unit={state.studio.unit} />
     </section>
   );
-}
+});

@@ -1,11 +1,11 @@
-import { useEffect, useMemo, useReducer, useState } from 'react';
+import { startTransition, useEffect, useMemo, useReducer, useState } from 'react';
 import type { MemberPose, Told } from '../../core/classes/planMember.ts';
 import type { Instruction } from '../../core/classes/yogaClass.ts';
 import { planMemberOn, workOff } from '../../workers/classClient.ts';
 import type { ClassMember } from './useClassMembers.ts';
 
 /** Answers are shown together at most this often, ms: a class of 25 brings hundreds. */
-const SHOWN_EVERY_MS = 80;
+const SHOWN_EVERY_MS = 200;
 /** Set-ups of a class of sixty in ten poses, and of what was changed lately. */
 const MOST_KEPT = 2000;
 
@@ -83,7 +83,8 @@ export function useClassPlan(
     const showSoon = (): void => {
       timer ??= setTimeout(() => {
         timer = null;
-        show();
+        // Typing goes before what has just been worked out.
+        startTransition(show);
       }, SHOWN_EVERY_MS);
     };
     void workOff(

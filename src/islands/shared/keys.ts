@@ -92,6 +92,22 @@ const BY_PAGE: Readonly<Record<string, readonly KeyGroup[]>> = {
       ],
     },
   ],
+  '/classes': [
+    {
+      where: say.inClass,
+      lines: [
+        ['→  Page Down  Space', say.nextPose],
+        ['←  Page Up', say.previousPose],
+      ],
+    },
+    {
+      where: say.inRoom,
+      lines: [
+        ['← ↑ → ↓', say.movePlace],
+        ['Shift + ← ↑ → ↓', say.movePlaceFaster],
+      ],
+    },
+  ],
   '/pose-photo': [PICTURE],
 };
 
