@@ -76,9 +76,18 @@ test('the potters and six guests are a class: grouped, shared, printed', async (
   await expect(page.getByTestId('sharing')).toContainText('At the wall:');
   await expect(page.getByTestId('sharing')).toContainText('Lying version:');
   await expect(page.getByTestId('shopping')).toContainText(/\d+ more chairs?/);
-  await page.getByRole('button', { name: 'Lend something in' }).click();
-  await page.getByTestId('item-form').getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('The cupboard is empty.')).toBeHidden();
+  const lend = async (isFirm: boolean): Promise<void> => {
+    await page.getByRole('button', { name: 'Lend something in' }).click();
+    const form = page.getByTestId('item-form');
+    await form.getByRole('checkbox').setChecked(isFirm);
+    await form.getByRole('button', { name: 'Save' }).click();
+  };
+  await lend(false);
+  await expect(page.getByText('Nothing in the cupboard stands firm under a hand.')).toBeVisible();
+  await page.getByRole('button', { name: /^give back/ }).click();
+  await lend(true);
+  await expect(page.getByText('Nothing in the cupboard stands firm')).toBeHidden();
+  await expect(page.getByTestId('sharing')).toContainText('Block from next door');
 
   // The sheet, read back: groups and exceptions, and no word of anybody's health.
   await part(page, 'Sheet').click();
@@ -199,6 +208,11 @@ test('is taught by keys and by touch, and every entry stands in the person’s o
   await expect(run.getByRole('button', { name: /^Oda Brask/ })).toBeHidden();
   await page.getByRole('button', { name: 'Late or gone' }).click();
 
+  // Lengths in either unit.
+  await page.getByRole('button', { name: /^cm/ }).click();
+  await expect(run).toContainText(/\d in\b/);
+  await page.getByRole('button', { name: /^in/ }).click();
+
   // By keys, and a reload goes on where it stood.
   await page.getByRole('heading', { name: 'Warrior II' }).click();
   await page.keyboard.press('PageDown');
@@ -269,6 +283,33 @@ test('what stands in the way of a class is said in words', async ({ page, browse
   await expect(
     page.getByText('Sanna Tveit is in “Thursday, after the kiln” at the same time.'),
   ).toBeVisible();
+
+  // Two hundred people are no class that one teacher sees.
+  await page.evaluate(() => {
+    const open = indexedDB.open('stillwater');
+    return new Promise<void>((resolve) => {
+      open.onsuccess = () => {
+        const store = open.result.transaction('classes', 'readwrite').objectStore('classes');
+        const got = store.get('after-the-kiln');
+        got.onsuccess = () => {
+          const row = got.result as { guests: readonly object[] };
+          const guests = Array.from({ length: 200 }, (_each, i) => ({
+            ...row.guests[0],
+            id: `guest ${String(i)}`,
+            name: `Guest ${String(i)}`,
+          }));
+          const crowd = { ...row, id: 'crowd', name: 'Crowd', personIds: [], guests, time: null };
+          store.put({ ...crowd, poses: ['mountain'] }).onsuccess = () => {
+            open.result.close();
+            resolve();
+          };
+        };
+      };
+    });
+  });
+  await page.goto('/classes?class=crowd');
+  await expect(page.getByText('200 people are more than one teacher sees')).toBeVisible();
+  await expect(page.getByTestId('pose-table').getByRole('row')).toHaveCount(61);
 
   // A guest is asked before they are added; one with a stop sign is kept from every pose.
   await page.goto(CLASS);

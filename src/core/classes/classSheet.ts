@@ -42,6 +42,8 @@ export interface SheetGroup {
 export interface SheetLine {
   readonly member: SheetMember;
   readonly words: readonly string[];
+  /** Where the heels stand from the mat’s front edge; '' = the pose has no such marks. */
+  readonly marks: string;
 }
 
 /** One pose of a class on one page: nothing about health, age or weight. */
@@ -209,6 +211,26 @@ function describeMember(
   ];
 }
 
+/** “marks at 49 and 153 cm”, each side’s where they differ. */
+function describeMarks({ pairs }: MemberPose, unit: LengthUnit): string {
+  const write = (setUp: SetUp): string | null => {
+    const marks = setUp.settings
+      .filter(({ id }) => id.endsWith('-from-mat-edge'))
+      .map(({ value }) => value)
+      .toSorted((a, b) => a - b);
+    if (marks.length === 0) return null;
+    return marks.map((cm) => writeSetting('stance-length', cm, unit)).join(' and ');
+  };
+  const words = sayBoth(
+    bySide((side) => {
+      const setUp = pairs.find(({ plan }) => plan.side === side)?.setUp;
+      return setUp === undefined ? null : write(setUp);
+    }),
+    pairs.length > 1,
+  );
+  return words === null ? '' : `marks ${words}`;
+}
+
 /** Who is told which number, the smallest first: as they hold it, not as it was meant. */
 function listGroups(plan: PlannedClass, pose: string, unit: LengthUnit): readonly SheetGroup[] {
   const setting = plan.instructions.find((each) => each.pose === pose)?.setting;
@@ -253,7 +275,8 @@ export function describePose(plan: PlannedClass, pose: string, unit: LengthUnit)
     const member = plan.members.find(({ id }) => id === each.member);
     if (member === undefined || each.pairs.length === 0) return [];
     const words = describeMember(plan, each, unit);
-    return words.length === 0 ? [] : [{ member, words }];
+    const marks = describeMarks(each, unit);
+    return words.length === 0 && marks === '' ? [] : [{ member, words, marks }];
   });
   return {
     pose,

@@ -73,9 +73,9 @@ function listLines(sheet: PoseSheet, width: number): readonly Line[] {
       ? []
       : [
           heading('Each their own'),
-          ...lines.flatMap(({ member, words: said }) =>
+          ...lines.flatMap(({ member, words: said, marks }) =>
             plain(
-              `${member.name}${member.isGuest ? ' (estimate)' : ''}: ${said.join(', ')}`,
+              `${member.name}${member.isGuest ? ' (estimate)' : ''}: ${[...said, marks].filter(Boolean).join(', ')}`,
               width,
             ),
           ),

@@ -2,6 +2,7 @@ import { lazy, Suspense, useMemo } from 'react';
 import { findClashes, MOST_PEOPLE, type YogaClass } from '../../core/classes/yogaClass.ts';
 import { changeClass, removeClass, saveClass } from '../../data/classes.ts';
 import { Opening } from '../shared/Opening.tsx';
+import { UnitChoice } from '../shared/UnitChoice.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useUnit } from '../shared/useRecord.ts';
 import { useStoredText } from '../shared/useStoredText.tsx';
@@ -141,7 +142,10 @@ function ClassHead({
             </a>
           ))}
         </nav>
-        <WordButton className="ml-auto text-faint" onClick={remove}>
+        <span className="ml-auto">
+          <UnitChoice />
+        </span>
+        <WordButton className="text-faint" onClick={remove}>
           {say.remove}
         </WordButton>
       </div>

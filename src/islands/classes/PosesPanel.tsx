@@ -1,7 +1,5 @@
 import { memo } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import type { ComponentProps } from 'react';
 import { listHeldPoses } from '../../core/classes/flowPoses.ts';
 import type { YogaClass } from '../../core/classes/yogaClass.ts';
 import { fillTemplate, FLOW_TEMPLATES } from '../../core/sequence/templates.ts';
@@ -9,17 +7,10 @@ import { changeClass } from '../../data/classes.ts';
 import { listFlows } from '../../data/flows.ts';
 import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
 import { useWrite } from '../shared/useWrite.tsx';
+import { OrderButtons } from '../shared/ui/OrderButtons.tsx';
 import { OrderList } from '../shared/ui/OrderList.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { posesPanel as say } from './words.ts';
-
-const IconButton = (props: ComponentProps<'button'>) => (
-  <button
-    type="button"
-    className="inline-grid min-h-11 min-w-9 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
-    {...props}
-  />
-);
 
 /** Flows whose poses a class may take: templates, and those of its people. */
 function useFlowChoices(personIds: readonly string[]) {
@@ -65,32 +56,21 @@ export const PosesPanel = memo(function PosesPanel({
           <>
             <span>{name}</span>
             <span className="whitespace-nowrap">
-              <IconButton
-                aria-label={say.earlier(name)}
-                disabled={i === 0}
-                onClick={() => {
-                  move(i, i - 1);
+              <OrderButtons
+                at={i}
+                count={poses.length}
+                words={{
+                  earlier: say.earlier(name),
+                  later: say.later(name),
+                  leaveOut: say.leaveOut(name),
                 }}
-              >
-                <ArrowUp aria-hidden size={18} />
-              </IconButton>
-              <IconButton
-                aria-label={say.later(name)}
-                disabled={i === poses.length - 1}
-                onClick={() => {
-                  move(i, i + 1);
+                onMove={(to) => {
+                  move(i, to);
                 }}
-              >
-                <ArrowDown aria-hidden size={18} />
-              </IconButton>
-              <IconButton
-                aria-label={say.leaveOut(name)}
-                onClick={() => {
+                onLeaveOut={() => {
                   put((now) => now.filter((each) => each !== pose));
                 }}
-              >
-                <X aria-hidden size={18} />
-              </IconButton>
+              />
             </span>
           </>
         )}

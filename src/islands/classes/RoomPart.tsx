@@ -8,6 +8,7 @@ import {
   type Placed,
   type Room,
 } from '../../core/classes/room/placeClass.ts';
+import { HALF_CHAIR_CM } from '../../core/classes/room/reach.ts';
 import { listStandings } from '../../core/classes/room/standings.ts';
 import type { RoomPlace } from '../../core/classes/yogaClass.ts';
 import { findMat, type MatSize } from '../../core/studio/studio.ts';
@@ -279,6 +280,7 @@ function MatInRoom({
   const most = (way: 'ahead' | 'behind' | 'left' | 'right'): number =>
     Math.max(0, ...shown.map((each) => each[way])) * CM_PER_M;
   const { widthCm, lengthCm } = mat;
+  const chairs = shown.flatMap(({ chair }) => chair ?? []);
   return (
     <g
       role="button"
@@ -314,6 +316,20 @@ function MatInRoom({
         rx={4}
         strokeWidth={2}
       />
+      {chairs.map(({ ahead, right }) => (
+        <rect
+          key={`${String(ahead)} ${String(right)}`}
+          x={right * CM_PER_M - HALF_CHAIR_CM}
+          y={-ahead * CM_PER_M - HALF_CHAIR_CM}
+          width={2 * HALF_CHAIR_CM}
+          height={2 * HALF_CHAIR_CM}
+          rx={4}
+          className="fill-sand stroke-ink"
+          strokeWidth={3}
+        >
+          <title>{say.chair(name)}</title>
+        </rect>
+      ))}
     </g>
   );
 }

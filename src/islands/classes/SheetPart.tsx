@@ -71,9 +71,9 @@ function PoseOnSheet({ sheet }: { sheet: PoseSheet }) {
         <>
           <h2>{say.exceptions}</h2>
           <ul className="*:border-b *:border-hair *:py-1">
-            {lines.map(({ member, words }) => (
+            {lines.map(({ member, words, marks }) => (
               <li key={member.id}>
-                <strong>{member.name}</strong> {words.join(', ')}
+                <strong>{member.name}</strong> {[...words, marks].filter(Boolean).join(', ')}
               </li>
             ))}
           </ul>

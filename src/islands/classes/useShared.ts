@@ -29,10 +29,11 @@ export function useShared(
   { planned, isWorking }: ClassPlan,
 ): Shared {
   const present = run?.present ?? null;
-  const needy = useMemo(
-    () => planned.filter(({ member }) => present === null || present.includes(member)).map(toNeedy),
+  const here = useMemo(
+    () => planned.filter(({ member }) => present === null || present.includes(member)),
     [planned, present],
   );
+  const needy = useMemo(() => here.map(toNeedy), [here]);
   const kept = run?.kept ?? NOTHING_KEPT;
   const key = useMemo(
     () => (isWorking || needy.length === 0 ? null : JSON.stringify([needy, cupboard, kept])),
@@ -44,7 +45,7 @@ export function useShared(
     const mat = findMat(studio.cupboard);
     const helps =
       answer?.ok === true
-        ? poses.flatMap((pose) => findHelps(planned, shares, pose, studio.wallM, mat))
+        ? poses.flatMap((pose) => findHelps(here, shares, pose, studio.wallM, mat))
         : [];
     return {
       poses,
@@ -55,6 +56,6 @@ export function useShared(
       cupboard,
       members: members.map(({ id, name, isGuest }) => ({ id, name, isGuest })),
     };
-  }, [answer, poses, planned, instructions, cupboard, members, studio]);
+  }, [answer, poses, planned, here, instructions, cupboard, members, studio]);
   return useMemo(() => ({ answer, sheet }), [answer, sheet]);
 }

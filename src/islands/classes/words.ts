@@ -85,8 +85,6 @@ export const PRESET_WORDS: Readonly<Record<BodyPreset, string>> = {
 export const whenPanel = {
   when: 'When',
   start: 'First time',
-  minutes: 'Minutes',
-  weeks: 'Weeks in a row',
   startMissing: 'Choose a day and a time first.',
   save: 'Save time',
   saved: 'saved',
@@ -204,6 +202,7 @@ export const roomPart = {
   byApp: 'Place everyone again',
   hint: 'Drag a mat, or choose it and use the arrow keys: 10 cm a press, with Shift 50 cm.',
   backWall: 'back wall, free to stand at',
+  chair: (name: string) => `chair of ${name}`,
   choose: 'Clear space in',
   everyPose: 'every pose',
 } as const;

@@ -1,33 +1,27 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import type { Person } from '../../core/person/person.ts';
 import { listAppointments, removeAppointment, saveAppointment } from '../../data/appointments.ts';
 import { saveFile } from '../shared/saveFile.ts';
+import { TimeFields } from '../shared/TimeFields.tsx';
 import { TextField } from '../shared/ui/TextField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
-import { Field } from '../shared/ui/Field.tsx';
 import { appointments as say } from './words.ts';
 
-const DateTimeField = lazy(async () => ({
-  default: (await import('../shared/ui/DateTimeField.tsx')).DateTimeField,
-}));
-
-const LONGEST = 600;
-const MOST_WEEKS = 104;
+const USUAL_TIME = { start: '', minutes: '60', weeks: '1' };
 
 const startFormat = new Intl.DateTimeFormat(undefined, { dateStyle: 'full', timeStyle: 'short' });
 
 /** When a person comes next; the calendar file keeps the hour when the clocks change. */
 export function Appointments({ person }: { person: Person }) {
   const appointments = useLiveQuery(() => listAppointments(person.id), [person.id]) ?? [];
-  const [start, setStart] = useState('');
+  const [time, setTime] = useState(USUAL_TIME);
   const [isStartMissing, setIsStartMissing] = useState(false);
-  const [minutes, setMinutes] = useState('60');
-  const [weeks, setWeeks] = useState('1');
   const [note, setNote] = useState('');
   const { write, told } = useWrite();
   const add = (): void => {
+    const { start, minutes, weeks } = time;
     setIsStartMissing(start === '');
     if (start === '') return;
     const appointment = {
@@ -40,7 +34,7 @@ export function Appointments({ person }: { person: Person }) {
     };
     write(async () => {
       await saveAppointment(person.id, appointment);
-      setStart('');
+      setTime((now) => ({ ...now, start: '' }));
       setNote('');
     }, appointment);
   };
@@ -84,33 +78,13 @@ export function Appointments({ person }: { person: Person }) {
           add();
         }}
       >
-        <Suspense>
-          <DateTimeField label={say.start} value={start} onChange={setStart} />
-        </Suspense>
-        <Field className="[&_input]:w-38!" label={say.minutes}>
-          <input
-            type="number"
-            min={5}
-            max={LONGEST}
-            required
-            value={minutes}
-            onChange={(event) => {
-              setMinutes(event.target.value);
-            }}
-          />
-        </Field>
-        <Field className="[&_input]:w-38!" label={say.repeatWeeklyTimes}>
-          <input
-            type="number"
-            min={1}
-            max={MOST_WEEKS}
-            required
-            value={weeks}
-            onChange={(event) => {
-              setWeeks(event.target.value);
-            }}
-          />
-        </Field>
+        <TimeFields
+          time={time}
+          startLabel={say.start}
+          onChange={(change) => {
+            setTime((now) => ({ ...now, ...change }));
+          }}
+        />
         <TextField label={say.note} value={note} onChange={setNote} />
         <div className="my-4 flex flex-wrap gap-3">
           <Button type="submit" isPlain>

@@ -9,8 +9,6 @@ export const appointments = {
   removeWord: 'remove',
   start: 'Start',
   startMissing: 'Start is not complete. Write the day and the time.',
-  minutes: 'Minutes',
-  repeatWeeklyTimes: 'Repeat weekly, times',
   note: 'Note',
   addAppointment: 'Add appointment',
   calendarFile: 'Calendar file',

@@ -1,10 +1,10 @@
 import { lazy, Suspense } from 'react';
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { HouseRules } from '../../core/rules/houseRules.ts';
 import type { SessionAsked } from '../../core/sessions/planSession.ts';
 import { FITTING_LEVEL, USUAL_LEVEL } from '../../core/poses/level.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { EVERY_POSE, namePose } from '../shared/poseWords.ts';
+import { OrderButtons } from '../shared/ui/OrderButtons.tsx';
 import { OrderList } from '../shared/ui/OrderList.tsx';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Field } from '../shared/ui/Field.tsx';
@@ -83,38 +83,21 @@ export function PlanForm({ asked, heldAt, onHeldAt, onChange }: PlanFormProps) {
                 </select>
               )}
               <span className="-col-start-2 -col-end-1 whitespace-nowrap">
-                <button
-                  type="button"
-                  className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
-                  aria-label={say.earlier(name)}
-                  disabled={i === 0}
-                  onClick={() => {
-                    move(i, i - 1);
+                <OrderButtons
+                  at={i}
+                  count={poses.length}
+                  words={{
+                    earlier: say.earlier(name),
+                    later: say.later(name),
+                    leaveOut: say.leaveOut(name),
                   }}
-                >
-                  <ArrowUp aria-hidden size={18} />
-                </button>
-                <button
-                  type="button"
-                  className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
-                  aria-label={say.later(name)}
-                  disabled={i === poses.length - 1}
-                  onClick={() => {
-                    move(i, i + 1);
+                  onMove={(to) => {
+                    move(i, to);
                   }}
-                >
-                  <ArrowDown aria-hidden size={18} />
-                </button>
-                <button
-                  type="button"
-                  className="inline-grid min-h-11 min-w-11 cursor-pointer place-items-center rounded-md disabled:cursor-default disabled:opacity-30"
-                  aria-label={say.leaveOut(name)}
-                  onClick={() => {
+                  onLeaveOut={() => {
                     put(poses.filter((_each, j) => j !== i));
                   }}
-                >
-                  <X aria-hidden size={18} />
-                </button>
+                />
               </span>
             </>
           );

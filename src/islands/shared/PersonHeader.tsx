@@ -1,10 +1,7 @@
 import type { Person } from '../../core/person/person.ts';
-import { setUnit } from '../../data/settings.ts';
 import { HandOverButton } from '../handOver/HandOverButton.tsx';
 import { useHandOver } from '../handOver/useHandOver.ts';
-import { useUnit } from './useRecord.ts';
-import { useWrite } from './useWrite.tsx';
-import { WordButton } from './ui/Button.tsx';
+import { UnitChoice } from './UnitChoice.tsx';
 import { personHeader as say } from './words.ts';
 
 type ViewName = 'person' | 'measure' | 'set-up' | 'flows' | 'session' | 'over-time' | 'record';
@@ -51,25 +48,3 @@ export function PersonHeader({ person, here }: { person: Person; here: ViewName 
     </div>
   );
 }
-
-function UnitChoice() {
-  const unit = useUnit();
-  const other = unit === 'cm' ? 'in' : 'cm';
-  const { write, told } = useWrite();
-  return (
-    <>
-      <WordButton
-        className="text-faint"
-        onClick={() => {
-          write(() => setUnit(other));
-        }}
-      >
-        {unit}
-        <span className="sr-only">{say.change(UNIT_WORDS[unit], UNIT_WORDS[other])}</span>
-      </WordButton>
-      {told}
-    </>
-  );
-}
-
-const UNIT_WORDS = { cm: say.centimetres, in: say.inches } as const;

@@ -165,3 +165,8 @@ export const useWrite = {
 export const working = {
   stop: 'stop',
 } as const;
+
+export const timeFields = {
+  minutes: 'Minutes',
+  repeatWeeklyTimes: 'Repeat weekly, times',
+} as const;

@@ -140,6 +140,18 @@ describe('a class as it is taught', () => {
     }
     expect(sheet.keepFrom.map(({ name }) => name)).toEqual(['Iris Combe']);
     expect(sheet.notPlanned).toEqual(['Odd Lund']);
+    // The marks add up to the stance, within the half centimetres that a teacher sets.
+    for (const { member, marks } of sheet.lines) {
+      const { pairs } = plan.planned.find(
+        (each) => each.member === member.id && each.pose === 'warrior-two',
+      )!;
+      const stance = getValue(pairs[0]!.setUp, 'stance-length')!;
+      const [front, back] = /(\d+(?:\.5)?) cm and (\d+(?:\.5)?) cm/
+        .exec(marks)!
+        .slice(1)
+        .map(Number);
+      expect(Math.abs(back! - front! - stance), marks).toBeLessThanOrEqual(0.75);
+    }
     const inches = describePose(plan, 'warrior-two', 'in');
     expect(inches.groups[0]!.value).toMatch(/ in$/);
     const triangle = describePose(plan, 'triangle', 'cm');

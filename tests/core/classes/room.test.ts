@@ -24,6 +24,7 @@ const reach = (pose: string, half: number, side: 'left' | 'right' = 'right'): Sl
   behind: half,
   left: half,
   right: half,
+  chair: null,
 });
 const mat: SlotReach = {
   pose: MAT_ALONE,
@@ -32,6 +33,7 @@ const mat: SlotReach = {
   behind: 0.9,
   left: 0.3,
   right: 0.3,
+  chair: null,
 };
 const standing = (member: string, ...reaches: readonly SlotReach[]): Standing => ({
   member,
@@ -67,6 +69,13 @@ describe('clear space', () => {
     for (const way of ['ahead', 'behind', 'left', 'right'] as const) {
       expect(withChair[way]).toBeGreaterThanOrEqual(bare[way]);
     }
+    expect(bare.chair).toBeNull();
+    // The hand of half moon stands ahead of the foot, and the chair under it.
+    const hand = setUp.landmarks['handRight']!;
+    const { ahead } = withChair.chair!;
+    expect(ahead).toBeGreaterThan(0);
+    expect(withChair.ahead).toBeGreaterThanOrEqual(ahead + 0.2);
+    expect(hand[2]).toBeLessThan(setUp.landmarks['handLeft']![2]);
   });
 });
 

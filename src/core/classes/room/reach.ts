@@ -14,16 +14,24 @@ export interface Reach {
   readonly right: number;
 }
 
+/** A chair from the middle of a mat, metres. */
+export interface ChairAt {
+  readonly ahead: number;
+  readonly right: number;
+}
+
 /** The clear space of one side of one pose. */
 export interface SlotReach extends Reach {
   readonly pose: string;
   readonly side: Side;
+  /** Under the hands that rest on it; null = there is none. */
+  readonly chair: ChairAt | null;
 }
 
 /** Hands and feet are wider than their middles, and nobody stands like a drawing, cm. Our choice. */
 const AROUND_CM = 15;
 /** Half the floor of a usual chair, cm. General knowledge, no source. */
-const HALF_CHAIR_CM = 22;
+export const HALF_CHAIR_CM = 22;
 /** Hands that differ by less stand on the same chair, cm. */
 const SAME_HEIGHT_CM = 5;
 const CM_PER_M = 100;
@@ -87,6 +95,17 @@ export function findReach(setUp: SetUp, mat: MatSize, hasChair: boolean): SlotRe
     mat.widthCm,
   );
   const { pose, side } = setUp;
+  const mean = (values: readonly number[]): number =>
+    values.reduce((sum, each) => sum + each, 0) / values.length / CM_PER_M;
   // Of a set-up x points ahead and y to the left.
-  return { pose, side, ahead: along[1], behind: -along[0], left: across[1], right: -across[0] };
+  const chair =
+    chairs.length === 0
+      ? null
+      : {
+          ahead: mean(chairs.map(([x]) => x - middleX)),
+          right: -mean(chairs.map(([, y]) => y - middleY)),
+        };
+  const [behind, ahead] = along;
+  const [right, left] = across;
+  return { pose, side, ahead, behind: -behind, left, right: -right, chair };
 }

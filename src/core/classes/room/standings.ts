@@ -9,7 +9,7 @@ const CM_PER_M = 100;
 const toMatReach = ({ lengthCm, widthCm }: MatSize): SlotReach => {
   const [along, across] = [lengthCm / 2 / CM_PER_M, widthCm / 2 / CM_PER_M];
   const half = { ahead: along, behind: along, left: across, right: across };
-  return { pose: MAT_ALONE, side: 'right', ...half };
+  return { pose: MAT_ALONE, side: 'right', ...half, chair: null };
 };
 
 /**
