@@ -24,7 +24,7 @@ export async function loadDemoIfEmpty(): Promise<number> {
     if (!read.ok) throw new Error(`A demo file is broken: ${read.problems[0]?.message ?? ''}`);
     await importFile(read.value.file);
   }
-  await db.classes.bulkPut(JSON.parse(await fetchText('/demo/classes.json')) as YogaClass[]);
+  await db.classes.bulkPut(JSON.parse(await fetchText('/demo-classes.json')) as YogaClass[]);
   // Nobody was here before: there is nothing to take back.
   await db.undo.clear();
   return texts.length;

@@ -70,7 +70,7 @@ export const whoPanel = {
   askFirst: 'Ask about the stop signs first, then choose what was answered.',
   estimate: 'estimate',
   makePerson: 'make a person',
-  consent: (name: string) => `${name} agrees that what is measured is kept`,
+  consent: (name: string) => `${name} agrees to this`,
   madePerson: (name: string) => `${name} is in People now.`,
 } as const;
 
