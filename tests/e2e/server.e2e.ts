@@ -11,7 +11,8 @@ test('no view breaks its own policy, which lets nothing run or style a page from
   });
   await openDemo(page);
   const answer = await page.goto('/paper?id=marit-sollen&pose=triangle');
-  expect(answer!.headers()['content-security-policy']).not.toContain('unsafe');
+  // WebAssembly alone may be compiled: the solver of mixed-integer programs is written in it.
+  expect(answer!.headers()['content-security-policy']).not.toContain("'unsafe");
   // The page's size comes as a style sheet of its own.
   await expect(page.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
   const sizes = await page.evaluate(() =>
@@ -23,7 +24,7 @@ test('no view breaks its own policy, which lets nothing run or style a page from
     await page.goto(`${path}?id=marit-sollen`);
     await expect(page.getByRole('navigation', { name: 'Views of Marit Sollen' })).toBeVisible();
   }
-  for (const path of ['/', '/files', '/your-data']) {
+  for (const path of ['/', '/classes?class=after-the-kiln&part=props', '/files', '/your-data']) {
     await page.goto(path);
     await expect(page.getByRole('heading').first()).toBeVisible();
   }

@@ -20,14 +20,14 @@ const VIEWS: readonly { readonly view: ViewName; readonly words: string }[] = [
 export function PersonHeader({ person, here }: { person: Person; here: ViewName }) {
   const isHandedOver = useHandOver()?.lockedAt != null;
   return (
-    <div className="mb-[0.8rem] flex flex-wrap items-center gap-x-6 border-b border-hair font-serif text-[1.1rem] leading-none desk:pr-82 max-desk:pr-52 max-phone:gap-x-3 max-phone:pr-0 print:hidden max-tablet:in-[body:has([data-run])]:hidden">
+    <div className="mb-[0.8rem] flex flex-wrap items-center gap-x-6 border-b border-hair font-serif text-[1.1rem] leading-none desk:pr-102 max-desk:pr-72 max-phone:gap-x-3 max-phone:pr-0 print:hidden max-tablet:in-[body:has([data-run])]:hidden">
       <strong className="inline-flex min-h-11 items-center max-phone:max-w-32 max-phone:truncate">
         {person.name}
       </strong>
       {!isHandedOver && (
         <nav
           aria-label={say.views(person.name)}
-          className="flex flex-wrap gap-x-5 max-tablet:order-last max-tablet:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.86rem] max-phone:tracking-tight max-phone:whitespace-nowrap"
+          className="flex flex-wrap gap-x-5 max-tablet:order-last max-tablet:-mr-72 max-tablet:w-[calc(100%+18rem)] max-phone:mr-0 max-phone:w-full max-phone:flex-nowrap max-phone:justify-between max-phone:gap-x-1 max-phone:text-[0.86rem] max-phone:tracking-tight max-phone:whitespace-nowrap"
         >
           {VIEWS.map(({ view, words }) => (
             <a
