@@ -40,12 +40,12 @@ async function markAPicture(page: Page): Promise<void> {
   await page.waitForTimeout(400);
 }
 
-/** A class that is told two numbers. */
-async function tellTheClass(page: Page): Promise<void> {
-  const tell = page.getByRole('button', { name: 'Tell the class these numbers' });
-  await tell.waitFor({ timeout: 120_000 });
-  await tell.click();
-  await page.getByText('The class is told:').waitFor();
+/** A class with two group numbers in use. */
+async function useTwoNumbers(page: Page): Promise<void> {
+  const use = page.getByRole('button', { name: 'Use these numbers' });
+  await use.waitFor({ timeout: 120_000 });
+  await use.click();
+  await page.getByText('In use:').waitFor();
   await page.getByText(/^Planning:/).waitFor({ state: 'hidden', timeout: 60_000 });
 }
 
@@ -112,7 +112,7 @@ const VIEWS: readonly (readonly [
   ['progress', '/over-time?id=oda-brask'],
   ['record', '/record?id=ingeborg-quill'],
   ['photo-against-plan', '/pose-photo?id=marit-sollen&pose=warrior-two', null, markAPose],
-  ['class', '/classes?class=after-the-kiln', null, tellTheClass],
+  ['class', '/classes?class=after-the-kiln', null, useTwoNumbers],
   ['teaching', '/classes?class=after-the-kiln&part=teach', null, beginTheClass],
   ['studio', '/studio'],
   ['files', '/files'],

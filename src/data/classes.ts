@@ -1,4 +1,5 @@
 import type { KeptShares } from '../core/classes/cupboard/keepShares.ts';
+import { noteLeft } from '../core/classes/leadClass.ts';
 import type { Guest } from '../core/classes/guest.ts';
 import {
   withoutMember,
@@ -106,6 +107,13 @@ export async function joinMeeting(id: string, comer: Comer): Promise<void> {
   });
 }
 
+/** Someone leaves before the end; what was noted of them stays. */
+export async function leaveMeeting(id: string, member: string): Promise<void> {
+  await changeClass(id, ({ run }) => ({
+    run: run === null ? null : { ...run, present: run.present.filter((each) => each !== member) },
+  }));
+}
+
 /** What is noted of somebody in a class. */
 export interface ClassNote {
   readonly member: string;
@@ -157,19 +165,45 @@ export async function keepGuest(classId: string, guest: Guest): Promise<void> {
   });
 }
 
+/** Notes every hold of a pose that nothing was said of as done, for everyone who is here. */
+async function noteRest({ present, sessions }: ClassRun, pose: string): Promise<void> {
+  for (const member of present) {
+    const id = sessions[member];
+    const session = id === undefined ? undefined : await db.sessions.get([member, id]);
+    if (session === undefined) continue;
+    const entries = noteLeft(session, pose);
+    if (entries.length > 0) await addEntries(member, session.id, entries);
+  }
+}
+
 /**
- * Ends the meeting of a class: every session ends, who came is kept, and guests are erased.
- *
- * @param notes what is noted last, such as the end of each session
+ * The class leaves a pose for the next one. What is stored decides, not what a page shows yet: a
+ * press that comes early loses nothing, and one that comes twice leads on once.
  */
-export async function endMeeting(id: string, notes: readonly ClassNote[]): Promise<void> {
-  await noteInMeeting(id, notes);
-  const before = await changeClass(id, ({ run, meetings, guests }) => {
-    if (run === null) return {};
-    const isGuest = (member: string): boolean => guests.some((each) => each.id === member);
-    const came = Object.keys(run.sessions).filter((member) => !isGuest(member));
-    const meeting: Meeting = { id: run.id, at: run.startedAt, present: came };
-    return { run: null, meetings: [...meetings, meeting] };
+export async function leavePose(id: string, pose: string, next: string): Promise<void> {
+  await db.transaction('rw', CLASS_STORES, async () => {
+    const run = (await db.classes.get(id))?.run;
+    if (run?.pose !== pose) return;
+    await noteRest(run, pose);
+    await changeClass(id, () => ({ run: { ...run, pose: next } }));
   });
-  for (const guest of before?.guests ?? []) await eraseGuest(id, guest.id);
+}
+
+/** Ends the meeting of a class: every session ends, who came is kept, and guests are erased. */
+export async function endMeeting(id: string): Promise<void> {
+  const guests = await db.transaction('rw', CLASS_STORES, async () => {
+    const yogaClass = await db.classes.get(id);
+    const run = yogaClass?.run;
+    if (yogaClass === undefined || run == null) return [];
+    await noteRest(run, run.pose);
+    for (const [member, session] of Object.entries(run.sessions)) {
+      await addEntries(member, session, [{ kind: 'end', why: 'finished', note: '' }]);
+    }
+    const isGuest = (member: string): boolean => yogaClass.guests.some((g) => g.id === member);
+    const present = Object.keys(run.sessions).filter((member) => !isGuest(member));
+    const meeting: Meeting = { id: run.id, at: run.startedAt, present };
+    await changeClass(id, ({ meetings }) => ({ run: null, meetings: [...meetings, meeting] }));
+    return yogaClass.guests;
+  });
+  for (const guest of guests) await eraseGuest(id, guest.id);
 }

@@ -4,7 +4,7 @@ import type { SharedCupboard } from '../core/classes/cupboard/shareCupboard.ts';
 import type { ShoppingList } from '../core/classes/cupboard/shopping.ts';
 import type { Grid } from '../core/classes/lossOnGrid.ts';
 import type { InstructionAsked, OwnPlace } from '../core/classes/ownPlaces.ts';
-import type { MemberPose, Told } from '../core/classes/planMember.ts';
+import type { GroupValues, MemberPose } from '../core/classes/planMember.ts';
 import type { ClassGroups } from '../core/classes/planSettings.ts';
 import type { RevisedRecord } from '../core/person/person.ts';
 import type { Result } from '../core/problems/problem.ts';
@@ -53,11 +53,11 @@ export async function planMemberOn(
   record: RevisedRecord,
   sessions: readonly Session[],
   pose: string,
-  told: Told | null,
+  group: GroupValues | null,
 ): Promise<Result<MemberPose>> {
   const ask = (): Promise<Result<MemberPose>> =>
     lane.ask((remote) =>
-      remote.planClassMember(record, sessions, pose, told, new Date().toISOString()),
+      remote.planClassMember(record, sessions, pose, group, new Date().toISOString()),
     );
   const first = await ask();
   return first.ok ? first : ask();

@@ -48,7 +48,12 @@ import {
   type InstructionAsked,
   type OwnPlace,
 } from '../core/classes/ownPlaces.ts';
-import { planMember, type Member, type MemberPose, type Told } from '../core/classes/planMember.ts';
+import {
+  planMember,
+  type GroupValues,
+  type Member,
+  type MemberPose,
+} from '../core/classes/planMember.ts';
 import { groupPlaces, type ClassGroups } from '../core/classes/planSettings.ts';
 import type { PropItem } from '../core/props/propList.ts';
 import { LatestContext } from './latestContext.ts';
@@ -175,11 +180,11 @@ const planClassMember = (
   record: RevisedRecord,
   sessions: readonly Session[],
   pose: string,
-  told: Told | null,
+  group: GroupValues | null,
   now: string,
 ): Result<MemberPose> => ({
   ok: true,
-  value: planMember(toMember(record, sessions), pose, told, now),
+  value: planMember(toMember(record, sessions), pose, group, now),
 });
 
 /** What someone sets by themselves on each side, cm or degrees: what a class's grid is made of. */

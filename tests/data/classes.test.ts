@@ -9,6 +9,8 @@ import {
   eraseGuest,
   joinMeeting,
   keepGuest,
+  leaveMeeting,
+  leavePose,
   listClasses,
   noteInMeeting,
   removeClass,
@@ -83,10 +85,10 @@ describe('a class in the browser', () => {
   it('lets somebody come late, go and come again, with one session', async () => {
     await begin();
     await joinMeeting('class', { member: kai, holds });
-    await noteInMeeting('class', [], { present: [ada] });
+    await leaveMeeting('class', kai);
     await joinMeeting('class', { member: kai, holds });
     expect(await listSessions(kai)).toHaveLength(1);
-    expect((await load()).run!.present).toEqual([ada, kai]);
+    expect((await load()).run!.present).toEqual([ada, GUEST.id, kai]);
   });
 
   it('notes a pose that is left as planned, but not over what was noted', async () => {
@@ -130,20 +132,39 @@ describe('a class in the browser', () => {
     expect(readSession((await listSessions(ada))[0]!).holds[0]!.at).toBeNull();
   });
 
+  it('leaves a pose once, with what nobody noted, however early the press comes', async () => {
+    await begin();
+    await Promise.all([
+      leavePose('class', 'triangle', 'pyramid'),
+      leavePose('class', 'triangle', 'pyramid'),
+    ]);
+    expect((await load()).run!.pose).toBe('pyramid');
+    for (const member of [ada, GUEST.id]) {
+      const [session] = await listSessions(member);
+      expect(readSession(session!).holds[0]!.notes.outcome).toBe('done');
+      expect(session!.entries.filter(({ kind }) => kind === 'note')).toHaveLength(1);
+    }
+    await leavePose('class', 'triangle', 'low-lunge');
+    expect((await load()).run!.pose).toBe('pyramid');
+  });
+
+  it('does not note for whoever has gone', async () => {
+    await begin();
+    await leaveMeeting('class', ada);
+    await leavePose('class', 'triangle', 'pyramid');
+    expect(readSession((await listSessions(ada))[0]!).holds[0]!.at).toBeNull();
+  });
+
   it('ends with who came, and nothing is left of a guest', async () => {
     await begin();
-    const { run } = await load();
-    const ends = Object.entries(run!.sessions).map(([member, session]) => ({
-      member,
-      session,
-      entries: [{ kind: 'end', why: 'finished', note: '' }] as const,
-    }));
-    await endMeeting('class', ends);
+    await endMeeting('class');
     const after = await load();
     expect(after.run).toBeNull();
     expect(after.meetings.map(({ present }) => present)).toEqual([[ada]]);
     expect(after.guests).toEqual([]);
-    expect(readSession((await listSessions(ada))[0]!).ended?.why).toBe('finished');
+    const ended = readSession((await listSessions(ada))[0]!);
+    expect(ended.ended?.why).toBe('finished');
+    expect(ended.holds[0]!.notes.outcome).toBe('done');
     expect(await listSessions(GUEST.id)).toEqual([]);
     const left = (await db.frozenSetUps.toArray()).filter((each) => each.personId === GUEST.id);
     expect(left).toEqual([]);

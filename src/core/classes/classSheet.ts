@@ -9,7 +9,7 @@ import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import type { ClassShare } from './cupboard/shareCupboard.ts';
 import { findLaidOut, type Help } from './cupboard/wallPlaces.ts';
 import { CLASS_SETTINGS, readHeld, type ClassSetting } from './lossOnGrid.ts';
-import { AS_TOLD, type MemberPose } from './planMember.ts';
+import { GROUP_REASON, type MemberPose } from './planMember.ts';
 import type { Instruction } from './yogaClass.ts';
 
 /** What a class is worked out to, pose by pose. */
@@ -68,7 +68,7 @@ const SETTING_WORDS: Readonly<Record<ClassSetting, string>> = {
 };
 
 /**
- * What a class is told, in a word.
+ * Name of a class setting.
  *
  * @param setting which
  * @returns “stance”, “back foot” or “hand”
@@ -117,10 +117,21 @@ function nameShares(shares: readonly ClassShare[], side: Side): string | null {
   return names.length === 0 ? null : names.join(' and ');
 }
 
-/** What somebody is told on one side; null = they have their own number. */
-function findTold(pairs: MemberPose['pairs'], side: Side, setting: ClassSetting): number | null {
+/**
+ * The group’s number that a member holds on one side.
+ *
+ * @param pairs of one pose
+ * @param side left or right
+ * @param setting which
+ * @returns cm or degrees; null = their own number
+ */
+export function findGroupValue(
+  pairs: MemberPose['pairs'],
+  side: Side,
+  setting: ClassSetting,
+): number | null {
   const { moved, why } = pairs.find(({ plan }) => plan.side === side)?.plan ?? NOT_PLANNED;
-  return moved === null || !why.includes(AS_TOLD) ? null : readHeld(moved, setting);
+  return moved === null || !why.includes(GROUP_REASON) ? null : readHeld(moved, setting);
 }
 
 const NOT_PLANNED = { moved: null, why: [] } as const;
@@ -131,8 +142,8 @@ export interface MemberNumbers {
   readonly stance: string;
   readonly backFoot: string;
   readonly hand: string;
-  /** What the class is told, as this member sets it; null = their own numbers. */
-  readonly told: string | null;
+  /** The number of their group; null = their own numbers. */
+  readonly group: string | null;
 }
 
 /**
@@ -157,11 +168,11 @@ export function describeNumbers({ pairs }: MemberPose, unit: LengthUnit): Member
     bySide((side) => nameLevel(of(side)?.setUp ?? null)),
     hasBoth,
   );
-  const told = sayBoth(
+  const group = sayBoth(
     bySide((side) => {
-      const setting = CLASS_SETTINGS.find((each) => findTold(pairs, side, each) !== null);
+      const setting = CLASS_SETTINGS.find((each) => findGroupValue(pairs, side, each) !== null);
       if (setting === undefined) return null;
-      return writeSetting(setting, findTold(pairs, side, setting)!, unit);
+      return writeSetting(setting, findGroupValue(pairs, side, setting)!, unit);
     }),
     hasBoth,
   );
@@ -170,7 +181,7 @@ export function describeNumbers({ pairs }: MemberPose, unit: LengthUnit): Member
     stance: write('stance-length'),
     backFoot: write('back-foot-angle'),
     hand: write('hand-height'),
-    told,
+    group,
   };
 }
 
@@ -180,7 +191,7 @@ const HELP_WORDS: Readonly<Record<Help['kind'], (form: string) => string>> = {
   shallower: () => 'less deep, hand on the thigh: the cupboard has nothing left',
 };
 
-/** What of one person differs from what the class is told. */
+/** What one member does differently from their group. */
 function describeMember(
   plan: PlannedClass,
   { pairs, harder, pose, member }: MemberPose,
@@ -189,12 +200,12 @@ function describeMember(
   const hasBoth = pairs.length > 1;
   const of = (side: Side): SetUp | null =>
     pairs.find((each) => each.plan.side === side)?.setUp ?? null;
-  const told = plan.instructions.find((each) => each.pose === pose);
-  const setting = told?.setting ?? 'stance-length';
+  const instruction = plan.instructions.find((each) => each.pose === pose);
+  const setting = instruction?.setting ?? 'stance-length';
   const numbers = bySide((side) => {
     const setUp = of(side);
-    const isTold = findTold(pairs, side, setting) !== null;
-    const value = setUp === null || isTold ? null : getValue(setUp, setting);
+    const isInGroup = findGroupValue(pairs, side, setting) !== null;
+    const value = setUp === null || isInGroup ? null : getValue(setUp, setting);
     return value === null ? null : writeSetting(setting, value, unit);
   });
   const levels = bySide((side) => nameLevel(of(side)));
@@ -231,25 +242,25 @@ function describeMarks({ pairs }: MemberPose, unit: LengthUnit): string {
   return words === null ? '' : `marks ${words}`;
 }
 
-/** Who is told which number, the smallest first: as they hold it, not as it was meant. */
+/** The groups of a pose, smallest number first, read from the planned holds: a member who cannot hold the number is not in the group. */
 function listGroups(plan: PlannedClass, pose: string, unit: LengthUnit): readonly SheetGroup[] {
   const setting = plan.instructions.find((each) => each.pose === pose)?.setting;
   if (setting === undefined) return [];
-  const told = plan.members.flatMap(({ id, name }) => {
+  const grouped = plan.members.flatMap(({ id, name }) => {
     const pairs =
       plan.planned.find((each) => each.member === id && each.pose === pose)?.pairs ?? [];
     const sides = pairs.flatMap(({ plan: { side } }) => {
-      const value = findTold(pairs, side, setting);
+      const value = findGroupValue(pairs, side, setting);
       return value === null ? [] : [{ side, value }];
     });
     return sides.map((each) => ({ ...each, name, isAlike: pairs.length === sides.length }));
   });
-  const values = [...new Set(told.map(({ value }) => value))].toSorted((a, b) => a - b);
+  const values = [...new Set(grouped.map(({ value }) => value))].toSorted((a, b) => a - b);
   return values.map((value): SheetGroup => {
-    const here = told.filter((each) => each.value === value);
+    const here = grouped.filter((each) => each.value === value);
     const names = [...new Set(here.map(({ name }) => name))].map((name) => {
       const own = here.filter((each) => each.name === name);
-      const all = told.filter((each) => each.name === name);
+      const all = grouped.filter((each) => each.name === name);
       const isBoth = own.length === all.length && own.every(({ isAlike }) => isAlike);
       return isBoth ? name : `${name}, ${own.map(({ side }) => side).join(' and ')}`;
     });

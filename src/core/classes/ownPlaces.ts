@@ -16,7 +16,7 @@ export interface OwnPlace extends OwnLosses {
   readonly sides: readonly Side[];
 }
 
-/** What a class is told one number for. */
+/** The poses and the setting that one number is sought for. */
 export interface InstructionAsked {
   /** The first is the pose itself; the others follow it on unmoved feet. */
   readonly poses: readonly string[];

@@ -38,14 +38,14 @@ export interface MemberPose {
   readonly harder: Side | null;
 }
 
-/** What the class is told for one pose, as far as it concerns one member. */
-export interface Told {
+/** The group numbers of one pose that one member has, by side. */
+export interface GroupValues {
   readonly setting: ClassSetting;
   readonly values: Partial<Readonly<Record<Side, number>>>;
 }
 
-/** Why a hold has the number that it has. */
-export const AS_TOLD = 'as the whole class is told';
+/** The reason that a hold with a group’s number carries. */
+export const GROUP_REASON = 'the number of their group';
 
 /**
  * Nothing is asked about today in a class: set-ups are those of everybody’s own page, and what was
@@ -53,13 +53,13 @@ export const AS_TOLD = 'as the whole class is told';
  */
 const ORDINARY_DAY = { rules: {}, holdsBack: false, why: [], changes: [] } as const;
 
-/** A set-up with what the class is told; as it is by itself where that cannot be held. */
-function withTold(
+/** A set-up at the group’s number; unchanged where that number breaks a limit. */
+function withGroupValue(
   context: PlanningContext,
   pose: string,
   side: Side,
   found: PlannedSide,
-  { setting, values }: Told,
+  { setting, values }: GroupValues,
 ): PlannedSide {
   const value = values[side];
   if (value === undefined) return found;
@@ -68,23 +68,23 @@ function withTold(
   const moved = toHeld(setting, value);
   const answer = planMoved(planned, moved);
   if (answer === null || answer.gives !== null || answer.setUp.status === 'failed') return found;
-  return { setUp: answer.setUp, moved, why: [AS_TOLD] };
+  return { setUp: answer.setUp, moved, why: [GROUP_REASON] };
 }
 
 /**
  * One pose for one member of a class, both sides, at the version that fits them: the set-up of their
- * own page, or what was decided after their last session, or what the class is told.
+ * own page, or what was decided after their last session, or the number of their group.
  *
  * @param member the person or guest
  * @param pose id
- * @param told null = everybody has their own numbers
+ * @param group numbers of this member’s groups; null = their own numbers
  * @param now ISO date; the core has no clock
  * @returns holds, or why the pose is left out
  */
 export function planMember(
   { record, sessions }: Member,
   pose: string,
-  told: Told | null,
+  group: GroupValues | null,
   now: string,
 ): MemberPose {
   const own = withHeldPoses(record, sessions);
@@ -113,7 +113,8 @@ export function planMember(
   const harder = findHarderSide(setUps, context.set, sessions);
   const sides = hasSides(pose) ? (['right', 'left'] as const) : (['right'] as const);
   const pairs = sides.map((side): PlannedPair => {
-    const set = told === null ? found[side] : withTold(context, pose, side, found[side], told);
+    const set =
+      group === null ? found[side] : withGroupValue(context, pose, side, found[side], group);
     const asked = { id: `${pose} ${side}`, pose, side, breaths: findBreaths(pose), rounds: 1 };
     return toPlannedHold(asked, set, ORDINARY_DAY, now);
   });

@@ -30,7 +30,7 @@ export interface ClassPlace {
 
 /** So many settings for the class, and what they cost. */
 export interface ClassGroups {
-  /** What is said to more than one person. */
+  /** Numbers that more than one person shares. */
   readonly values: readonly number[];
   readonly worst: number;
   readonly places: readonly ClassPlace[];
@@ -71,7 +71,7 @@ function groupInto(own: readonly OwnPlace[], count: number): ClassGroups {
   const places = own.map((each): ClassPlace => {
     const { person, sides, depth } = each;
     const mine = found.get(keyOf(each));
-    // A number that only one person would be told is their own, to the millimetre.
+    // A group of one person keeps that person’s own number, which is not rounded to the grid.
     const isShared = mine !== undefined && peopleAt(mine.value) > 1;
     const lost = isShared ? mine.lost : 0;
     const value = isShared ? mine.value : null;

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { describePose, type PlannedClass } from '../classes/classSheet.ts';
+import { describePose, findGroupValue, type PlannedClass } from '../classes/classSheet.ts';
 import { SIDES } from '../measures/protocol.ts';
 import { getValue } from '../setup/setUp.ts';
 import { FORMULA_CELL } from './csvCells.ts';
@@ -13,7 +13,8 @@ export interface ClassTableRow {
   readonly stanceCm: number | null;
   readonly backFootDeg: number | null;
   readonly handCm: number | null;
-  readonly told: string;
+  /** The number of their group, cm or degrees; null = their own. */
+  readonly group: number | null;
   readonly props: string;
   /** The wall, a lying version, or '' . */
   readonly help: string;
@@ -29,7 +30,7 @@ const FIELDS = [
   'stanceCm',
   'backFootDeg',
   'handCm',
-  'told',
+  'group',
   'props',
   'help',
   'keepFrom',
@@ -46,6 +47,7 @@ const FIELDS = [
 export function listClassRows(plan: PlannedClass): readonly ClassTableRow[] {
   return plan.poses.flatMap((pose) => {
     const { name: poseName, keepFrom } = describePose(plan, pose, 'cm');
+    const setting = plan.instructions.find((each) => each.pose === pose)?.setting;
     return plan.members.flatMap(({ id, name, isGuest }): ClassTableRow[] => {
       const planned = plan.planned.find((each) => each.member === id && each.pose === pose);
       if (planned === undefined) return [];
@@ -59,14 +61,11 @@ export function listClassRows(plan: PlannedClass): readonly ClassTableRow[] {
       if (planned.pairs.length === 0) {
         const isKept = keepFrom.some((each) => each.name === name);
         const none = { side: '', version: '', stanceCm: null, backFootDeg: null, handCm: null };
-        return [{ ...common, ...none, told: '', props: '', keepFrom: isKept ? 'yes' : '' }];
+        return [{ ...common, ...none, group: null, props: '', keepFrom: isKept ? 'yes' : '' }];
       }
       return SIDES.toReversed().flatMap((side): ClassTableRow[] => {
         const setUp = planned.pairs.find((each) => each.plan.side === side)?.setUp;
         if (setUp === undefined) return [];
-        const told = plan.instructions
-          .find((each) => each.pose === pose)
-          ?.places.find((each) => each.member === id && each.side === side);
         const props = plan.shares
           .filter(({ need }) => need.member === id && need.pose === pose)
           .flatMap(({ choice }) =>
@@ -80,7 +79,7 @@ export function listClassRows(plan: PlannedClass): readonly ClassTableRow[] {
             stanceCm: getValue(setUp, 'stance-length'),
             backFootDeg: getValue(setUp, 'back-foot-angle'),
             handCm: getValue(setUp, 'hand-height'),
-            told: told === undefined ? '' : String(told.value),
+            group: setting === undefined ? null : findGroupValue(planned.pairs, side, setting),
             props: props.join('; '),
             keepFrom: '',
           },

@@ -40,7 +40,7 @@ const heading = (text: string): Line => ({ role: 'title', text, size: TEXT * 1.1
 
 const isEmpty = (list: readonly unknown[]): boolean => list.length === 0;
 
-/** Numbers large, and below each who is told it. */
+/** Each group’s number large, its members below it. */
 function listGroupLines({ groups, setting }: PoseSheet, width: number): readonly Line[] {
   if (setting === null || isEmpty(groups)) {
     return [heading('Everybody their own number'), ...plain('See each line below.', width)];

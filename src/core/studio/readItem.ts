@@ -20,6 +20,23 @@ export interface ItemDraft {
   readonly isFirm: boolean;
 }
 
+/**
+ * Blocks of the usual size, to be corrected by whoever enters them.
+ *
+ * @param id of the new thing
+ * @param name '' = not named yet
+ * @param count how many
+ * @returns with the three usual heights
+ */
+export const makeBlocks = (id: string, name: string, count: number): PropItem => ({
+  id,
+  kind: 'block',
+  name,
+  heightsCm: [7.5, 15, 23],
+  lengthCm: null,
+  count,
+});
+
 /** Fields that only some kinds have. */
 export type ItemField = 'heights' | 'length' | 'width' | 'rail' | 'depth' | 'isFirm';
 

@@ -31,6 +31,8 @@ export function AfterPart(props: ClassPartProps) {
   );
 }
 
+const list = new Intl.ListFormat(undefined, { type: 'conjunction' });
+
 const findDecision = ({ session }: MemberJudgement, { pose, side }: Judgement): Decision | null =>
   readSession(session).decisions.find((each) => each.pose === pose && each.side === side) ?? null;
 
@@ -39,18 +41,21 @@ function Verdicts({ yogaClass, state, meeting }: ClassPartProps & { meeting: Mee
   const judgements = useJudgements(state.members, meeting.id);
   const { write, told } = useWrite();
   const isWorking = judgements.some(({ judged }) => judged === null);
-  const open = judgements.flatMap((each) =>
-    (each.judged ?? [])
-      .filter((one) => findDecision(each, one) === null)
-      .map((judgement) => ({ each, judgement })),
+  const lines = judgements.flatMap((of) =>
+    (of.judged ?? []).map((judgement): Line => ({ of, judgement })),
   );
-  const keeps = open.filter(({ judgement }) => judgement.verdict.kind === 'keep');
+  const isKeep = ({ judgement }: Line): boolean => judgement.verdict.kind === 'keep';
+  const [sure, others] = [lines.filter(isKeep), lines.filter((each) => !isKeep(each))];
+  const keeps = sure.filter(({ of, judgement }) => findDecision(of, judgement) === null);
+  const quiet = judgements.flatMap(({ judged, member }) =>
+    judged?.length === 0 ? [member.name] : [],
+  );
   const acceptKeeps = (): void => {
     const notes = judgements.map(({ member, session }): ClassNote => ({
       member: member.id,
       session: session.id,
       entries: keeps
-        .filter(({ each }) => each.session.id === session.id)
+        .filter(({ of }) => of.session.id === session.id)
         .map(({ judgement }) => ({ kind: 'decide', decision: decide(judgement, 'keep', '') })),
     }));
     write(() => noteInMeeting(yogaClass.id, notes), notes);
@@ -68,36 +73,44 @@ function Verdicts({ yogaClass, state, meeting }: ClassPartProps & { meeting: Mee
       ) : (
         !isWorking && <p role="status">{say.keepAccepted}</p>
       )}
-      <Table look="list" data-testid="class-verdicts">
-        <TableHead columns={say.columns} />
-        <tbody>
-          {judgements.flatMap((each) =>
-            each.judged?.length === 0
-              ? [
-                  <tr key={each.member.id}>
-                    <th scope="row" className="font-normal">
-                      {each.member.name}
-                    </th>
-                    <td colSpan={4} className="text-faint">
-                      {say.nothing}
-                    </td>
-                  </tr>,
-                ]
-              : (each.judged ?? []).map((judgement) => (
-                  <VerdictRow
-                    key={`${each.member.id} ${judgement.pose} ${judgement.side}`}
-                    of={each}
-                    judgement={judgement}
-                  />
-                )),
-          )}
-        </tbody>
-      </Table>
+      <h3 className="font-serif text-[1.1rem]">{say.others}</h3>
+      {others.length === 0 && !isWorking && <p>{say.noOthers}</p>}
+      <VerdictTable lines={others} />
+      <details>
+        <summary>{say.keeps(sure.length)}</summary>
+        <VerdictTable lines={sure} />
+      </details>
+      {quiet.length > 0 && (
+        <p className="text-faint">
+          {list.format(quiet)}: {say.nothing}
+        </p>
+      )}
     </section>
   );
 }
 
-function VerdictRow({ of, judgement }: { of: MemberJudgement; judgement: Judgement }) {
+/** One pose and side of somebody’s session. */
+interface Line {
+  readonly of: MemberJudgement;
+  readonly judgement: Judgement;
+}
+
+const VerdictTable = ({ lines }: { lines: readonly Line[] }) =>
+  lines.length === 0 ? null : (
+    <Table look="list" data-testid="class-verdicts">
+      <TableHead columns={say.columns} />
+      <tbody>
+        {lines.map((line) => (
+          <VerdictRow
+            key={`${line.of.member.id} ${line.judgement.pose} ${line.judgement.side}`}
+            {...line}
+          />
+        ))}
+      </tbody>
+    </Table>
+  );
+
+function VerdictRow({ of, judgement }: Line) {
   const { member, session } = of;
   const { pose, side, verdict } = judgement;
   const decision = findDecision(of, judgement);

@@ -43,8 +43,8 @@ export function GroupsPanel({
   const settings = CLASS_SETTINGS.filter((each) =>
     setUps.some((setUp) => getValue(setUp, each) !== null),
   );
-  const told = instructions.find((each) => each.pose === pose) ?? null;
-  const [chosen, setChosen] = useState<ClassSetting | null>(told?.setting ?? null);
+  const inUse = instructions.find((each) => each.pose === pose) ?? null;
+  const [chosen, setChosen] = useState<ClassSetting | null>(inUse?.setting ?? null);
   const [count, setCount] = useState(2);
   const setting = chosen ?? settings[0] ?? null;
   const sameFeet = setting === 'hand-height' ? [pose] : listSameFeet(poses, pose);
@@ -62,7 +62,7 @@ export function GroupsPanel({
   );
   const { write, told: refusal } = useWrite();
   const shown = groups?.[count - 1] ?? null;
-  const tell = (next: ClassGroups | null): void => {
+  const use = (next: ClassGroups | null): void => {
     const places = (next?.places ?? []).flatMap(({ person, sides, value }) =>
       value === null ? [] : sides.map((side) => ({ member: person, side, value })),
     );
@@ -122,26 +122,26 @@ export function GroupsPanel({
             isPlain
             disabled={shown.values.length === 0}
             onClick={() => {
-              tell(shown);
+              use(shown);
             }}
           >
             {say.take}
           </Button>
         </Groups>
       )}
-      {told !== null && (
+      {inUse !== null && (
         <p role="status">
           {say.taken}{' '}
           <strong>
             {list.format(
-              [...new Set(told.places.map(({ value }) => value))]
+              [...new Set(inUse.places.map(({ value }) => value))]
                 .toSorted((a, b) => a - b)
-                .map((value) => writeSetting(told.setting, value, unit)),
+                .map((value) => writeSetting(inUse.setting, value, unit)),
             )}
           </strong>{' '}
           <WordButton
             onClick={() => {
-              tell(null);
+              use(null);
             }}
           >
             {say.release}

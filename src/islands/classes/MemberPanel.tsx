@@ -72,7 +72,7 @@ export function MemberPanel(props: MemberPanelProps) {
       </div>
       {member.isGuest && <p className="text-faint">{say.guestSession}</p>}
       {session === null || hold === null ? (
-        <p>{say.noSetUp}</p>
+        <p>{session === null ? '…' : say.noSetUp}</p>
       ) : (
         <>
           <SetStage plan={hold.plan} setUp={setUp} leadIn={null} />

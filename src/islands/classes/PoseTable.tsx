@@ -90,7 +90,7 @@ const Row = memo(function Row({
       </tr>
     );
   }
-  const { version, stance, backFoot, hand, told } = describeNumbers(planned, unit);
+  const { version, stance, backFoot, hand, group } = describeNumbers(planned, unit);
   return (
     <tr>
       {name}
@@ -98,7 +98,7 @@ const Row = memo(function Row({
       <td>{stance}</td>
       <td>{backFoot}</td>
       <td>{hand}</td>
-      <td>{told ?? say.own}</td>
+      <td>{group ?? say.own}</td>
     </tr>
   );
 });

@@ -5,6 +5,7 @@ import type { ClassShare } from '../../core/classes/cupboard/shareCupboard.ts';
 import { findChairs, type Help } from '../../core/classes/cupboard/wallPlaces.ts';
 import type { YogaClass } from '../../core/classes/yogaClass.ts';
 import { isFirmUnderHand, type PropItem } from '../../core/props/propList.ts';
+import { makeBlocks } from '../../core/studio/readItem.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { changeClass } from '../../data/classes.ts';
@@ -20,15 +21,10 @@ import type { ClassPartProps } from './classPart.ts';
 import { PoseTabs } from './PoseTabs.tsx';
 import { classView, propsPart as say } from './words.ts';
 
-const list = new Intl.ListFormat(undefined, { type: 'conjunction' });
+/** What is lent in most often, to begin with. */
+const LENT_BLOCKS = 10;
 
-const NEW: Omit<PropItem, 'id'> = {
-  kind: 'block',
-  name: 'Block from next door',
-  heightsCm: [7.5, 15, 23],
-  lengthCm: null,
-  count: 10,
-};
+const list = new Intl.ListFormat(undefined, { type: 'conjunction' });
 
 /** One cupboard for the whole class: who gets what in each pose, and what is missing. */
 export function PropsPart(props: ClassPartProps) {
@@ -259,7 +255,7 @@ function LentPanel({ yogaClass: { id, lent }, unit }: { yogaClass: YogaClass; un
           className="my-3"
           isPlain
           onClick={() => {
-            setOpen({ ...NEW, id: crypto.randomUUID() });
+            setOpen(makeBlocks(crypto.randomUUID(), say.blocks, LENT_BLOCKS));
           }}
         >
           {say.lend}

@@ -6,7 +6,7 @@ import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
 import { saveFile } from '../shared/saveFile.ts';
 import { Button } from '../shared/ui/Button.tsx';
 import { Table } from '../shared/ui/Table.tsx';
-import { TextField } from '../shared/ui/TextField.tsx';
+import { SearchField } from '../shared/ui/SearchField.tsx';
 import type { ClassPartProps } from './classPart.ts';
 import { makeCards, makeContent, sayWhen } from './classPaper.ts';
 import { PoseTabs } from './PoseTabs.tsx';
@@ -188,7 +188,7 @@ function ClassTable({ rows, unit }: { rows: readonly ClassTableRow[]; unit: Leng
     <section className="mt-6 print:hidden">
       <h2>{say.table}</h2>
       <div className="max-w-80">
-        <TextField label={say.filter} value={filter} onChange={setFilter} />
+        <SearchField label={say.filter} value={filter} onChange={setFilter} />
       </div>
       <div className="overflow-x-auto">
         <Table look="list" data-testid="class-table">

@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import { toKept } from '../../core/classes/cupboard/keepShares.ts';
 import { describePose } from '../../core/classes/classSheet.ts';
-import { noteLeft, toClassHolds } from '../../core/classes/leadClass.ts';
+import { toClassHolds } from '../../core/classes/leadClass.ts';
 import type { ClassRun } from '../../core/classes/yogaClass.ts';
 import {
   endMeeting,
   joinMeeting,
+  leaveMeeting,
+  leavePose,
   noteInMeeting,
   startMeeting,
-  type ClassNote,
 } from '../../data/classes.ts';
 import { namePose } from '../shared/poseWords.ts';
 import { useWrite } from '../shared/useWrite.tsx';
@@ -94,33 +95,19 @@ function Teaching(props: ClassPartProps & { run: ClassRun }) {
   const at = Math.max(0, poses.indexOf(run.pose));
   const pose = poses[at] ?? run.pose;
   const present = state.members.filter((each) => run.present.includes(each.id));
-  /** What the pose comes to for everyone who is here and was not noted otherwise. */
-  const leave = (): readonly ClassNote[] =>
-    present.flatMap((member): ClassNote[] => {
-      const session = findSession(member, run);
-      if (session === null) return [];
-      return [{ member: member.id, session: session.id, entries: noteLeft(session, pose) }];
-    });
+  const finish = async (): Promise<void> => {
+    await endMeeting(id);
+    onPart('after');
+  };
   const next = (): void => {
     const to = poses[at + 1];
     if (opened !== null) setOpened(null);
-    else if (to !== undefined) write(() => noteInMeeting(id, leave(), { pose: to }));
-    else write(finish);
+    else write(() => (to === undefined ? finish() : leavePose(id, pose, to)));
   };
   const back = (): void => {
     const to = poses[at - 1];
     if (opened !== null) setOpened(null);
     else if (to !== undefined) write(() => noteInMeeting(id, [], { pose: to }));
-  };
-  const finish = async (): Promise<void> => {
-    await noteInMeeting(id, leave());
-    const ends = Object.entries(run.sessions).map(([member, session]): ClassNote => ({
-      member,
-      session,
-      entries: [{ kind: 'end', why: 'finished', note: '' }],
-    }));
-    await endMeeting(id, ends);
-    onPart('after');
   };
   useStepKeys({ onNext: next, onBack: back, onUndo: () => undefined });
   const sheet = describePose(shared.sheet, pose, unit);
@@ -231,7 +218,7 @@ function Latecomers({ yogaClass, state, plan, run }: ClassPartProps & { run: Cla
   const toggle = (member: string): void => {
     write(() =>
       run.present.includes(member)
-        ? noteInMeeting(id, [], { present: run.present.filter((each) => each !== member) })
+        ? leaveMeeting(id, member)
         : joinMeeting(id, { member, holds: toClassHolds(plan.planned, poses, member) }),
     );
   };

@@ -4,7 +4,7 @@ import type { YogaClass } from '../../core/classes/yogaClass.ts';
 import { changeClass } from '../../data/classes.ts';
 import { listPeople } from '../../data/people.ts';
 import { useWrite } from '../shared/useWrite.tsx';
-import { Field } from '../shared/ui/Field.tsx';
+import { SearchField } from '../shared/ui/SearchField.tsx';
 import { Toggle } from '../shared/ui/Button.tsx';
 import { GuestsPanel } from './GuestsPanel.tsx';
 import type { ClassState } from './useClassMembers.ts';
@@ -39,17 +39,7 @@ export const WhoPanel = memo(function WhoPanel({
     <section>
       <h2>{say.who}</h2>
       {people.length === 0 && <p>{say.nobodyYet}</p>}
-      {people.length > MANY && (
-        <Field label={say.find}>
-          <input
-            type="search"
-            value={search}
-            onChange={(event) => {
-              setSearch(event.target.value);
-            }}
-          />
-        </Field>
-      )}
+      {people.length > MANY && <SearchField label={say.find} value={search} onChange={setSearch} />}
       <div className="mb-2 flex flex-wrap gap-2" data-testid="class-people">
         {shown.map(({ id, person }) => (
           <Toggle

@@ -1,5 +1,5 @@
 import { startTransition, useEffect, useMemo, useReducer, useState } from 'react';
-import type { MemberPose, Told } from '../../core/classes/planMember.ts';
+import type { GroupValues, MemberPose } from '../../core/classes/planMember.ts';
 import type { Instruction } from '../../core/classes/yogaClass.ts';
 import { planMemberOn, workOff } from '../../workers/classClient.ts';
 import type { ClassMember } from './useClassMembers.ts';
@@ -16,20 +16,24 @@ function keep(key: string, planned: MemberPose): void {
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
 }
 
-/** What the class is told for a pose, as far as it concerns one member. */
-function findTold(instructions: readonly Instruction[], pose: string, member: string): Told | null {
-  const told = instructions.find((each) => each.pose === pose);
-  const own = told?.places.filter((each) => each.member === member) ?? [];
-  if (told === undefined || own.length === 0) return null;
+/** The group numbers that one member has in a pose. */
+function findGroupValues(
+  instructions: readonly Instruction[],
+  pose: string,
+  member: string,
+): GroupValues | null {
+  const instruction = instructions.find((each) => each.pose === pose);
+  const own = instruction?.places.filter((each) => each.member === member) ?? [];
+  if (instruction === undefined || own.length === 0) return null;
   const values = Object.fromEntries(own.map(({ side, value }) => [side, value]));
-  return { setting: told.setting, values };
+  return { setting: instruction.setting, values };
 }
 
 interface Job {
   readonly key: string;
   readonly member: ClassMember;
   readonly pose: string;
-  readonly told: Told | null;
+  readonly group: GroupValues | null;
 }
 
 /** The plan of a class as far as it is worked out. */
@@ -63,10 +67,10 @@ export function useClassPlan(
     () =>
       poses.flatMap((pose) =>
         members.map((member): Job => {
-          const told = findTold(instructions, pose, member.id);
+          const group = findGroupValues(instructions, pose, member.id);
           const noted = member.past.map(({ entries }) => entries.length);
-          const key = JSON.stringify([member.id, member.record.revision, noted, pose, told]);
-          return { key, member, pose, told };
+          const key = JSON.stringify([member.id, member.record.revision, noted, pose, group]);
+          return { key, member, pose, group };
         }),
       ),
     [members, poses, instructions],
@@ -89,10 +93,10 @@ export function useClassPlan(
     };
     void workOff(
       ordered,
-      async (lane, { key, member, pose, told }) => {
+      async (lane, { key, member, pose, group }) => {
         // The one before may still have been at it.
         if (kept.has(key)) return;
-        const answer = await planMemberOn(lane, member.record, member.past, pose, told);
+        const answer = await planMemberOn(lane, member.record, member.past, pose, group);
         if (answer.ok) keep(key, answer.value);
         else setFailed((now) => new Set([...now, key]));
         showSoon();

@@ -11,6 +11,7 @@ import { eraseOverdue } from '../../data/erasing.ts';
 import { FirstPage } from './FirstPage.tsx';
 import { Reminders } from './Reminders.tsx';
 import { Field } from '../shared/ui/Field.tsx';
+import { SearchField } from '../shared/ui/SearchField.tsx';
 import { showToast, showUndone } from '../shared/ui/toasts.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { peopleView as say } from './words.ts';
@@ -74,15 +75,7 @@ export function PeopleView() {
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
         <h1>{say.people}</h1>
         {present.length > 0 && (
-          <Field label={say.findByName}>
-            <input
-              type="search"
-              value={search}
-              onChange={(event) => {
-                setSearch(event.target.value);
-              }}
-            />
-          </Field>
+          <SearchField label={say.findByName} value={search} onChange={setSearch} />
         )}
       </div>
       <Reminders />

@@ -34,29 +34,43 @@ export const TimeFields = ({ time, startLabel, onChange }: TimeFieldsProps) => (
         }}
       />
     </Suspense>
-    <Field className="[&_input]:w-38!" label={say.minutes}>
-      <input
-        type="number"
-        min={5}
-        max={LONGEST}
-        required
-        value={time.minutes}
-        onChange={(event) => {
-          onChange({ minutes: event.target.value });
-        }}
-      />
-    </Field>
-    <Field className="[&_input]:w-38!" label={say.repeatWeeklyTimes}>
-      <input
-        type="number"
-        min={1}
-        max={MOST_WEEKS}
-        required
-        value={time.weeks}
-        onChange={(event) => {
-          onChange({ weeks: event.target.value });
-        }}
-      />
-    </Field>
+    <CountField
+      label={say.minutes}
+      range={[5, LONGEST]}
+      value={time.minutes}
+      onChange={(minutes) => {
+        onChange({ minutes });
+      }}
+    />
+    <CountField
+      label={say.repeatWeeklyTimes}
+      range={[1, MOST_WEEKS]}
+      value={time.weeks}
+      onChange={(weeks) => {
+        onChange({ weeks });
+      }}
+    />
   </>
+);
+
+interface CountFieldProps {
+  label: string;
+  range: readonly [least: number, most: number];
+  value: string;
+  onChange: (value: string) => void;
+}
+
+const CountField = ({ label, range: [least, most], value, onChange }: CountFieldProps) => (
+  <Field className="[&_input]:w-38!" label={label}>
+    <input
+      type="number"
+      min={least}
+      max={most}
+      required
+      value={value}
+      onChange={(event) => {
+        onChange(event.target.value);
+      }}
+    />
+  </Field>
 );

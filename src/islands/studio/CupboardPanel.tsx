@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { isFirmUnderHand, mayBearHand, type PropItem } from '../../core/props/propList.ts';
-import { hasField } from '../../core/studio/readItem.ts';
+import { hasField, makeBlocks } from '../../core/studio/readItem.ts';
 import { USUAL_STUDIO, type Studio } from '../../core/studio/studio.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
@@ -8,14 +8,6 @@ import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { ItemForm } from './ItemForm.tsx';
 import { useStudioChange } from './useStudio.ts';
 import { cupboardPanel as say } from './words.ts';
-
-const NEW: Omit<PropItem, 'id'> = {
-  kind: 'block',
-  name: '',
-  heightsCm: [7.5, 15, 23],
-  lengthCm: null,
-  count: 1,
-};
 
 /** “7.5, 15 or 23 cm high, firm under a hand” */
 function describeItem(item: PropItem, unit: LengthUnit): string {
@@ -100,7 +92,7 @@ export function CupboardPanel({ studio }: { studio: Studio }) {
       <div className="my-4 flex flex-wrap gap-3">
         <Button
           onClick={() => {
-            setOpen({ ...NEW, id: crypto.randomUUID() });
+            setOpen(makeBlocks(crypto.randomUUID(), '', 1));
           }}
         >
           {say.add}

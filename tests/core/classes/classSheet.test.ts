@@ -12,7 +12,7 @@ import { Deadline, shareCupboard } from '../../../src/core/classes/cupboard/shar
 import { findHelps } from '../../../src/core/classes/cupboard/wallPlaces.ts';
 import { listHeldPoses } from '../../../src/core/classes/flowPoses.ts';
 import { toHeld } from '../../../src/core/classes/lossOnGrid.ts';
-import { AS_TOLD, planMember, type Member } from '../../../src/core/classes/planMember.ts';
+import { GROUP_REASON, planMember, type Member } from '../../../src/core/classes/planMember.ts';
 import { planSettings } from '../../../src/core/classes/planSettings.ts';
 import { listSameFeet } from '../../../src/core/classes/sameFeet.ts';
 import {
@@ -107,12 +107,12 @@ describe('a class as it is taught', () => {
     plan = { poses: POSES, planned, instructions, shares, helps, cupboard, members: named };
   });
 
-  it('sets what the class is told, at the depth that was counted, and nobody is pushed', () => {
-    const told = plan.planned.flatMap(({ pairs }) =>
-      pairs.filter((p) => p.plan.why.includes(AS_TOLD)),
+  it('sets the group’s number where it is used, and nobody is pushed', () => {
+    const grouped = plan.planned.flatMap(({ pairs }) =>
+      pairs.filter((p) => p.plan.why.includes(GROUP_REASON)),
     );
-    expect(told.length).toBeGreaterThan(1);
-    for (const { plan: hold, setUp } of told) {
+    expect(grouped.length).toBeGreaterThan(1);
+    for (const { plan: hold, setUp } of grouped) {
       const value = hold.moved!.stanceCm!;
       expect(hold.moved).toEqual(toHeld('stance-length', value));
       expect(getValue(setUp, 'stance-length')).toBeCloseTo(value, 1);
@@ -124,7 +124,7 @@ describe('a class as it is taught', () => {
     for (const { member, pose, pairs } of plan.planned) {
       const { record } = members.find((each) => each.record.person.id === member)!;
       for (const { plan: hold, setUp } of pairs) {
-        if (hold.why.includes(AS_TOLD)) continue;
+        if (hold.why.includes(GROUP_REASON)) continue;
         const own = planSetUp(new PlanningContext(record), pose, hold.side, {}, 'auto');
         expect(own.ok && own.value.settings).toEqual(setUp.settings);
       }
@@ -160,9 +160,9 @@ describe('a class as it is taught', () => {
     const guest = triangle.lines.find(({ member }) => member.id === GUEST.id)!;
     expect(guest.member.isGuest).toBe(true);
     expect(guest.words.join(' ')).toMatch(/^own stance \d/);
-    const { stance, told } = describeNumbers(plan.planned[0]!, 'cm');
+    const { stance, group } = describeNumbers(plan.planned[0]!, 'cm');
     expect(stance).toMatch(/cm/);
-    expect(told === null || told.endsWith('cm')).toBe(true);
+    expect(group === null || group.endsWith('cm')).toBe(true);
   });
 
   it('sends to the wall those whom the cupboard leaves short of most, as long as there is wall', () => {
@@ -245,6 +245,24 @@ describe('a class as it is taught', () => {
       'Iris Combe',
     ]);
     expect(text).not.toContain('tingling');
+  });
+});
+
+describe('the wall', () => {
+  it('goes first to a set-up that needs it, a short edge of the mat each', () => {
+    const planned = ['p0', 'p2'].map((id) => {
+      const member = members.find(({ record }) => record.person.id === id)!;
+      return planMember(member, 'lying-warrior-two', null, NOW);
+    });
+    const mat = findMat(USUAL_PROPS);
+    const kinds = (wallM: number): readonly string[] =>
+      findHelps(planned, [], 'lying-warrior-two', wallM, mat).map(({ kind, isPlanned }) =>
+        isPlanned ? kind : '',
+      );
+    // Each takes 66 cm and a gap.
+    expect(kinds(2)).toEqual(['wall', 'wall']);
+    expect(kinds(1).filter((kind) => kind === 'wall')).toHaveLength(1);
+    expect(kinds(0)).not.toContain('wall');
   });
 });
 

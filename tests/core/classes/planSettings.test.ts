@@ -66,6 +66,25 @@ describe('stances for a class in warrior II', () => {
     }
   });
 
+  it('take both sides of a person for one, unless they differ beyond error', () => {
+    const asked = {
+      pose: 'warrior-one',
+      level: 'auto',
+      setting: 'stance-length',
+      rules: {},
+    } as const;
+    const sidesOf = (less: number): readonly (readonly string[])[] => {
+      const right = REFERENCE['hip-extension'] as number;
+      const uneven = { ...REFERENCE, 'hip-extension': { left: right - less, right } };
+      const one = planSettings({ ...asked, people: [recordOf(uneven, { id: 'uneven' })] });
+      return one.groups[0]!.places.map(({ sides }) => sides);
+    };
+    expect(sidesOf(0)).toEqual([['left', 'right']]);
+    expect(sidesOf(1)).toEqual([['left', 'right']]);
+    // Back leg left: 62 cm give or take 0.3; back leg right: 101 cm give or take 4.
+    expect(sidesOf(26)).toEqual([['left'], ['right']]);
+  });
+
   it('of one person are their own', () => {
     const alone = planSettings({
       pose: 'warrior-two',

@@ -186,11 +186,13 @@ export function placeClass(
   const { rows, ys, length } = layOut(standing, room.widthM);
   const missing = length - room.lengthM;
   const places = new Map<string, RoomPlace>();
-  // Room that is left over lies between the rows.
-  const spare = Math.max(0, -missing) / Math.max(1, rows.length);
+  // Room that is left over lies between the rows: the last one stands at the back wall.
+  const rest = Math.max(0, -missing);
+  const findAside = (i: number): number =>
+    rows.length > 1 ? (i * rest) / (rows.length - 1) : rest;
   for (const [i, { members, xs }] of rows.entries()) {
     for (const [j, { member }] of members.entries()) {
-      places.set(member, { x: xs[j]!, y: ys[i]! + (i + 1) * spare });
+      places.set(member, { x: xs[j]!, y: ys[i]! + findAside(i) });
     }
   }
   const placed = standing.map((each): Placed => ({
