@@ -17,9 +17,9 @@ import { Lane } from './lane.ts';
 const MOST_LANES = 4;
 const PATIENCE_SECONDS = 30;
 
-/** A worker for each core: a class is many set-ups that do not depend on each other. */
+/** A worker for each core but one, which the page keeps: a set-up of a class waits for no other. */
 const lanes = Array.from(
-  { length: Math.max(1, Math.min(MOST_LANES, globalThis.navigator.hardwareConcurrency)) },
+  { length: Math.max(1, Math.min(MOST_LANES, globalThis.navigator.hardwareConcurrency - 1)) },
   () => new Lane(PATIENCE_SECONDS),
 );
 /** Sharing and grouping take the answers of all: a worker of their own. */
