@@ -42,6 +42,15 @@ export function Floor(props: ClassPartProps & { room: Room }) {
       setHeld(null);
     }, place);
   };
+  /** Quick presses add up: each goes on from what is stored, not from what is drawn by now. */
+  const move = (member: string, drawn: RoomPlace, right: number, down: number): void => {
+    write(() =>
+      changeClass(yogaClass.id, ({ places }) => {
+        const { x, y } = places[member] ?? drawn;
+        return { places: { ...places, [member]: toInside({ x: x + right, y: y + down }, room) } };
+      }),
+    );
+  };
   /** Where the pointer is, metres; inside the room. */
   const toRoom = (event: PointerEvent): RoomPlace | null => {
     const matrix = svg.current?.getScreenCTM()?.inverse();
@@ -119,8 +128,7 @@ export function Floor(props: ClassPartProps & { room: Room }) {
                 if (way === undefined) return;
                 event.preventDefault();
                 const step = event.shiftKey ? LARGE_STEP_M : STEP_M;
-                const next = { x: place.x + way[0] * step, y: place.y + way[1] * step };
-                put(each.member, toInside(next, room));
+                move(each.member, place, way[0] * step, way[1] * step);
               }}
             />
           );
