@@ -24,6 +24,7 @@ const CORE = [
   'planning',
   'setup',
   'whatIf',
+  'poseErrors',
   'recipe',
   'sequence',
   'sessions',

@@ -20,6 +20,7 @@ import {
   type HeelLineMark,
   type MovedPlan,
 } from '../core/whatIf/planMoved.ts';
+import { explainError } from '../core/poseErrors/explainError.ts';
 import { planPose, planSetUp, type PlanResult } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
 import type { Session } from '../core/sessions/session.ts';
@@ -254,6 +255,7 @@ const api = {
   compareSchools: withContext(compareSchools),
   planVersions: withContext(planVersions),
   checkKept: withContext(checkKept),
+  explainError: withContext(explainError),
   planSession,
   judgeSession,
   openPlan,

@@ -9,6 +9,7 @@ import type { HeelLineMark, MovedPlan } from '../core/whatIf/planMoved.ts';
 import type { OnProgress } from '../core/whatIf/progress.ts';
 import type { Recheck } from '../core/whatIf/planRecheck.ts';
 import type { Versions } from '../core/whatIf/versions.ts';
+import type { ErrorAsked, ExplainedError } from '../core/poseErrors/explainError.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
 import type { LedFlow } from '../core/sessions/ledFlow.ts';
@@ -120,6 +121,12 @@ export const checkKeptInWorker = (
   kept: readonly KeptSetUp[],
 ): Promise<Result<readonly KeptCheck[]>> =>
   planning.ask((remote) => remote.checkKept(record, kept));
+
+/** An error sign on one person's body, and the first thing to change. */
+export const explainErrorInWorker = (
+  record: RevisedRecord,
+  asked: ErrorAsked,
+): Promise<Result<ExplainedError>> => planning.ask((remote) => remote.explainError(record, asked));
 
 /** A set-up that is moved by hand: a worker of its own, so that a drag waits for nothing. */
 const moving = new Lane(20);

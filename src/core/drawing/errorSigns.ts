@@ -1,4 +1,4 @@
-import { line, type Drawing, type Point, type Shape } from './shapes.ts';
+import { arrow, line, type Drawing, type Point, type Shape } from './shapes.ts';
 
 /** Side of the square that a sign is drawn in, mm. */
 const SIZE = 40;
@@ -137,21 +137,8 @@ const toPoints = (trace: Trace): Point[] =>
     return [x!, y!];
   });
 
-function arrow(trace: Trace): Shape[] {
-  const points = toPoints(trace);
-  const [x, y] = points.at(-1)!;
-  const [fx, fy] = points.at(-2)!;
-  const length = Math.hypot(x - fx, y - fy);
-  const [ux, uy] = [(x - fx) / length, (y - fy) / length];
-  const barb = (side: number): Point => [
-    x - HEAD * (ux + side * uy * 0.6),
-    y - HEAD * (uy - side * ux * 0.6),
-  ];
-  return [line('sign-goes', ...points), line('sign-goes', barb(1), [x, y], barb(-1))];
-}
-
 /**
- * A small drawing of an error of sessions/errors.ts.
+ * A small drawing of an error of poseErrors/catalogue.ts.
  *
  * @param id of the error
  * @param words that describe it, for those who do not see it
@@ -170,7 +157,7 @@ export function drawErrorSign(id: string, words: string): Drawing | null {
       centre: [x, y],
       radius,
     })),
-    ...goes.flatMap(arrow),
+    ...goes.flatMap((trace) => arrow('sign-goes', HEAD, ...toPoints(trace))),
   ];
   return { box: [0, 0, SIZE, SIZE], shapes, caption: words };
 }

@@ -4,7 +4,7 @@ import type { SetUp } from '../setup/setUp.ts';
 import type { Point, Shape } from './shapes.ts';
 import { depthOf, toElevation, type View } from './view.ts';
 
-/** What a figure is drawn from: its joint centres, and what a hand leans on. */
+/** What a figure is drawn from: its joint centres, and what a hand leans on; `lowBack` bows its back. */
 export type Drawn = Pick<SetUp, 'landmarks' | 'side' | 'settings'>;
 
 /** A ball of flesh round a point of the skeleton, cm. */
@@ -39,6 +39,15 @@ function circlePoints(view: View, { at, radius }: Ball): Point[] {
 
 const hangsDown = (shoulder: Vec3, hand: Vec3): boolean =>
   shoulder[2] - hand[2] > Math.abs(shoulder[0] - hand[0]);
+
+/** A point of the back between pelvis and chest; straight, unless it is known how far the back bows. */
+function alongBack({ landmarks }: Drawn, share: number): Vec3 {
+  const { pelvisCentre, chestCentre, lowBack } = landmarks;
+  const straight = along(pelvisCentre!, chestCentre!, share);
+  if (lowBack === undefined) return straight;
+  const bow = subtract(lowBack, along(pelvisCentre!, chestCentre!, 0.5));
+  return add(straight, scale(bow, 4 * share * (1 - share)));
+}
 
 function buildParts(setUp: Drawn, soleUp: Vec3): FigurePart[] {
   const mark = (name: string): Vec3 => setUp.landmarks[name]!;
@@ -113,9 +122,9 @@ function buildParts(setUp: Drawn, soleUp: Vec3): FigurePart[] {
       side: null,
       rows: [
         pair(pelvis, pelvisLeft, hips - 1.2, 8.2),
-        pair(along(pelvis, chest, 0.18), pelvisLeft, hips - 2.2, 8),
-        pair(along(pelvis, chest, 0.44), waistLeft, hips - 4.4, 7.4),
-        pair(along(pelvis, chest, 0.72), chestLeft, shoulders * 0.36, 8.2),
+        pair(alongBack(setUp, 0.18), pelvisLeft, hips - 2.2, 8),
+        pair(alongBack(setUp, 0.44), waistLeft, hips - 4.4, 7.4),
+        pair(alongBack(setUp, 0.72), chestLeft, shoulders * 0.36, 8.2),
         pair(along(pelvis, chest, 0.95), chestLeft, shoulders - 3.5, 4.6),
       ],
     },

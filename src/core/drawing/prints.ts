@@ -30,12 +30,16 @@ const SOLE_OUTLINE: readonly (readonly [number, number])[] = [
 /**
  * The outline of a foot on the mat.
  *
- * @param sheet what shapes are drawn from
+ * @param setUp the set-up
  * @param place which foot
+ * @param toPoint a point of the mat, cm, on the page
  * @returns points of the page, mm at 1:10, as if the whole foot lay on the mat
  */
-export function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
-  const { setUp } = sheet;
+export function outlineFootprint(
+  setUp: SetUp,
+  place: 'front' | 'back',
+  toPoint: (x: number, y: number) => Point,
+): Point[] {
   const side = sideName(setUp, place);
   const ball = mark(setUp, `ball${side}`);
   const toe = mark(setUp, `toe${side}`);
@@ -44,9 +48,19 @@ export function footprint(sheet: Sheet, place: 'front' | 'back'): Point[] {
   const uy = (toe[1] - ball[1]) / (lengthCm * BALL_TO_TOE);
   return outlineFoot(lengthCm, widthCm, side).map(([along, across]) => {
     const ahead = along - lengthCm;
-    return onPlan(sheet, toe[0] + ux * ahead - uy * across, toe[1] + uy * ahead + ux * across);
+    return toPoint(toe[0] + ux * ahead - uy * across, toe[1] + uy * ahead + ux * across);
   });
 }
+
+/**
+ * The same on a sheet.
+ *
+ * @param sheet what shapes are drawn from
+ * @param place which foot
+ * @returns points of the page, mm at 1:10
+ */
+export const footprint = (sheet: Sheet, place: 'front' | 'back'): Point[] =>
+  outlineFootprint(sheet.setUp, place, (x, y) => onPlan(sheet, x, y));
 
 /**
  * The outline of a bare foot in its own frame.

@@ -55,6 +55,26 @@ export const line = (role: string, ...points: readonly Point[]): Shape => ({
   points,
 });
 
+/**
+ * An arrow along points, its barbs at the last one.
+ *
+ * @param role what it is
+ * @param head length of a barb, mm
+ * @param points mm, two or more that differ
+ * @returns its line and its head; none where it would have no length
+ */
+export function arrow(role: string, head: number, ...points: readonly Point[]): readonly Shape[] {
+  const [[fx, fy], [x, y]] = points.slice(-2) as [Point, Point];
+  const length = Math.hypot(x - fx, y - fy);
+  if (length === 0) return [];
+  const [ux, uy] = [(x - fx) / length, (y - fy) / length];
+  const barb = (side: number): Point => [
+    x - head * (ux + side * uy * 0.6),
+    y - head * (uy - side * ux * 0.6),
+  ];
+  return [line(role, ...points), line(role, barb(1), [x, y], barb(-1))];
+}
+
 const placed = ([x, y]: Point, scale: number, [dx, dy]: Point): Point => [
   x * scale + dx,
   y * scale + dy,

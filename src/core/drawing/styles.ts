@@ -115,6 +115,7 @@ const BY_ROLE: Readonly<Record<string, Partial<ShapeStyle>>> = {
   'school-c': { width: 0.9, dash: [0.7, 1.1] },
   'school-d': { stroke: 'water', width: 0.9, dash: [4, 1, 0.7, 1] },
   'foot-goes': { stroke: 'water', width: 1, hasRoundEnds: true },
+  enlarged: { fill: 'sheet', stroke: 'faint', width: 0.5 },
   'sign-body': { width: 2.2, hasRoundEnds: true },
   'sign-guide': { stroke: 'faint', width: 1.1, dash: [2, 2] },
   'sign-goes': { stroke: 'water', width: 2, hasRoundEnds: true },

@@ -1,19 +1,20 @@
 import type { LyingPose } from '../poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { SetUp } from '../setup/setUp.ts';
+import { drawFromFront } from './frontView.ts';
 import { drawLying } from './lying/drawLying.ts';
 import { drawFromAbove, drawFromSide } from './sheet.ts';
 import type { Drawing, Point, Shape } from './shapes.ts';
 
 /** What is left of a drawing that is too small for numbers. */
 const KEPT = new Set(['body-outline', 'body-flesh', 'floor', 'prop', 'strap', 'wall']);
+const KEPT_FROM_FRONT = new Set([...KEPT, 'pelvis-bar']);
 /** What is left of a mat from above. */
 const KEPT_ABOVE = new Set(['mat', 'footprint', 'heel-line', 'pelvis-bar', 'pelvis-pointer']);
 /** Room round the body, mm. */
 const MARGIN = 4;
 const OPTIONS = { unit: 'cm', labelMm: 5 } as const;
 
-const isKept = ({ role }: Shape): boolean => role.split(' ').some((each) => KEPT.has(each));
 const isBody = ({ role }: Shape): boolean => role.startsWith('body-') || role.startsWith('prop');
 
 const pointsOf = (shape: Shape): readonly Point[] =>
@@ -48,19 +49,11 @@ function cropFloor(shape: Shape, left: number, right: number): Shape {
   };
 }
 
-/**
- * A set-up as a small figure: the body, what it stands and leans on, and no numbers.
- *
- * @param pose the pose's or the form's data
- * @param setUp the set-up
- * @returns null when there is no posture to draw
- */
-export function drawThumbnail(pose: PoseDefinition | LyingPose, setUp: SetUp): Drawing | null {
-  if (setUp.status === 'failed') return null;
-  const drawing =
-    'starts' in pose ? drawFromSide(pose, setUp, OPTIONS) : drawLying(pose, setUp, OPTIONS);
-  if (drawing === null) return null;
-  const kept = drawing.shapes.filter(isKept).map(thinOut);
+/** What a small figure keeps of a drawing of the body. */
+function keepBody(drawing: Drawing, roles: ReadonlySet<string>): Drawing | null {
+  const kept = drawing.shapes
+    .filter(({ role }) => role.split(' ').some((each) => roles.has(each)))
+    .map(thinOut);
   const points = kept.filter(isBody).flatMap(pointsOf);
   if (points.length === 0) return null;
   const xs = points.map(([x]) => x);
@@ -72,6 +65,32 @@ export function drawThumbnail(pose: PoseDefinition | LyingPose, setUp: SetUp): D
     shapes: kept.map((each) => cropFloor(each, left, right)),
     caption: drawing.caption,
   };
+}
+
+/**
+ * A set-up as a small figure: the body, what it stands and leans on, and no numbers.
+ *
+ * @param pose the pose's or the form's data
+ * @param setUp the set-up
+ * @returns null when there is no posture to draw
+ */
+export function drawThumbnail(pose: PoseDefinition | LyingPose, setUp: SetUp): Drawing | null {
+  if (setUp.status === 'failed') return null;
+  const drawing =
+    'starts' in pose ? drawFromSide(pose, setUp, OPTIONS) : drawLying(pose, setUp, OPTIONS);
+  return drawing === null ? null : keepBody(drawing, KEPT);
+}
+
+/**
+ * The same from the front edge of the mat, with the line of the hips.
+ *
+ * @param pose the pose's data
+ * @param setUp the set-up
+ * @returns null when there is no posture to draw
+ */
+export function drawThumbnailFromFront(pose: PoseDefinition, setUp: SetUp): Drawing | null {
+  const drawing = drawFromFront(pose, setUp, OPTIONS);
+  return drawing === null ? null : keepBody(drawing, KEPT_FROM_FRONT);
 }
 
 /**

@@ -222,6 +222,11 @@ const entries = {
     message: '{path}: this pose has no level called “{text}”.',
     hint: 'Leave it out, or choose one of: {known}.',
   },
+  'unknown-error': {
+    severity: 'error',
+    message: '{path}: “{text}” is no error sign of this pose.',
+    hint: 'Choose one of those that the log of the pose shows.',
+  },
   // Flows
   'unknown-movement': {
     severity: 'error',

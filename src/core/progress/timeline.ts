@@ -5,7 +5,7 @@ import type { PersonRecord } from '../person/person.ts';
 import { findPose } from '../poses/catalogue/index.ts';
 import { findLyingPose } from '../poses/lying/index.ts';
 import { hasSides } from '../poses/hasSides.ts';
-import { findPoseError } from '../sessions/errors.ts';
+import { findPoseError } from '../poseErrors/catalogue.ts';
 import { readSession, type LoggedHold } from '../sessions/readSession.ts';
 import { sayVerdict } from '../sessions/sayVerdict.ts';
 import type { Session } from '../sessions/session.ts';

@@ -1,6 +1,6 @@
 import { findCautionKind } from '../cautions/catalogue.ts';
 import type { Side } from '../measures/protocol.ts';
-import { findPoseError } from './errors.ts';
+import { findPoseError } from '../poseErrors/catalogue.ts';
 import type { Hold } from './log.ts';
 import { sayCount } from '../units/sayCount.ts';
 

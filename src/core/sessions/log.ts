@@ -29,7 +29,7 @@ export interface Hold {
   /** The pose's level or variant that was held; null = the usual one. */
   readonly level: string | null;
   readonly outcome: 'done' | 'skipped' | 'swapped' | 'ended-early';
-  /** Ids of sessions/errors.ts, or kept as they are. */
+  /** Ids of poseErrors/catalogue.ts, or kept as they are. */
   readonly errors: readonly string[];
   readonly breath: 'easy' | 'held' | null;
   readonly pain: LoggedPain | null;

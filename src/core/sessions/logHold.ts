@@ -26,7 +26,7 @@ export const noteChange = (hold: string, change: NotesChange): NewEntry => ({
  * that two hands that note two errors lose neither.
  *
  * @param hold its id
- * @param error id of sessions/errors.ts
+ * @param error id of poseErrors/catalogue.ts
  * @returns one entry
  */
 export const toggleError = (hold: string, { errors }: HoldNotes, error: string): NewEntry => ({

@@ -56,7 +56,7 @@ export interface HoldNotes {
   readonly isAtBound: boolean | null;
   readonly breaths: number | null;
   readonly rounds: number | null;
-  /** Ids of sessions/errors.ts, or kept as they are. */
+  /** Ids of poseErrors/catalogue.ts, or kept as they are. */
   readonly errors: readonly string[];
   readonly breath: 'easy' | 'held' | null;
   readonly pain: Pain | null;

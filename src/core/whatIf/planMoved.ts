@@ -40,8 +40,14 @@ export const NOT_MOVED: AsFound = {
 export const isMoved = (moved: AsFound): boolean =>
   Object.values(moved).some((each) => each !== null);
 
-/** A set-up round an answer; its depth is what the posture has. */
-function describeMoved(plan: Plan, found: HeldDepth): SetUp {
+/**
+ * A set-up round another posture of a plan; its depth is what the posture has.
+ *
+ * @param plan the plan
+ * @param found the posture, as if it were what the plan found
+ * @returns settings, joints, landmarks and loads of that posture
+ */
+export function describeMoved(plan: Plan, found: HeldDepth): SetUp {
   const { request, setUp } = plan;
   const { pose, rules } = request;
   const depth = describeDepth(pose.depth, found, rules);
@@ -75,6 +81,12 @@ function withHeelLine(plan: Plan, widthCm: number | null): Plan {
   };
 }
 
+/** A plan in which something is held by hand, and what gives if the pose cannot follow. */
+interface HeldPlan {
+  readonly plan: Plan;
+  readonly gives: PushedReport | null;
+}
+
 /**
  * What was moved is held and the rest solved again: first as the pose should be, within
  * every limit; where that cannot be, with slack on what gives in practice. Nothing is
@@ -82,12 +94,12 @@ function withHeelLine(plan: Plan, widthCm: number | null): Plan {
  *
  * @param plan of the set-up that was moved
  * @param moved what is held; null = free
- * @returns null when there is nothing to move, because nothing was solved
+ * @returns a plan to ask on from; null when there is nothing to move, because nothing was solved
  */
-export function planMoved(plan: Plan, moved: AsFound): MovedPlan | null {
+export function holdByHand(plan: Plan, moved: AsFound): HeldPlan | null {
   const { found } = plan.answer;
   if (found.kind === 'cannot') return null;
-  if (!isMoved(moved)) return { setUp: plan.setUp, gives: null };
+  if (!isMoved(moved)) return { plan, gives: null };
   const { pose, side } = plan.request;
   const planned = found.answer.skeleton;
   const force: Force = toForce(moved, pose, planned);
@@ -96,13 +108,31 @@ export function planMoved(plan: Plan, moved: AsFound): MovedPlan | null {
   const within = moved.widthCm === null ? force : { ...force, parts: { ...parts, widening: 0 } };
   const solved = solveMoved(free.poseRequest, plan.answer, within);
   if (solved !== null) {
-    return { setUp: describeMoved({ ...free, answer: solved.answer }, solved.found), gives: null };
+    const held: Plan = { ...free, answer: solved.answer };
+    return { plan: { ...held, setUp: describeMoved(held, solved.found) }, gives: null };
   }
   const pushed = solvePushed(withBareLimits(plan), pose, side, planned, force);
+  const forced: HeldDepth = { ...found, answer: pushed.answer };
   return {
-    setUp: describeMoved(plan, { ...found, answer: pushed.answer }),
+    plan: {
+      ...plan,
+      answer: { ...plan.answer, found: forced },
+      setUp: describeMoved(plan, forced),
+    },
     gives: reportPushed('as moved', pushed),
   };
+}
+
+/**
+ * The set-up in which something is held by hand; see {@link holdByHand}.
+ *
+ * @param plan of the set-up that was moved
+ * @param moved what is held; null = free
+ * @returns null when there is nothing to move, because nothing was solved
+ */
+export function planMoved(plan: Plan, moved: AsFound): MovedPlan | null {
+  const held = holdByHand(plan, moved);
+  return held === null ? null : { setUp: held.plan.setUp, gives: held.gives };
 }
 
 /** A heel line that a foot may snap to, and how wide it stands. */

@@ -89,10 +89,12 @@ function slacken(
     wishes: [],
     eases: eases.filter((each) => !taken.has(each.quantity)),
     free: [
-      ...task.free.filter((part) => parts[part] === undefined),
-      ...(stacksKnee(pose) ? (['frontKneeDrift'] as const) : []),
-      ...(heelGives ? (['backHeelLift'] as const) : []),
-    ],
+      ...new Set<PartId>([
+        ...task.free,
+        ...(stacksKnee(pose) ? (['frontKneeDrift'] as const) : []),
+        ...(heelGives ? (['backHeelLift'] as const) : []),
+      ]),
+    ].filter((part) => parts[part] === undefined),
   };
 }
 

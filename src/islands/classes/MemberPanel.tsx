@@ -6,9 +6,10 @@ import { noteChange } from '../../core/sessions/logHold.ts';
 import { readSession, type LoggedHold } from '../../core/sessions/readSession.ts';
 import { respond } from '../../core/sessions/respond.ts';
 import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
+import type { SetUp } from '../../core/setup/setUp.ts';
 import { toHolds } from '../../core/sessions/toHolds.ts';
 import { changeClass, noteInMeeting } from '../../data/classes.ts';
-import { ErrorTiles } from '../session/ErrorTiles.tsx';
+import { ErrorTiles } from '../poseErrors/ErrorTiles.tsx';
 import { PainNote } from '../session/PainNote.tsx';
 import { ResponsePanel } from '../session/ResponsePanel.tsx';
 import { SetStage } from '../session/SetStage.tsx';
@@ -76,7 +77,7 @@ export function MemberPanel(props: MemberPanelProps) {
       ) : (
         <>
           <SetStage plan={hold.plan} setUp={setUp} leadIn={null} />
-          <Notes {...props} session={session} hold={hold} />
+          <Notes {...props} session={session} hold={hold} setUp={setUp} />
         </>
       )}
     </dialog>
@@ -89,7 +90,8 @@ function Notes({
   member,
   session,
   hold,
-}: MemberPanelProps & { session: Session; hold: LoggedHold }) {
+  setUp,
+}: MemberPanelProps & { session: Session; hold: LoggedHold; setUp: SetUp | null }) {
   const { plan, notes } = hold;
   const { write, told } = useWrite();
   const note = (entries: readonly NewEntry[]): void => {
@@ -119,7 +121,13 @@ function Notes({
     <section aria-label={say.errors}>
       {told}
       <h3 className="mb-1 font-serif text-[1.4rem]">{say.errors}</h3>
-      <ErrorTiles hold={hold} onNote={note} />
+      <ErrorTiles
+        record={member.record}
+        sessions={member.sessions}
+        hold={hold}
+        setUp={setUp}
+        onNote={note}
+      />
       <div className="my-3 flex flex-wrap gap-2">
         {easier !== undefined && (
           <Toggle

@@ -4,7 +4,8 @@ import { noteChange } from '../../core/sessions/logHold.ts';
 import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { Response } from '../../core/sessions/respond.ts';
 import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
-import { ErrorTiles } from './ErrorTiles.tsx';
+import type { SetUp } from '../../core/setup/setUp.ts';
+import { ErrorTiles } from '../poseErrors/ErrorTiles.tsx';
 import { HoldOutcome } from './HoldOutcome.tsx';
 import { PainNote } from './PainNote.tsx';
 import { ResponsePanel } from './ResponsePanel.tsx';
@@ -16,8 +17,12 @@ import { logStage as say } from './words.ts';
 
 interface LogStageProps {
   record: RevisedRecord;
+  /** All of this person, this one among them. */
+  sessions: readonly Session[];
   session: Session;
   hold: LoggedHold;
+  /** As it was planned; null = it is not there yet. */
+  setUp: SetUp | null;
   holds: readonly LoggedHold[];
   /** What to do at once with what was noted; null = nothing. */
   response: Response | null;
@@ -28,7 +33,7 @@ interface LogStageProps {
 
 /** What was seen, in one tap each. Everything can be left out; each tap is stored at once. */
 export function LogStage(props: LogStageProps) {
-  const { record, session, hold, holds, response, onNote, onPass } = props;
+  const { record, sessions, session, hold, setUp, holds, response, onNote, onPass } = props;
   const { plan, notes } = hold;
   const change = (changed: Partial<HoldNotes>): void => {
     onNote([noteChange(plan.id, changed)]);
@@ -55,7 +60,13 @@ export function LogStage(props: LogStageProps) {
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,27rem)] gap-6 max-tablet:grid-cols-[minmax(0,1fr)]">
         <section aria-label={say.whatSeen}>
-          <ErrorTiles hold={hold} onNote={onNote} />
+          <ErrorTiles
+            record={record}
+            sessions={sessions}
+            hold={hold}
+            setUp={setUp}
+            onNote={onNote}
+          />
         </section>
         <section aria-label={say.howWent} className="flex flex-col gap-[0.6rem] text-[1.2rem]">
           <HoldOutcome notes={notes} onChange={change} />

@@ -26,6 +26,8 @@ import { SetStage } from './SetStage.tsx';
 import { StaleNotice } from './StaleNotice.tsx';
 import { useStepKeys } from './useStepKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
+import { ErrorTiles } from '../poseErrors/ErrorTiles.tsx';
+import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { WordButton } from '../shared/ui/Button.tsx';
 import { runView as say } from './words.ts';
@@ -156,12 +158,27 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
             }}
           />
         )}
+        {hold !== null && position.stage !== 'log' && (
+          <LazyDetails key={`watch ${turn.id}`} summary={say.watchFor}>
+            {() => (
+              <ErrorTiles
+                record={record}
+                sessions={sessions}
+                hold={hold}
+                setUp={shown}
+                onNote={note}
+              />
+            )}
+          </LazyDetails>
+        )}
         {hold !== null && position.stage === 'log' && (
           <LogStage
             key={turn.id}
             record={record}
+            sessions={sessions}
             session={session}
             hold={hold}
+            setUp={shown}
             holds={state.holds}
             response={response}
             onNote={note}

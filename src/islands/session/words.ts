@@ -159,6 +159,7 @@ export const responsePanel = {
 } as const;
 
 export const runView = {
+  watchFor: 'What to watch for',
   whatSeen: 'What was seen',
   back: 'back',
   sessionHasNoHolds: 'This session has no holds. ',

@@ -5,6 +5,8 @@ import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { KeptSetUp } from '../../core/whatIf/keptSetUp.ts';
 import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
+import { ErrorsPart } from '../poseErrors/ErrorsPart.tsx';
+import { errorsPart } from '../poseErrors/words.ts';
 import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import type { SetUpLink, ShownSetUp } from './setUpLink.ts';
@@ -80,6 +82,26 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
       )}
       {pose !== null && (
         <>
+          <LazyDetails id="errors" summary={errorsPart.summary}>
+            {() => (
+              <ErrorsPart
+                record={request.record}
+                pose={pose}
+                planned={planned ?? setUp}
+                asked={{
+                  pose: pose.id,
+                  side: request.side,
+                  rules: request.rules,
+                  level: request.level,
+                  held: moved.now,
+                }}
+                onApply={(held) => {
+                  moved.move(held, true);
+                }}
+                onUndo={moved.undo}
+              />
+            )}
+          </LazyDetails>
           <Schools request={request} pose={pose} onAsk={onAsk} />
           <LazyDetails summary={say.checkTodaysStance}>
             {() => (

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { drawErrorSign } from '../../../src/core/drawing/errorSigns.ts';
-import { POSE_ERRORS } from '../../../src/core/sessions/errors.ts';
+import { POSE_ERRORS } from '../../../src/core/poseErrors/catalogue.ts';
 
 describe('the small drawings of errors', () => {
   it.each(POSE_ERRORS.map(({ id, words }) => [id, words] as const))(

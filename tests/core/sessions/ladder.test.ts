@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { POSE_ERRORS } from '../../../src/core/sessions/errors.ts';
+import { POSE_ERRORS } from '../../../src/core/poseErrors/catalogue.ts';
 import { judge, VERDICTS, type VerdictKind } from '../../../src/core/sessions/ladder.ts';
 import type { Hold, LoggedPain } from '../../../src/core/sessions/log.ts';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { findPose, POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { withLevel } from '../../../src/core/poses/level.ts';
-import { POSE_ERRORS } from '../../../src/core/sessions/errors.ts';
-import { findPossibleErrors } from '../../../src/core/sessions/possibleErrors.ts';
+import { POSE_ERRORS } from '../../../src/core/poseErrors/catalogue.ts';
+import { findPossibleErrors } from '../../../src/core/poseErrors/possible.ts';
 
 const idsOf = (pose: string, level: string | null = null): readonly string[] =>
   findPossibleErrors(withLevel(findPose(pose)!, level)).map(({ id }) => id);

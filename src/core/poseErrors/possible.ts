@@ -1,12 +1,18 @@
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
-import { POSE_ERRORS, type PoseError } from './errors.ts';
+import { POSE_ERRORS, type PoseError } from './catalogue.ts';
 
 const isFlat = ({ backContact }: PoseDefinition): boolean => backContact === 'flat';
 const hasStance = ({ stance }: PoseDefinition): boolean =>
   !('kind' in stance) || stance.kind !== 'none';
 const onFeet = (pose: PoseDefinition): boolean => isFlat(pose) || pose.backContact === 'ball';
-const hasTwist = (pose: PoseDefinition): boolean =>
-  pose.chestTarget !== null || pose.trunkShares?.rotation !== undefined;
+const hasTwist = ({ depth }: PoseDefinition): boolean =>
+  depth?.quantity === 'chest-turned-to-front-leg';
+/** Whether the pelvis is let open in the pose, so that somebody may pull it square. */
+const letsPelvisOpen = ({ wishes }: PoseDefinition): boolean =>
+  wishes.some(
+    ({ quantity, sigma }) =>
+      quantity === 'pelvis-turn' && typeof sigma !== 'number' && sigma.rule.startsWith('pelvis'),
+  );
 const bearsHand = ({ arms }: PoseDefinition): boolean =>
   arms.front.bears === true || arms.back.bears === true;
 
@@ -16,15 +22,15 @@ const bearsHand = ({ arms }: PoseDefinition): boolean =>
  */
 const ONLY_IN: Readonly<Record<string, (pose: PoseDefinition) => boolean>> = {
   'knee-drifts': ({ straightLegs }) => !straightLegs.includes('front'),
-  'pelvis-hauled': (pose) => hasStance(pose) && pose.family !== 'neutral',
-  'pelvis-drops': ({ family }) => family !== 'neutral',
+  'pelvis-hauled': (pose) => hasStance(pose) && letsPelvisOpen(pose),
+  'pelvis-drops': (pose) => hasStance(pose) && pose.family !== 'neutral',
   'stance-long': (pose) => hasStance(pose) && isFlat(pose),
   'legs-upright': (pose) => hasStance(pose) && onFeet(pose),
   'back-hip-rises': (pose) => pose.family === 'closed' && pose.straightLegs.includes('front'),
   'hip-creeps': (pose) => hasStance(pose) && pose.family !== 'neutral',
   'heel-floats': isFlat,
   'feet-turned-in': (pose) => pose.family === 'neutral',
-  'heels-in-line': (pose) => hasStance(pose) && onFeet(pose) && pose.family !== 'neutral',
+  'heels-in-line': (pose) => hasStance(pose) && onFeet(pose) && pose.family === 'closed',
   'knees-locked': ({ straightLegs }) => straightLegs.length > 0,
   'knee-bends': ({ straightLegs }) => straightLegs.length > 0,
   'twist-from-pelvis': hasTwist,

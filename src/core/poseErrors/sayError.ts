@@ -1,0 +1,85 @@
+import { findPose } from '../poses/catalogue/index.ts';
+import { metresFromCm } from '../units/brands.ts';
+import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
+import { findPoseError } from './catalogue.ts';
+import type { ExplainedError } from './explainError.ts';
+import type { FixChange } from './fix.ts';
+
+const write = (amount: number, of: 'deg' | 'cm', unit: LengthUnit): string =>
+  of === 'deg' ? `${amount.toFixed(0)}°` : writeLength(metresFromCm(amount), unit, 1);
+
+/**
+ * Where an error most likely comes from.
+ *
+ * @param explained the error on this body
+ * @returns a sentence or two
+ */
+export function sayCause({ error, cause }: Pick<ExplainedError, 'error' | 'cause'>): string {
+  const habit = findPoseError(error)?.cause ?? '';
+  if (cause === null) return habit;
+  const { joint, askedDeg, hasDeg } = cause;
+  const margin = Math.round(hasDeg - askedDeg);
+  const left = margin > 0 ? `${String(margin)}° margin` : 'no margin';
+  return `${habit} Here the ${joint} is asked ${askedDeg.toFixed(0)}° and may use ${hasDeg.toFixed(0)}°: ${left}.`;
+}
+
+/** What is put back where the set-up has it; the set-up itself stays. */
+const BACK: Readonly<Record<string, (amount: string) => string>> = {
+  'pelvis-hauled': (amount) => `Back hip forward, until the pelvis has turned back by ${amount}.`,
+  'legs-upright': (amount) => `Back foot out by ${amount}, to its mark.`,
+  'hip-creeps': () => 'Front hip back over its place: press the back foot.',
+  'feet-turned-in': (amount) => `Toes out by ${amount}, to their marks.`,
+  'heels-in-line': (amount) => `Feet ${amount} wider across the mat, to their marks.`,
+  'hand-beside-ankle': (amount) => `Hand ${amount} farther ahead, to its mark.`,
+};
+
+function sayChange({ setting, by, unit: of, setUp }: FixChange, unit: LengthUnit): string {
+  const amount = write(Math.abs(by), of, unit);
+  switch (setting) {
+    case 'stance':
+      return `Stance ${amount} ${by < 0 ? 'shorter' : 'longer'}.`;
+    case 'hand':
+      return `Hand ${amount} higher.`;
+    case 'depth': {
+      const words = findPose(setUp.pose)?.depth?.words ?? 'depth';
+      return `${words.charAt(0).toUpperCase()}${words.slice(1)} ${amount} ${by < 0 ? 'less' : 'more'}.`;
+    }
+  }
+}
+
+/**
+ * The first thing to change, as a number of this person.
+ *
+ * @param explained the error on this body
+ * @param unit centimetres or inches
+ * @returns a sentence or two
+ */
+export function sayFix(explained: ExplainedError, unit: LengthUnit): string {
+  const { error, withError, cause, fix } = explained;
+  if (fix !== null) return sayChange(fix, unit);
+  const known = findPoseError(error);
+  const back = BACK[error];
+  if (back !== undefined) {
+    return withError === null
+      ? (known?.first ?? '')
+      : back(write(withError.size, withError.unit, unit));
+  }
+  if (known?.pointsToRange === true && cause !== null) {
+    return 'No small change of these numbers asks less of it. Take an easier version.';
+  }
+  return known?.first ?? '';
+}
+
+/**
+ * What a change brings, for the joint that the error comes from.
+ *
+ * @param explained the error on this body
+ * @returns empty when no change is proposed
+ */
+export function sayRelief({ cause, fix }: Pick<ExplainedError, 'cause' | 'fix'>): string {
+  if (cause === null || fix === null) return '';
+  const { before, after } = fix.cause;
+  return after === null
+    ? `Then the ${cause.joint} is not near its end any more.`
+    : `Then the ${cause.joint} is asked ${after.toFixed(0)}° instead of ${before.toFixed(0)}°.`;
+}
