@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { drawErrorPair } from '../../core/drawing/errorPair.ts';
 import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
@@ -36,10 +36,16 @@ export function ErrorView({ record, asked, onApply, onUndo, onClose }: ErrorView
     explainErrorInWorker(record, asked),
   );
   const error = findPoseError(asked.error);
+  const section = useRef<HTMLElement>(null);
+  // It may open below the edge of the screen.
+  useEffect(() => {
+    section.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   if (error === null) return null;
   const explained = answer?.ok === true ? answer.value : null;
   return (
     <section
+      ref={section}
       aria-label={error.words}
       className="my-3 rounded-md bg-mist px-4 py-3 text-[1.1rem]"
       data-testid="error-view"
@@ -134,7 +140,7 @@ function ErrorDrawing({ explained, words }: { explained: ExplainedError; words: 
   if (drawing !== null && withError !== null) {
     return (
       <>
-        <SheetDrawing drawing={drawing} className="mx-auto h-64 max-w-full max-phone:h-auto" />
+        <SheetDrawing drawing={drawing} className="mx-auto h-64 max-w-full max-phone:h-52" />
         <p className="text-[1rem] text-faint">
           {say.size(writeValue(withError.size, withError.unit, unit))}
         </p>
@@ -145,7 +151,9 @@ function ErrorDrawing({ explained, words }: { explained: ExplainedError; words: 
   return (
     <>
       {sign !== null && <SheetDrawing drawing={sign} className="h-40" />}
-      <p className="text-[1rem] text-faint">{hasGeometry(error) ? say.cannotHappen : say.noDrawing}</p>
+      <p className="text-[1rem] text-faint">
+        {hasGeometry(error) ? say.cannotHappen : say.noDrawing}
+      </p>
     </>
   );
 }
