@@ -16,7 +16,9 @@ import { planVersions } from '../core/whatIf/versions.ts';
 import { planRecheck } from '../core/whatIf/planRecheck.ts';
 import {
   findHeelLines,
+  planByHand,
   planMoved,
+  type HeldRequest,
   type HeelLineMark,
   type MovedPlan,
 } from '../core/whatIf/planMoved.ts';
@@ -29,6 +31,7 @@ import { shortenFlow, type Shortened } from '../core/sessions/shortenFlow.ts';
 import type { LedFlow } from '../core/sessions/ledFlow.ts';
 import type { Today } from '../core/sessions/today.ts';
 import { planSession } from '../core/sessions/planSession.ts';
+import type { SetUp } from '../core/setup/setUp.ts';
 import type { Result } from '../core/problems/problem.ts';
 import type { PlanningContext } from '../core/planning/planningContext.ts';
 import type { Side } from '../core/measures/protocol.ts';
@@ -91,6 +94,12 @@ function heelLines(key: string, backFootDeg: number): Result<readonly HeelLineMa
   const value =
     open?.key === key && open.plan.kind === 'planned' ? findHeelLines(open.plan, backFootDeg) : [];
   return { ok: true, value };
+}
+
+/** A set-up with something of it held by hand. */
+function planHeld(record: RevisedRecord, asked: HeldRequest): Result<SetUp> {
+  const planned = planByHand(latest.of(record), asked);
+  return planned.ok ? { ok: true, value: planned.value.plan.setUp } : planned;
 }
 
 /** A question about one person, asked with their record in place of a context. */
@@ -261,6 +270,7 @@ const api = {
   openPlan,
   movePlan,
   heelLines,
+  planHeld,
   planFlow,
   findWaysInto,
   startFromTemplate,

@@ -5,7 +5,7 @@ import type { Side } from '../core/measures/protocol.ts';
 import type { Bands } from '../core/whatIf/planBands.ts';
 import type { SchoolSetUp } from '../core/whatIf/compareSchools.ts';
 import type { KeptCheck, KeptSetUp } from '../core/whatIf/keptSetUp.ts';
-import type { HeelLineMark, MovedPlan } from '../core/whatIf/planMoved.ts';
+import type { HeelLineMark, HeldRequest, MovedPlan } from '../core/whatIf/planMoved.ts';
 import type { OnProgress } from '../core/whatIf/progress.ts';
 import type { Recheck } from '../core/whatIf/planRecheck.ts';
 import type { Versions } from '../core/whatIf/versions.ts';
@@ -121,6 +121,12 @@ export const checkKeptInWorker = (
   kept: readonly KeptSetUp[],
 ): Promise<Result<readonly KeptCheck[]>> =>
   planning.ask((remote) => remote.checkKept(record, kept));
+
+/** A set-up with something of it held by hand. */
+export const planHeldInWorker = (
+  record: RevisedRecord,
+  asked: HeldRequest,
+): Promise<Result<SetUp>> => planning.ask((remote) => remote.planHeld(record, asked));
 
 /** An error sign on one person's body, and the first thing to change. */
 export const explainErrorInWorker = (

@@ -77,4 +77,11 @@ test('what to watch for can be opened while a pose is set and held', async ({ pa
     .first()
     .click();
   await expect(view(page).getByRole('img', { name: /as planned and with/ })).toBeVisible();
+  // What is changed here is what is set: the numbers on the mat follow, and come back.
+  const numbers = page.getByTestId('run-set').locator('dl');
+  const before = (await numbers.textContent()) ?? '';
+  await view(page).getByRole('button', { name: 'Change it' }).click();
+  await expect(numbers).not.toHaveText(before);
+  await view(page).getByRole('button', { name: 'undo' }).click();
+  await expect(numbers).toHaveText(before);
 });

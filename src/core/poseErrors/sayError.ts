@@ -83,3 +83,25 @@ export function sayRelief({ cause, fix }: Pick<ExplainedError, 'cause' | 'fix'>)
     ? `Then the ${cause.joint} is not near its end any more.`
     : `Then the ${cause.joint} is asked ${after.toFixed(0)}° instead of ${before.toFixed(0)}°.`;
 }
+
+/**
+ * What a change of stance makes of the other poses on the same feet.
+ *
+ * @param explained the error on this body
+ * @param unit centimetres or inches
+ * @returns empty when no other hold changes with it
+ */
+export function sayChangedAlong(
+  { changedAlong }: Pick<ExplainedError, 'changedAlong'>,
+  unit: LengthUnit,
+): string {
+  if (changedAlong.length === 0) return '';
+  const parts = changedAlong.map(({ pose, lost, unit: of }) => {
+    const name = findPose(pose)?.name ?? pose;
+    return Math.round(lost) === 0
+      ? `${name} loses nothing`
+      : `${name} loses ${write(lost, of, unit)} of depth`;
+  });
+  const list = new Intl.ListFormat('en', { type: 'conjunction' }).format(parts);
+  return `The poses on the same feet change with it: ${list}.`;
+}

@@ -5,7 +5,10 @@ import { describeDepth } from '../setup/describeDepth.ts';
 import { describeSolved } from '../setup/describeSetUp.ts';
 import type { HeldDepth } from '../planning/findDepth.ts';
 import { reportPushed, toForce, withBareLimits } from './force.ts';
-import type { Plan } from '../setup/planSetUp.ts';
+import type { Side } from '../measures/protocol.ts';
+import type { PlanningContext } from '../planning/planningContext.ts';
+import type { Result } from '../problems/problem.ts';
+import { planPose, type Plan } from '../setup/planSetUp.ts';
 import type { Force } from '../planning/poseRequest.ts';
 import { solvePushed } from './pushed.ts';
 import type { PushedReport, SetUp } from '../setup/setUp.ts';
@@ -133,6 +136,40 @@ export function holdByHand(plan: Plan, moved: AsFound): HeldPlan | null {
 export function planMoved(plan: Plan, moved: AsFound): MovedPlan | null {
   const held = holdByHand(plan, moved);
   return held === null ? null : { setUp: held.plan.setUp, gives: held.gives };
+}
+
+/** A set-up that is asked for with something held by hand. */
+export interface HeldRequest {
+  readonly pose: string;
+  readonly side: Side;
+  readonly rules: Partial<HouseRules>;
+  readonly level: string | null;
+  readonly held: AsFound;
+}
+
+/** A plan as it is recommended, and with what is held by hand. */
+export interface PlannedByHand extends HeldPlan {
+  readonly recommended: Plan;
+}
+
+/**
+ * Plans a pose and holds something of it by hand; see {@link holdByHand}.
+ *
+ * @param context the person, see {@link PlanningContext}
+ * @param asked which pose, and what is held
+ * @returns why it is not planned, where it is not
+ */
+export function planByHand(
+  context: PlanningContext,
+  { pose, side, rules, level, held }: HeldRequest,
+): Result<PlannedByHand> {
+  const planned = planPose(context, pose, side, rules, level);
+  if (planned.kind === 'problems') return { ok: false, problems: planned.problems };
+  const byHand = planned.kind === 'planned' ? holdByHand(planned, held) : null;
+  if (planned.kind !== 'planned' || byHand === null) {
+    return { ok: false, problems: planned.setUp.problems };
+  }
+  return { ok: true, value: { ...byHand, recommended: planned } };
 }
 
 /** A heel line that a foot may snap to, and how wide it stands. */

@@ -21,16 +21,38 @@ interface ErrorTilesProps {
   hold: LoggedHold;
   /** As it was planned; null = it is not there yet. */
   setUp: SetUp | null;
+  /** Holds to come on the same feet: a change of stance is theirs too. */
+  onSameFeet?: readonly LoggedHold[];
   onNote: (entries: readonly NewEntry[]) => void;
 }
+
+/** The set-up of a hold, to be solved again. */
+const askAgain = ({ plan, notes }: LoggedHold) => ({
+  pose: plan.pose,
+  rules: plan.rules,
+  level: plan.level ?? USUAL_LEVEL,
+  held: findUsed(plan, notes),
+});
+
+const toUndo = ({ plan, notes: { used, toSpareDeg, isAtBound } }: LoggedHold): NewEntry =>
+  noteChange(plan.id, { used, toSpareDeg, isAtBound });
 
 /**
  * Every error that this pose can have, the likeliest first: one tap notes it, another takes it back;
  * any of them can be seen on this body, with what to change first.
  */
-export function ErrorTiles({ record, sessions, hold, setUp, onNote }: ErrorTilesProps) {
+export function ErrorTiles({
+  record,
+  sessions,
+  hold,
+  setUp,
+  onSameFeet = [],
+  onNote,
+}: ErrorTilesProps) {
   const { plan, notes } = hold;
   const [opened, setOpened] = useState<string | null>(null);
+  /** What takes the last change back. */
+  const [before, setBefore] = useState<readonly NewEntry[]>([]);
   const pose = findPose(plan.pose);
   const possible = findPossibleErrors(pose === null ? null : withLevel(pose, plan.level));
   // What was noted stays to be taken back, whatever is possible by the rules of today.
@@ -66,18 +88,24 @@ export function ErrorTiles({ record, sessions, hold, setUp, onNote }: ErrorTiles
           record={record}
           asked={{
             error: opened,
-            pose: plan.pose,
             side: plan.side,
-            rules: plan.rules,
-            level: plan.level ?? USUAL_LEVEL,
-            held: findUsed(plan, notes),
+            ...askAgain(hold),
+            onSameFeet: onSameFeet.map((each) => ({ ...askAgain(each), hold: each.plan.id })),
           }}
-          onApply={(held) => {
-            onNote([noteChange(plan.id, changeUsed(plan, notes, held))]);
+          onApply={(held, along) => {
+            setBefore([hold, ...onSameFeet].map(toUndo));
+            onNote([
+              noteChange(plan.id, changeUsed(plan, notes, held)),
+              ...onSameFeet.flatMap((each) => {
+                const changed = along.find((own) => own.hold === each.plan.id);
+                return changed === undefined
+                  ? []
+                  : [noteChange(each.plan.id, changeUsed(each.plan, each.notes, changed.held))];
+              }),
+            ]);
           }}
           onUndo={() => {
-            const { used, toSpareDeg, isAtBound } = notes;
-            onNote([noteChange(plan.id, { used, toSpareDeg, isAtBound })]);
+            onNote(before);
           }}
           onClose={() => {
             setOpened(null);

@@ -3,9 +3,13 @@ import { drawErrorPair } from '../../core/drawing/errorPair.ts';
 import { drawErrorSign } from '../../core/drawing/errorSigns.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { findPoseError } from '../../core/poseErrors/catalogue.ts';
-import type { ErrorAsked, ExplainedError } from '../../core/poseErrors/explainError.ts';
+import type {
+  ChangedAlong,
+  ErrorAsked,
+  ExplainedError,
+} from '../../core/poseErrors/explainError.ts';
 import { hasGeometry } from '../../core/poseErrors/imposed.ts';
-import { sayCause, sayFix, sayRelief } from '../../core/poseErrors/sayError.ts';
+import { sayCause, sayChangedAlong, sayFix, sayRelief } from '../../core/poseErrors/sayError.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { withLevel } from '../../core/poses/level.ts';
 import type { AsFound } from '../../core/rules/houseRules.ts';
@@ -22,7 +26,7 @@ export interface ErrorViewProps {
   record: RevisedRecord;
   asked: ErrorAsked;
   /** Holds by hand what the change asks for. */
-  onApply: (held: AsFound) => void;
+  onApply: (held: AsFound, along: readonly ChangedAlong[]) => void;
   /** Takes the change back. */
   onUndo: () => void;
   onClose: () => void;
@@ -74,12 +78,13 @@ export function ErrorView({ record, asked, onApply, onUndo, onClose }: ErrorView
             {changed === null ? (
               explained !== null && (
                 <>
-                  <strong>{sayFix(explained, unit)}</strong> {sayRelief(explained)}
+                  <strong>{sayFix(explained, unit)}</strong> {sayRelief(explained)}{' '}
+                  {sayChangedAlong(explained, unit)}
                   <Apply
                     explained={explained}
                     onApply={(held) => {
                       setChanged(sayFix(explained, unit));
-                      onApply(held);
+                      onApply(held, explained.changedAlong);
                     }}
                   />
                 </>

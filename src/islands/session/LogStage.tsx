@@ -23,6 +23,8 @@ interface LogStageProps {
   hold: LoggedHold;
   /** As it was planned; null = it is not there yet. */
   setUp: SetUp | null;
+  /** Holds to come on the same feet. */
+  onSameFeet: readonly LoggedHold[];
   holds: readonly LoggedHold[];
   /** What to do at once with what was noted; null = nothing. */
   response: Response | null;
@@ -33,7 +35,8 @@ interface LogStageProps {
 
 /** What was seen, in one tap each. Everything can be left out; each tap is stored at once. */
 export function LogStage(props: LogStageProps) {
-  const { record, sessions, session, hold, setUp, holds, response, onNote, onPass } = props;
+  const { record, sessions, session, hold, setUp, onSameFeet, holds, response, onNote, onPass } =
+    props;
   const { plan, notes } = hold;
   const change = (changed: Partial<HoldNotes>): void => {
     onNote([noteChange(plan.id, changed)]);
@@ -65,6 +68,7 @@ export function LogStage(props: LogStageProps) {
             sessions={sessions}
             hold={hold}
             setUp={setUp}
+            onSameFeet={onSameFeet}
             onNote={onNote}
           />
         </section>

@@ -13,6 +13,7 @@ import {
   type SessionMove,
   type Turn,
 } from '../../core/sessions/runSession.ts';
+import { findNextOnSameFeet } from '../../core/sessions/sameFeet.ts';
 import { toHolds } from '../../core/sessions/toHolds.ts';
 import type { SessionState } from '../../core/sessions/readSession.ts';
 import type { NewEntry, Session } from '../../core/sessions/session.ts';
@@ -24,6 +25,7 @@ import { ShortenPanel } from './ShortenPanel.tsx';
 import { namePose, nameSide } from '../shared/poseWords.ts';
 import { SetStage } from './SetStage.tsx';
 import { StaleNotice } from './StaleNotice.tsx';
+import { useUsedSetUp } from './useUsedSetUp.ts';
 import { useStepKeys } from './useStepKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 import { ErrorTiles } from '../poseErrors/ErrorTiles.tsx';
@@ -54,8 +56,13 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   const turn = turns[index];
   const hold = turn?.hold ?? null;
   const step = turn?.step ?? null;
+  const used = useUsedSetUp(record, hold);
   const [isShortening, setIsShortening] = useState(false);
   const response = hold === null || hold.at === null ? null : respond(toHolds(sessions), hold.plan);
+
+  // In a flow the feet stay where they are from one pose to the next.
+  const onSameFeet =
+    session.flow === undefined || hold === null ? [] : findNextOnSameFeet(state.holds, hold);
 
   const store = (move: SessionMove | null): void => {
     if (move === null) return;
@@ -82,7 +89,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   if (turn === undefined) return <NoHolds onLeave={onLeave} />;
   // The first step says where the front marks are.
   const begin = index === 0 ? (session.flow?.frontMarksCm ?? null) : null;
-  const shown = frozen?.get(hold?.plan.id ?? step?.shows ?? '') ?? null;
+  const planned = frozen?.get(hold?.plan.id ?? step?.shows ?? '') ?? null;
+  const shown = used ?? planned;
   return (
     <div
       className="flex h-[calc(100dvh-5rem)] flex-col gap-3 text-[1.5rem] leading-[1.3] max-tablet:h-[calc(100dvh-2.25rem)]"
@@ -140,7 +148,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
         {hold !== null && position.stage === 'set' && (
           <SetStage
             key={turn.id}
-            plan={hold.plan}
+            plan={used === null ? hold.plan : { ...hold.plan, settings: used.settings }}
             setUp={shown}
             leadIn={step === null ? null : <LeadIn step={step} begin={begin} />}
           />
@@ -165,7 +173,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
                 record={record}
                 sessions={sessions}
                 hold={hold}
-                setUp={shown}
+                setUp={planned}
+                onSameFeet={onSameFeet}
                 onNote={note}
               />
             )}
@@ -178,7 +187,8 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
             sessions={sessions}
             session={session}
             hold={hold}
-            setUp={shown}
+            setUp={planned}
+            onSameFeet={onSameFeet}
             holds={state.holds}
             response={response}
             onNote={note}

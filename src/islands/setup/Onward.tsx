@@ -94,6 +94,7 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
                   rules: request.rules,
                   level: request.level,
                   held: moved.now,
+                  onSameFeet: [],
                 }}
                 onApply={(held) => {
                   moved.move(held, true);

@@ -9,10 +9,16 @@ import {
 } from '../../../src/core/poseErrors/explainError.ts';
 import { hasGeometry } from '../../../src/core/poseErrors/imposed.ts';
 import { findPossibleErrors } from '../../../src/core/poseErrors/possible.ts';
-import { sayCause, sayFix, sayRelief } from '../../../src/core/poseErrors/sayError.ts';
+import {
+  sayCause,
+  sayChangedAlong,
+  sayFix,
+  sayRelief,
+} from '../../../src/core/poseErrors/sayError.ts';
 import { findPose, POSES } from '../../../src/core/poses/catalogue/index.ts';
 import { FITTING_LEVEL, withLevel } from '../../../src/core/poses/level.ts';
 import type { PlanningContext } from '../../../src/core/planning/planningContext.ts';
+import { getValue } from '../../../src/core/setup/setUp.ts';
 import { NOT_MOVED } from '../../../src/core/whatIf/planMoved.ts';
 import { contextOfDemo, FULLEST_DEMO } from '../../support/demoContext.ts';
 
@@ -25,6 +31,7 @@ const ask = (error: string, pose: string, more: Partial<ErrorAsked> = {}): Error
   rules: {},
   level: FITTING_LEVEL,
   held: NOT_MOVED,
+  onSameFeet: [],
   ...more,
 });
 
@@ -127,6 +134,25 @@ describe('an error in words', () => {
     const again = explained(context, ask('back-rounds', 'pyramid', { held: first.fix!.held }));
     expect(again.planned.joints).toEqual(first.fix!.setUp.joints);
     expect(again.fix!.held.handCm).toBeGreaterThan(first.fix!.held.handCm!);
+  });
+
+  it('changes the stance of the poses on the same feet too, and says what they lose', () => {
+    const own = explained(context, ask('stance-long', 'pyramid')).planned;
+    const stanceCm = getValue(own, 'stance-length');
+    const held = { ...NOT_MOVED, stanceCm };
+    const other = { pose: 'revolved-triangle', rules: {}, level: FITTING_LEVEL, held, hold: 'b' };
+    const found = explained(context, ask('stance-long', 'pyramid', { held, onSameFeet: [other] }));
+    expect(found.fix!.setting).toBe('stance');
+    expect(found.changedAlong).toMatchObject([
+      { hold: 'b', pose: 'revolved-triangle', held: { stanceCm: found.fix!.held.stanceCm } },
+    ]);
+    expect(sayChangedAlong(found, 'cm')).toMatch(
+      /^The poses on the same feet change with it: Revolved triangle loses (nothing|\d+° of depth)\.$/,
+    );
+    // A change of anything else leaves them as they are.
+    const hand = explained(context, ask('back-rounds', 'pyramid', { held, onSameFeet: [other] }));
+    expect(hand.fix!.setting).toBe('hand');
+    expect(sayChangedAlong(hand, 'cm')).toBe('');
   });
 
   it('refuses a sign it does not know, and says why a pose is not planned', () => {
