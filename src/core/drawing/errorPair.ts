@@ -23,6 +23,7 @@ const SEEN_PX = 8;
 /** Of the pelvis’s pointer, and of the room round what is seen from above, mm. */
 const POINTER_MM = 25;
 const AROUND_MM = 4;
+const LEAST_HIGH_MM = 90;
 /** Of the circle that shows it enlarged, and of the difference in it, mm. */
 const CIRCLE_MM = 36;
 const ENLARGED_TO_MM = 12;
@@ -241,7 +242,10 @@ function placeColumns(columns: readonly Column[]): Pick<Drawing, 'box' | 'shapes
     });
     x += width + GAP;
   }
-  return { box: [0, top, x - GAP, bottom + LABEL / 2 - top], shapes };
+  const height = bottom + LABEL / 2 - top;
+  // Feet alone are not drawn larger than a body.
+  const above = Math.max(0, LEAST_HIGH_MM - height);
+  return { box: [0, top - above, x - GAP, height + above], shapes };
 }
 
 /**

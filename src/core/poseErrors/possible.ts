@@ -13,8 +13,8 @@ const letsPelvisOpen = ({ wishes }: PoseDefinition): boolean =>
     ({ quantity, sigma }) =>
       quantity === 'pelvis-turn' && typeof sigma !== 'number' && sigma.rule.startsWith('pelvis'),
   );
-const bearsHand = ({ arms }: PoseDefinition): boolean =>
-  arms.front.bears === true || arms.back.bears === true;
+/** A hand beside its own standing foot could slip back to the ankle; the other one could not. */
+const bearsHand = ({ arms }: PoseDefinition): boolean => arms.front.bears === true;
 
 /**
  * What a pose must have for an error to be seen in it; an error that is not named here can be seen in
