@@ -135,7 +135,7 @@ test.describe('by touch alone', () => {
       await expect(page.locator('[data-testid=run-log]')).toBeVisible();
       // Something seen now and then: one tap for it, one to go on.
       if (i % 4 === 0) {
-        await tap(page.getByRole('button', { name: 'gaze wanders' }));
+        await tap(page.getByRole('button', { name: 'gaze wanders', exact: true }));
         await expect(page.getByText('Saved.')).toBeVisible();
       }
       await tap(nextButton(page));
@@ -159,20 +159,20 @@ test('a session goes on at its step after a reload, with the network off, and in
     await navigator.serviceWorker.ready;
   });
   await toLog(page);
-  await page.getByRole('button', { name: 'low back rounds' }).click();
+  await page.getByRole('button', { name: 'low back rounds', exact: true }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await context.setOffline(true);
   await page.reload();
   await expect(page.locator('[data-testid=run-log]')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'low back rounds' })).toHaveAttribute(
+  await expect(page.getByRole('button', { name: 'low back rounds', exact: true })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
   // The same session in a second tab: what either notes, both show.
   const other = await context.newPage();
   await other.goto(page.url());
-  await other.getByRole('button', { name: 'knee drifts in' }).click();
-  await expect(page.getByRole('button', { name: 'knee drifts in' })).toHaveAttribute(
+  await other.getByRole('button', { name: 'knee drifts in', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'knee drifts in', exact: true })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
