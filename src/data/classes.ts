@@ -177,8 +177,8 @@ async function noteRest({ present, sessions }: ClassRun, pose: string): Promise<
 }
 
 /**
- * The class leaves a pose for the next one. What is stored decides, not what a page shows yet: a
- * press that comes early loses nothing, and one that comes twice leads on once.
+ * Moves a class on to its next pose. It reads the stored sessions, not what the page has loaded, so
+ * that a press before they are loaded loses no note. Calling it again for the same pose does nothing.
  */
 export async function leavePose(id: string, pose: string, next: string): Promise<void> {
   await db.transaction('rw', CLASS_STORES, async () => {

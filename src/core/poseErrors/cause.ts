@@ -48,8 +48,14 @@ const CAUSES: Readonly<Record<string, readonly CauseMotion[]>> = {
   'heel-hidden': [{ joint: 'knee', motion: 'flexion', place: 'back' }, hip('back', 'extension')],
 };
 
-/** A held breath says that the pose is too deep, whichever joint is at its end. */
-const TOO_DEEP = 'breath-held';
+/**
+ * Whether any joint at its end may cause an error: a held breath says only that the pose is too deep.
+ * So no joint makes it likelier than another error.
+ *
+ * @param error one of the catalogue
+ * @returns true for those that name no joint
+ */
+export const isCausedByAnyJoint = (error: string): boolean => error === 'breath-held';
 
 /**
  * The motion that an error most likely comes from in a set-up: of those that may cause it, the one
@@ -64,7 +70,7 @@ export function findCause(
   { joints, side }: Pick<SetUp, 'joints' | 'side'>,
 ): JointReport | null {
   const isCause = (each: JointReport): boolean =>
-    error === TOO_DEEP ||
+    isCausedByAnyJoint(error) ||
     (CAUSES[error] ?? []).some(
       ({ joint, motion, place }) =>
         each.joint === joint &&

@@ -21,8 +21,9 @@ export interface FixChange {
 
 /** One face of a block more under the hand, cm. Common practice, no source. */
 const FACE_CM = 7.5;
-/** A stance is changed by a twentieth: handbook of the trade, judgement between sessions. */
+/** A stance is changed by a twentieth. Common practice, no source. */
 const STANCE_SHARE = 0.05;
+/** Common practice, no source. */
 const DEPTH_STEP = { deg: 10, cm: 3 } as const;
 /** A smaller relief is not felt, degrees. Our choice. */
 const RELIEF_DEG = 0.5;

@@ -4,7 +4,12 @@ import type { Force } from '../planning/poseRequest.ts';
 import { getQuantity } from '../conditions/quantities.ts';
 import type { PartId } from '../skeleton/posture.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
-import { cmFromMetres, metresFromCm, radiansFromDegrees } from '../units/brands.ts';
+import {
+  cmFromMetres,
+  degreesFromRadians,
+  metresFromCm,
+  radiansFromDegrees,
+} from '../units/brands.ts';
 
 /** A point of the skeleton that an error moves: a joint of the front or the back leg, or of the trunk. */
 export type ErrorMark =
@@ -99,9 +104,15 @@ const HIPS: readonly ErrorMark[] = ['hip front', 'hip back'];
 const STEPPED: readonly ErrorMark[] = ['heel back', 'hip back'];
 const BOTH_TOES: readonly ErrorMark[] = ['toe front', 'toe back'];
 
-/** Which way a pelvis that is pulled square, or that makes the twist, turns: +1 = to the left. */
-const towardSquare = ({ pelvisFaces }: PoseDefinition): 1 | -1 =>
-  pelvisFaces === 'front' ? -1 : 1;
+/** A pelvis nearer to square than this cannot be seen to be pulled there. Our choice. */
+const LEAST_TURN_DEG = 3;
+
+/** How far a pelvis is pulled toward square, degrees, + = to the left; no farther than square. */
+function haulPelvis({ pelvisFaces }: PoseDefinition, planned: Skeleton): number {
+  const square = pelvisFaces === 'front' ? 0 : 90;
+  const missing = square - degreesFromRadians(getQuantity('pelvis-turn').calc(planned));
+  return Math.sign(missing) * Math.min(SIZE.pelvisTurnDeg, Math.abs(missing));
+}
 
 function moveStance(planned: Skeleton, share: number): ImposedError {
   const { stance } = planned.posture.parts;
@@ -115,8 +126,12 @@ const IMPOSE: Readonly<Record<string, Impose>> = {
     ...shift(planned, 'front-knee-beside-ankle', SIZE.kneeDriftCm, ['knee front']),
     frees: ['frontKneeDrift'],
   }),
-  'pelvis-hauled': (pose, planned) =>
-    fromAbove(shift(planned, 'pelvis-turn', SIZE.pelvisTurnDeg * towardSquare(pose), HIPS)),
+  'pelvis-hauled': (pose, planned) => {
+    const turn = haulPelvis(pose, planned);
+    return Math.abs(turn) < LEAST_TURN_DEG
+      ? null
+      : fromAbove(shift(planned, 'pelvis-turn', turn, HIPS));
+  },
   'pelvis-drops': (_pose, planned) => shift(planned, 'pelvis-level', SIZE.pelvisLevelDeg, HIPS),
   'stance-long': (_pose, planned) => moveStance(planned, SIZE.stanceShare),
   'legs-upright': (_pose, planned) => moveStance(planned, -SIZE.shortShare),
@@ -174,7 +189,7 @@ export const hasGeometry = (error: string): boolean => IMPOSE[error] !== undefin
  * @param error one of the catalogue
  * @param pose as it is held, with its level
  * @param planned the planned posture, metres and radians, solver frame
- * @returns null when the error has no geometry
+ * @returns null when the error has no geometry, or cannot happen from this posture
  */
 export const findImposed = (
   error: string,

@@ -1,6 +1,6 @@
 import type { SetUp } from '../setup/setUp.ts';
 import type { PoseError } from './catalogue.ts';
-import { findCause } from './cause.ts';
+import { findCause, isCausedByAnyJoint } from './cause.ts';
 
 /** A margin of this and more makes no error likelier than habit, degrees. Our choice. */
 const FAR_FROM_LIMIT_DEG = 10;
@@ -20,7 +20,7 @@ export function rankErrors(
   seen: ReadonlyMap<string, number>,
 ): readonly PoseError[] {
   const marginOf = ({ id }: PoseError): number => {
-    const cause = setUp === null || id === 'breath-held' ? null : findCause(id, setUp);
+    const cause = setUp === null || isCausedByAnyJoint(id) ? null : findCause(id, setUp);
     return Math.min(FAR_FROM_LIMIT_DEG, cause?.toSpareDeg ?? FAR_FROM_LIMIT_DEG);
   };
   return errors

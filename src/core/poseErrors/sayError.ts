@@ -20,14 +20,15 @@ export function sayCause({ error, cause }: Pick<ExplainedError, 'error' | 'cause
   const { joint, askedDeg, hasDeg } = cause;
   const margin = Math.round(hasDeg - askedDeg);
   const left = margin > 0 ? `${String(margin)}° margin` : 'no margin';
-  return `${habit} Here the ${joint} is asked ${askedDeg.toFixed(0)}° and may use ${hasDeg.toFixed(0)}°: ${left}.`;
+  return `${habit} Here the pose asks for ${askedDeg.toFixed(0)}° of ${joint} and ${hasDeg.toFixed(0)}° are available: ${left}.`;
 }
 
 /** What is put back where the set-up has it; the set-up itself stays. */
 const BACK: Readonly<Record<string, (amount: string) => string>> = {
-  'pelvis-hauled': (amount) => `Back hip forward, until the pelvis has turned back by ${amount}.`,
+  'pelvis-hauled': (amount) =>
+    `Let the back hip come forward, until the pelvis has turned back by ${amount}.`,
   'legs-upright': (amount) => `Back foot out by ${amount}, to its mark.`,
-  'hip-creeps': () => 'Front hip back over its place: press the back foot.',
+  'hip-creeps': () => 'Draw the front hip back: press the back foot.',
   'feet-turned-in': (amount) => `Toes out by ${amount}, to their marks.`,
   'heels-in-line': (amount) => `Feet ${amount} wider across the mat, to their marks.`,
   'hand-beside-ankle': (amount) => `Hand ${amount} farther ahead, to its mark.`,
@@ -65,7 +66,7 @@ export function sayFix(explained: ExplainedError, unit: LengthUnit): string {
       : back(write(withError.size, withError.unit, unit));
   }
   if (known?.pointsToRange === true && cause !== null) {
-    return 'No small change of these numbers asks less of it. Take an easier version.';
+    return 'A small change does not help here. Take an easier version.';
   }
   return known?.first ?? '';
 }
@@ -80,8 +81,8 @@ export function sayRelief({ cause, fix }: Pick<ExplainedError, 'cause' | 'fix'>)
   if (cause === null || fix === null) return '';
   const { before, after } = fix.cause;
   return after === null
-    ? `Then the ${cause.joint} is not near its end any more.`
-    : `Then the ${cause.joint} is asked ${after.toFixed(0)}° instead of ${before.toFixed(0)}°.`;
+    ? `Then ${cause.joint} is no longer near its limit.`
+    : `That asks for ${after.toFixed(0)}° of ${cause.joint} instead of ${before.toFixed(0)}°.`;
 }
 
 /**

@@ -224,8 +224,8 @@ const entries = {
   },
   'unknown-error': {
     severity: 'error',
-    message: '{path}: “{text}” is no error sign of this pose.',
-    hint: 'Choose one of those that the log of the pose shows.',
+    message: '{path}: there is no error sign called “{text}”.',
+    hint: 'Choose one that the log of the pose shows.',
   },
   // Flows
   'unknown-movement': {

@@ -21,12 +21,14 @@ interface ErrorsPartProps {
   /** As it is recommended. */
   planned: SetUp;
   asked: Omit<ErrorAsked, 'error'>;
-  onApply: (held: AsFound) => void;
-  onUndo: () => void;
+  /** Holds these numbers by hand. */
+  onHold: (held: AsFound) => void;
 }
 
 /** The errors to recognise in a set-up, the likeliest first, each drawn on this body when it is opened. */
-export function ErrorsPart({ record, pose, planned, asked, onApply, onUndo }: ErrorsPartProps) {
+export function ErrorsPart({ record, pose, planned, asked, onHold }: ErrorsPartProps) {
+  /** What was held before the last change. */
+  const [before, setBefore] = useState(asked.held);
   const [opened, setOpened] = useState<string | null>(null);
   const sessions = useLiveQuery(() => listSessions(record.person.id), [record.person.id]);
   const possible = findPossibleErrors(withLevel(pose, planned.level));
@@ -39,8 +41,13 @@ export function ErrorsPart({ record, pose, planned, asked, onApply, onUndo }: Er
           key={opened}
           record={record}
           asked={{ ...asked, error: opened }}
-          onApply={onApply}
-          onUndo={onUndo}
+          onApply={(held) => {
+            setBefore(asked.held);
+            onHold(held);
+          }}
+          onUndo={() => {
+            onHold(before);
+          }}
           onClose={() => {
             setOpened(null);
           }}

@@ -14,12 +14,13 @@ export const errorView = {
   undo: 'undo',
   close: 'close',
   workingOut: 'Drawing it on this body…',
-  cannotHappen: 'The joints of this body do not allow it in this set-up: it is not drawn.',
-  noDrawing: 'It does not show in where the joints are: the sign stands for it.',
-  size: (amount: string) => `Drawn by ${amount}, about as large as it is when it is noted.`,
+  cannotHappen: 'Not drawn: this cannot happen from this set-up.',
+  noDrawing: 'This one moves no joint, so it is shown as a sign.',
+  size: (amount: string) => `Drawn at a typical size: ${amount}.`,
 } as const;
 
 export const errorsPart = {
   summary: 'Errors to recognise',
-  order: 'The likeliest first, by what has least margin here and by what was seen before.',
+  order:
+    'The likeliest come first: those whose joint has least margin here, then those seen before.',
 } as const;

@@ -17,6 +17,8 @@ import { logStage as say } from './words.ts';
 
 interface LogStageProps {
   record: RevisedRecord;
+  /** The same as the session was planned for. */
+  recordToday: RevisedRecord;
   /** All of this person, this one among them. */
   sessions: readonly Session[];
   session: Session;
@@ -35,8 +37,19 @@ interface LogStageProps {
 
 /** What was seen, in one tap each. Everything can be left out; each tap is stored at once. */
 export function LogStage(props: LogStageProps) {
-  const { record, sessions, session, hold, setUp, onSameFeet, holds, response, onNote, onPass } =
-    props;
+  const {
+    record,
+    recordToday,
+    sessions,
+    session,
+    hold,
+    setUp,
+    onSameFeet,
+    holds,
+    response,
+    onNote,
+    onPass,
+  } = props;
   const { plan, notes } = hold;
   const change = (changed: Partial<HoldNotes>): void => {
     onNote([noteChange(plan.id, changed)]);
@@ -64,7 +77,7 @@ export function LogStage(props: LogStageProps) {
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,27rem)] gap-6 max-tablet:grid-cols-[minmax(0,1fr)]">
         <section aria-label={say.whatSeen}>
           <ErrorTiles
-            record={record}
+            record={recordToday}
             sessions={sessions}
             hold={hold}
             setUp={setUp}

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { countBreaths } from '../../core/sequence/flow.ts';
 import { respond, type Response } from '../../core/sessions/respond.ts';
@@ -14,9 +14,11 @@ import {
   type Turn,
 } from '../../core/sessions/runSession.ts';
 import { findNextOnSameFeet } from '../../core/sessions/sameFeet.ts';
+import { recordOfSession } from '../../core/sessions/recordOfSession.ts';
 import { toHolds } from '../../core/sessions/toHolds.ts';
 import type { SessionState } from '../../core/sessions/readSession.ts';
 import type { NewEntry, Session } from '../../core/sessions/session.ts';
+import { reviseRecord } from '../../data/reviseRecord.ts';
 import { addEntries, loadFrozen, moveTo } from '../../data/sessions.ts';
 import { BreatheStage } from './BreatheStage.tsx';
 import { LogStage } from './LogStage.tsx';
@@ -56,7 +58,12 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
   const turn = turns[index];
   const hold = turn?.hold ?? null;
   const step = turn?.step ?? null;
-  const used = useUsedSetUp(record, hold);
+  // Solved again as it was planned: with what is sore today, and what was held before.
+  const recordToday = useMemo(() => {
+    const { revision: _revision, ...known } = record;
+    return reviseRecord('session', recordOfSession(known, sessions, session));
+  }, [record, sessions, session]);
+  const used = useUsedSetUp(recordToday, hold);
   const [isShortening, setIsShortening] = useState(false);
   const response = hold === null || hold.at === null ? null : respond(toHolds(sessions), hold.plan);
 
@@ -170,7 +177,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
           <LazyDetails key={`watch ${turn.id}`} summary={say.watchFor}>
             {() => (
               <ErrorTiles
-                record={record}
+                record={recordToday}
                 sessions={sessions}
                 hold={hold}
                 setUp={planned}
@@ -184,6 +191,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
           <LogStage
             key={turn.id}
             record={record}
+            recordToday={recordToday}
             sessions={sessions}
             session={session}
             hold={hold}

@@ -96,10 +96,9 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
                   held: moved.now,
                   onSameFeet: [],
                 }}
-                onApply={(held) => {
+                onHold={(held) => {
                   moved.move(held, true);
                 }}
-                onUndo={moved.undo}
               />
             )}
           </LazyDetails>

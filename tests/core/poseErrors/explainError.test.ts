@@ -104,19 +104,21 @@ describe('an error in words', () => {
 
   it('names the joint, its margin, and the change as a number of this person', () => {
     const found = explained(context, ask('back-rounds', 'pyramid'));
-    expect(sayCause(found)).toMatch(/Here the front hip flexion is asked \d+° and may use \d+°/);
+    expect(sayCause(found)).toMatch(
+      /Here the pose asks for \d+° of front hip flexion and \d+° are available: /,
+    );
     expect(sayFix(found, 'cm')).toBe('Hand 7.5 cm higher.');
     expect(sayFix(found, 'in')).toBe('Hand 3 in higher.');
-    expect(sayRelief(found)).toMatch(
-      /^Then the front hip flexion is asked \d+° instead of \d+°\.$/,
-    );
+    expect(sayRelief(found)).toMatch(/^That asks for \d+° of front hip flexion instead of \d+°\.$/);
     expect(found.withError!.size).toBe(25);
   });
 
   it('puts back what has left its mark, and leaves the set-up as it is', () => {
     const hauled = explained(context, ask('pelvis-hauled', 'warrior-two'));
     expect(hauled.fix).toBeNull();
-    expect(sayFix(hauled, 'cm')).toBe('Back hip forward, until the pelvis has turned back by 15°.');
+    expect(sayFix(hauled, 'cm')).toBe(
+      'Let the back hip come forward, until the pelvis has turned back by 15°.',
+    );
     const short = explained(context, ask('legs-upright', 'triangle'));
     expect(sayFix(short, 'cm')).toMatch(/^Back foot out by \d+\.\d cm, to its mark\.$/);
   });
