@@ -56,17 +56,21 @@ export function RoomPart(props: ClassPartProps) {
 
 /** What is wrong with the room or the places, in words. */
 function Findings(props: ClassPartProps & { room: Room }) {
-  const { state, room, yogaClass } = props;
+  const { state, room, yogaClass, plan, shared } = props;
   const { placed, tooSmall, collisions } = useRoomPlan(props, room);
+  const isWaiting = plan.isWorking || shared.answer === null;
   const { write, told } = useWrite();
   const nameOf = (id: string): string => state.members.find((each) => each.id === id)?.name ?? id;
   const nameReason = (pose: string): string => (pose === MAT_ALONE ? 'mats' : namePose(pose));
   return (
     <div data-testid="room-findings">
+      {isWaiting && <p role="status">{say.wait}</p>}
       {tooSmall !== null && (
         <p role="alert">{say.tooSmall(writeM(tooSmall.missingM), nameReason(tooSmall.pose))}</p>
       )}
-      {tooSmall === null && collisions.length === 0 && <p role="status">{say.fits}</p>}
+      {!isWaiting && tooSmall === null && collisions.length === 0 && (
+        <p role="status">{say.fits}</p>
+      )}
       <ul>
         {collisions.map(({ member, other, pose }) => (
           <li key={`${member} ${other ?? ''}`}>

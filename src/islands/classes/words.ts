@@ -194,6 +194,7 @@ export const roomPart = {
   title: (width: string, length: string) => `${width} wide, ${length} long, from above`,
   tooSmall: (missing: string, pose: string) =>
     `The room is too small: it would have to be ${missing} longer. ${pose} is the reason.`,
+  wait: 'The places are final when everybody is planned and the props are shared.',
   fits: 'Everyone has room in every pose.',
   meets: (a: string, b: string, pose: string) => `${a} and ${b} meet in ${pose}.`,
   meetsWall: (a: string, pose: string) => `${a} meets a wall in ${pose}.`,
