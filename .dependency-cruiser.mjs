@@ -29,6 +29,7 @@ const CORE = [
   'sequence',
   'sessions',
   'classes',
+  'cues',
   'progress',
   'drawing',
   'paper',

@@ -88,3 +88,38 @@ export async function getRetentionMonths(): Promise<number | null> {
 
 export const setRetentionMonths = (months: number | null): Promise<void> =>
   setSetting('retention-months', months);
+
+/** Under which key a teacher’s own cues stand; empty = nobody has said who teaches. */
+const toCuesKey = (teacher: string): string => `cues ${teacher}`;
+
+/** A teacher’s own cues as plain text, by pose. */
+export async function listOwnCues(teacher: string): Promise<Readonly<Record<string, string>>> {
+  const value = await getSetting(toCuesKey(teacher));
+  return typeof value === 'object' && value !== null ? (value as Record<string, string>) : {};
+}
+
+/**
+ * Stores a teacher’s own cues of a pose, but only over those they were changed from.
+ *
+ * @param from as they were; null = there were none
+ * @param to null = there are none any more
+ * @returns what was stored meanwhile from elsewhere, and stays; null = they are stored
+ */
+export function changeOwnCues(
+  teacher: string,
+  pose: string,
+  from: string | null,
+  to: string | null,
+): Promise<string | null> {
+  return db.transaction('rw', db.settings, async () => {
+    const { [pose]: now = null, ...others } = await listOwnCues(teacher);
+    if (now !== from && now !== to && now !== null) return now;
+    await setSetting(toCuesKey(teacher), to === null ? others : { ...others, [pose]: to });
+    return null;
+  });
+}
+
+/** Whether cues are read aloud during a hold; off unless it was wanted. */
+export const getCueVoice = async (): Promise<boolean> => (await getSetting('cue-voice')) === true;
+
+export const setCueVoice = (isOn: boolean): Promise<void> => setSetting('cue-voice', isOn);

@@ -22,6 +22,8 @@ import {
   type HeelLineMark,
   type MovedPlan,
 } from '../core/whatIf/planMoved.ts';
+import { compareLoads } from '../core/whatIf/compareLoads.ts';
+import { easeLoad } from '../core/whatIf/easeLoad.ts';
 import { explainError } from '../core/poseErrors/explainError.ts';
 import { planPose, planSetUp, type PlanResult } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
@@ -265,6 +267,8 @@ const api = {
   planVersions: withContext(planVersions),
   checkKept: withContext(checkKept),
   explainError: withContext(explainError),
+  compareLoads: withContext(compareLoads),
+  easeLoad: withContext(easeLoad),
   planSession,
   judgeSession,
   openPlan,

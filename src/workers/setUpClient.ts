@@ -9,6 +9,8 @@ import type { HeelLineMark, HeldRequest, MovedPlan } from '../core/whatIf/planMo
 import type { OnProgress } from '../core/whatIf/progress.ts';
 import type { Recheck } from '../core/whatIf/planRecheck.ts';
 import type { Versions } from '../core/whatIf/versions.ts';
+import type { LoadVersions } from '../core/whatIf/compareLoads.ts';
+import type { EasedLoad, SoreJoint } from '../core/whatIf/easeLoad.ts';
 import type { ErrorAsked, ExplainedError } from '../core/poseErrors/explainError.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
@@ -133,6 +135,20 @@ export const explainErrorInWorker = (
   record: RevisedRecord,
   asked: ErrorAsked,
 ): Promise<Result<ExplainedError>> => planning.ask((remote) => remote.explainError(record, asked));
+
+/** See {@link compareLoads} in core. */
+export const compareLoadsInWorker = (
+  record: RevisedRecord,
+  asked: HeldRequest,
+): Promise<Result<LoadVersions>> => planning.ask((remote) => remote.compareLoads(record, asked));
+
+/** See {@link easeLoad} in core. */
+export const easeLoadInWorker = (
+  record: RevisedRecord,
+  asked: HeldRequest,
+  sore: SoreJoint,
+): Promise<Result<EasedLoad | null>> =>
+  planning.ask((remote) => remote.easeLoad(record, asked, sore));
 
 /** A set-up that is moved by hand: a worker of its own, so that a drag waits for nothing. */
 const moving = new Lane(20);

@@ -90,6 +90,8 @@ test('a finger leads a foot on a narrow screen, and nothing scrolls sideways', a
   });
   const page = await context.newPage();
   await openWarrior(page);
+  // What stands above the drawing comes with what follows it, and moves the foot.
+  await expect(page.getByTestId('onward')).toBeVisible();
   const before = await stanceOf(page);
   const foot = page.getByRole('slider', { name: 'Move the back foot' });
   await foot.scrollIntoViewIfNeeded();

@@ -31,13 +31,16 @@ describe('the plan command', () => {
 
   it('tells a set-up in full: ±, bounds, what gives, the prop under the hand', () => {
     const { stdout } = plan('--person', marit, '--pose', 'triangle', '--side', 'left');
-    const { settings, bounds, ifPushed, handProp, loads, depth } = JSON.parse(stdout) as SetUp;
+    const { settings, bounds, ifPushed, handProp, loads, weights, depth } = JSON.parse(
+      stdout,
+    ) as SetUp;
     for (const { plusMinus } of settings) expect(plusMinus).toBeGreaterThanOrEqual(0.3);
     expect(depth!.plusMinus).toBeGreaterThanOrEqual(0.5);
     expect(bounds!.shortest.cm).toBeLessThan(bounds!.longest.cm);
     expect(ifPushed!.sentence.length).toBeGreaterThan(10);
     expect(handProp!.neededCm).toBe(settings.find((each) => each.id === 'hand-height')!.value);
-    expect(loads.map((each) => each.joint).sort()).toEqual(['hip', 'hip', 'knee', 'knee']);
+    expect(loads.map((each) => each.joint).sort()).toEqual(['back', 'hip', 'hip', 'knee', 'knee']);
+    expect(weights.map((each) => each.on)).toEqual(['foot', 'foot', 'hand']);
   });
 
   it('takes a level, and a lying form, and prints a drawing at 1:10', () => {

@@ -155,3 +155,13 @@ export function turnAbout(a: Vec3, axis: Vec3, angleRad: number): Vec3 {
  * mirror([1, 2, 3]) // → [1,-2,3]
  */
 export const mirror = (a: Vec3): Vec3 => [a[0], -a[1], a[2]];
+
+/**
+ * The angle between two directions.
+ *
+ * @param a any length but 0
+ * @param b any length but 0
+ * @returns radians, 0 to π
+ */
+export const angleBetween = (a: Vec3, b: Vec3): number =>
+  Math.acos(Math.max(-1, Math.min(1, dot(a, b) / (length(a) * length(b)))));

@@ -11,7 +11,7 @@ import { countBreaths } from '../sequence/flow.ts';
 import type { FlowPlan } from '../sequence/flowChecks.ts';
 import type { Mark } from '../sequence/marks.ts';
 import type { PlannedStep } from '../sequence/plannedFlow.ts';
-import { listSaidMoves, sayMove } from '../sequence/sayMoves.ts';
+import { sayWayInto } from '../sequence/sayMoves.ts';
 import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import { sayCount } from '../units/sayCount.ts';
@@ -85,8 +85,6 @@ interface Cell {
   readonly lines: readonly string[];
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 function sayManner({ step }: PlannedStep): string {
   if (step === null || step.manner.kind === 'passed') return 'one breath';
   const count = countBreaths(step);
@@ -102,13 +100,6 @@ function describeCell(
   width: number,
 ): Cell {
   const { step, index, place, name } = planned;
-  const way = plan.steps.filter((each) => each.index === index);
-  const passed = way.filter((each) => each.step === null).map((each) => each.name);
-  const moves = way.flatMap((each) =>
-    listSaidMoves(each)
-      .map((move) => sayMove(move, each.place.side, unit))
-      .filter(Boolean),
-  );
   const isWarmUp = step?.kind === 'warm-up';
   const title = isWarmUp ? (findWarmUp(step.movement)?.name ?? name) : name;
   const side = isWarmUp ? step.side : place.side;
@@ -117,8 +108,7 @@ function describeCell(
     title: wrapWords(`${String(number)} ${title}`, TEXT, BOLD_SHARE * width),
     lines: [
       [side, sayManner(planned)].filter(Boolean).join(', '),
-      ...(passed.length > 0 ? [`Through ${passed.join(', ')}.`] : []),
-      ...(moves.length > 0 ? [`${capital(moves.join('; '))}.`] : []),
+      ...sayWayInto(plan.steps, index, unit),
     ].flatMap((each) => wrapWords(each, TEXT, width)),
   };
 }

@@ -1,16 +1,12 @@
 import type { AsFound } from '../rules/houseRules.ts';
 import type { Plan } from '../setup/planSetUp.ts';
-import { getValue, type JointReport, type SetUp } from '../setup/setUp.ts';
-import { toTenths } from '../units/rounding.ts';
+import type { JointReport, SetUp } from '../setup/setUp.ts';
 import { planMoved } from '../whatIf/planMoved.ts';
+import { stepSetting, type MovedSetting, type Step } from '../whatIf/stepSetting.ts';
 import { findAgain } from './cause.ts';
 
 /** A number of the set-up that is changed first. */
-export interface FixChange {
-  readonly setting: 'stance' | 'depth' | 'hand';
-  /** By how much, degrees or cm; + = more of it. */
-  readonly by: number;
-  readonly unit: 'deg' | 'cm';
+export interface FixChange extends Omit<Step, 'change'> {
   /** What is held by hand then. */
   readonly held: AsFound;
   /** The set-up that follows. */
@@ -19,12 +15,6 @@ export interface FixChange {
   readonly cause: { readonly before: number; readonly after: number | null };
 }
 
-/** One face of a block more under the hand, cm. Common practice, no source. */
-const FACE_CM = 7.5;
-/** A stance is changed by a twentieth. Common practice, no source. */
-const STANCE_SHARE = 0.05;
-/** Common practice, no source. */
-const DEPTH_STEP = { deg: 10, cm: 3 } as const;
 /** A smaller relief is not felt, degrees. Our choice. */
 const RELIEF_DEG = 0.5;
 
@@ -50,43 +40,13 @@ const TRIES: Readonly<Record<string, readonly Try[]>> = {
   'breath-held': ['less-deep', 'hand-up', 'shorter'],
 };
 
-const onHalf = (value: number): number => Math.round(value * 2) / 2;
-
-type Step = Pick<FixChange, 'setting' | 'by' | 'unit'> & { readonly change: Partial<AsFound> };
-
-function stepStance(setUp: SetUp, share: number): Step | null {
-  const stance = getValue(setUp, 'stance-length');
-  if (stance === null) return null;
-  const stanceCm = onHalf(stance * (1 + share));
-  return { setting: 'stance', by: toTenths(stanceCm - stance), unit: 'cm', change: { stanceCm } };
-}
-
-function makeStep(setUp: SetUp, what: Try, size: number): Step | null {
-  switch (what) {
-    case 'shorter':
-      return stepStance(setUp, -STANCE_SHARE * size);
-    case 'longer':
-      return stepStance(setUp, STANCE_SHARE * size);
-    case 'hand-up': {
-      const hand = getValue(setUp, 'hand-height');
-      if (hand === null) return null;
-      const handCm = onHalf(hand + FACE_CM * size);
-      return { setting: 'hand', by: toTenths(handCm - hand), unit: 'cm', change: { handCm } };
-    }
-    case 'less-deep': {
-      const { depth } = setUp;
-      if (depth?.value == null) return null;
-      const by = DEPTH_STEP[depth.unit] * size;
-      const to = Math.round(depth.value < depth.textbook ? depth.value - by : depth.value + by);
-      return {
-        setting: 'depth',
-        by: toTenths(to - depth.value),
-        unit: depth.unit,
-        change: { depth: to },
-      };
-    }
-  }
-}
+/** Which setting is changed, and by how many steps of it. */
+const AS_STEPS: Readonly<Record<Try, readonly [MovedSetting, number]>> = {
+  shorter: ['stance', -1],
+  longer: ['stance', 1],
+  'hand-up': ['hand', 1],
+  'less-deep': ['depth', -1],
+};
 
 /** Whether less is asked of a motion than before, and more of its range is left. */
 const isRelieved = (before: JointReport, after: JointReport | null): boolean =>
@@ -113,7 +73,12 @@ export function findFix(
   cause: JointReport,
 ): FixChange | null {
   const tries = TRIES[error] ?? [];
-  const steps = SIZES.flatMap((size) => tries.flatMap((each) => makeStep(setUp, each, size) ?? []));
+  const steps = SIZES.flatMap((size) =>
+    tries.flatMap((each) => {
+      const [setting, direction] = AS_STEPS[each];
+      return stepSetting(setUp, setting, direction * size) ?? [];
+    }),
+  );
   for (const { change, ...said } of steps) {
     const then = { ...held, ...change };
     const moved = planMoved(plan, then);

@@ -1,9 +1,9 @@
 import { findPose } from '../poses/catalogue/index.ts';
 import { metresFromCm } from '../units/brands.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
+import { sayStep } from '../whatIf/stepSetting.ts';
 import { findPoseError } from './catalogue.ts';
 import type { ExplainedError } from './explainError.ts';
-import type { FixChange } from './fix.ts';
 
 const write = (amount: number, of: 'deg' | 'cm', unit: LengthUnit): string =>
   of === 'deg' ? `${amount.toFixed(0)}°` : writeLength(metresFromCm(amount), unit, 1);
@@ -34,20 +34,6 @@ const BACK: Readonly<Record<string, (amount: string) => string>> = {
   'hand-beside-ankle': (amount) => `Hand ${amount} farther ahead, to its mark.`,
 };
 
-function sayChange({ setting, by, unit: of, setUp }: FixChange, unit: LengthUnit): string {
-  const amount = write(Math.abs(by), of, unit);
-  switch (setting) {
-    case 'stance':
-      return `Stance ${amount} ${by < 0 ? 'shorter' : 'longer'}.`;
-    case 'hand':
-      return `Hand ${amount} higher.`;
-    case 'depth': {
-      const words = findPose(setUp.pose)?.depth?.words ?? 'depth';
-      return `${words.charAt(0).toUpperCase()}${words.slice(1)} ${amount} ${by < 0 ? 'less' : 'more'}.`;
-    }
-  }
-}
-
 /**
  * The first thing to change, as a number of this person.
  *
@@ -57,7 +43,7 @@ function sayChange({ setting, by, unit: of, setUp }: FixChange, unit: LengthUnit
  */
 export function sayFix(explained: ExplainedError, unit: LengthUnit): string {
   const { error, withError, cause, fix } = explained;
-  if (fix !== null) return sayChange(fix, unit);
+  if (fix !== null) return sayStep(fix, fix.setUp.pose, unit);
   const known = findPoseError(error);
   const back = BACK[error];
   if (back !== undefined) {

@@ -227,6 +227,22 @@ const entries = {
     message: '{path}: there is no error sign called “{text}”.',
     hint: 'Choose one that the log of the pose shows.',
   },
+  // Cues
+  'cue-line-unknown': {
+    severity: 'error',
+    message: '{path}: “{text}” does not say what it is.',
+    hint: 'Begin each line with one of these and a colon: {names}.',
+  },
+  'cue-line-empty': {
+    severity: 'error',
+    message: '{path}: “{text}” has no words.',
+    hint: 'Write what is said after the colon, or delete the line.',
+  },
+  'cue-line-alone': {
+    severity: 'error',
+    message: '{path}: “{text}” belongs to something that is often seen, and none stands above it.',
+    hint: 'Put a line that begins with “Often seen:” before it.',
+  },
   // Flows
   'unknown-movement': {
     severity: 'error',

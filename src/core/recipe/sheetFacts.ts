@@ -1,3 +1,4 @@
+import { capital } from '../units/capital.ts';
 import { nameJoint } from '../setup/jointReport.ts';
 import { findSettingKind } from '../setup/settingKinds.ts';
 import type { Stack } from '../props/stacks.ts';
@@ -12,7 +13,6 @@ const AS_THE_RULE_CM = 0.3;
 /** A joint with more margin than this, degrees, does not stop a stance. Our choice. */
 const STOPS_WITHIN_DEG = 1;
 
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 const settable = (cm: number, unit: LengthUnit): string =>
   writeLength(metresFromCm(unit === 'cm' ? Math.round(cm * 2) / 2 : cm), unit, 1);
 

@@ -1,3 +1,4 @@
+import { capital } from '../units/capital.ts';
 import type { Side } from '../measures/protocol.ts';
 import { writeLength, type LengthUnit } from '../units/readQuantity.ts';
 import { metresFromCm } from '../units/brands.ts';
@@ -105,4 +106,30 @@ export function sayFootChange({ stanceCm, turnDeg }: FootChange, unit: LengthUni
       ? ''
       : `turn the back foot ${turnDeg < 0 ? 'in' : 'out'} ${String(Math.round(Math.abs(turnDeg)))}°`;
   return [step, turn].filter(Boolean).join(' and ');
+}
+
+/**
+ * The way into a step of a flow: what is passed through, then what the feet do.
+ *
+ * @param steps of the planned flow
+ * @param index of the step in the flow
+ * @param unit of lengths
+ * @returns a sentence each; empty where nothing moves
+ */
+export function sayWayInto(
+  steps: readonly PlannedStep[],
+  index: number | null,
+  unit: LengthUnit,
+): readonly string[] {
+  const way = steps.filter((each) => each.index === index);
+  const passed = way.filter((each) => each.step === null).map((each) => each.name);
+  const moves = way.flatMap((each) =>
+    listSaidMoves(each)
+      .map((move) => sayMove(move, each.place.side, unit))
+      .filter(Boolean),
+  );
+  return [
+    ...(passed.length > 0 ? [`Through ${passed.join(', ')}.`] : []),
+    ...(moves.length > 0 ? [`${capital(moves.join('; '))}.`] : []),
+  ];
 }

@@ -25,6 +25,7 @@ import { degreesFromRadians, cmFromMetres } from '../units/brands.ts';
 import { findBase } from '../skeleton/skeleton.ts';
 import { calcMargins } from './balance.ts';
 import { calcLoads } from './loads.ts';
+import { calcWeights } from './weights.ts';
 import { findStanceRule } from '../planning/stance.ts';
 import { withProps } from './withProps.ts';
 import { findMat, USUAL_STUDIO } from '../studio/studio.ts';
@@ -121,6 +122,7 @@ export function describeSolved(
   const wishes = judgeWishes(request, built, skeleton);
   const mirrored = side === 'left' ? -1 : 1;
   const origin = findOrigin(pose, skeleton);
+  const weights = calcWeights(skeleton, pose, side, origin);
   const euler = toYawTiltList(skeleton.posture.pelvis);
   const flat = (points: readonly (readonly [number, number])[]): (readonly [number, number])[] =>
     points.map(([x, y]) => [
@@ -152,7 +154,15 @@ export function describeSolved(
     limiting: findLimiting(joints.filter(isCalledOn)) ?? findLimiting(joints),
     balance: { base: flat(findBase(skeleton)), ...calcMargins(skeleton, side) },
     stanceRule: describeStanceRule(request, solved),
-    loads: calcLoads(skeleton, side, request.record.person.bodyMassKg),
+    weights,
+    loads: calcLoads({
+      skeleton,
+      pose,
+      weights,
+      frontSide: side,
+      legLength: body.legLength[side],
+      massKg: request.record.person.bodyMassKg,
+    }),
     mat: { lengthCm: mat.lengthCm, widthCm: mat.widthCm, fits: mat.fits },
     footprints: {
       front: flat(soleOutline(canonicalBody, skeleton.legs.front.foot)),

@@ -54,6 +54,7 @@ export const makeEmptySetUp = ({
     advice: kind?.advice ?? entry.note,
   })),
   adaptations: [],
+  weights: [],
   loads: [],
   stanceRule: null,
   bounds: null,

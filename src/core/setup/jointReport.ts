@@ -175,6 +175,16 @@ const MOTION_WORDS: Readonly<Record<string, string>> = {
 export type PoseSide = Pick<SetUp, 'pose' | 'side'>;
 
 /**
+ * A leg as it is spoken of on the mat.
+ *
+ * @param side left or right
+ * @param of the pose, and the side in front
+ * @returns front or back; left or right in a pose that is held once, where neither leg is in front
+ */
+export const nameLeg = (side: Side, { pose, side: front }: PoseSide): string =>
+  hasSides(pose) ? (side === front ? 'front' : 'back') : side;
+
+/**
  * "back hip extension": named by its place in the pose, as it is spoken of on the mat; "left hip
  * extension" in a pose that is held once, where neither leg is in front.
  *
@@ -190,6 +200,6 @@ export function nameJoint(
     const twist = report.motion === 'axial-rotation' ? ` to the ${report.side ?? ''}` : '';
     return `spine ${motion}${twist}`;
   }
-  const place = report.side === side ? 'front' : 'back';
-  return `${hasSides(pose) ? place : (report.side ?? '')} ${report.joint} ${motion}`;
+  const leg = report.side === null ? '' : nameLeg(report.side, { pose, side });
+  return `${leg} ${report.joint} ${motion}`;
 }

@@ -5,13 +5,20 @@ import { sideOfPlace, type CanonicalBody } from '../skeleton/canonicalBody.ts';
 import { findBonyPoints } from '../skeleton/bonyPoints.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { cmFromMetres } from '../units/brands.ts';
-import type { LandmarkCm } from '../skeleton/landmark.ts';
+import { nameLandmark, type LandmarkCm } from '../skeleton/landmark.ts';
 
 /** Files keep a hundredth of a millimetre, so that lengths and angles can be rebuilt from them. */
 const toFile = (metres: number): number => Math.round(cmFromMetres(metres) * 1000) / 1000;
 
-/** A solver point as it stands in the world of the real person: mirrored when the left leg is in front. */
-function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
+/**
+ * A point of the solver’s own frame, about its origin, as it stands in the world of the real person:
+ * mirrored when the left leg is in front.
+ *
+ * @param point metres
+ * @param frontSide the side of the front leg
+ * @returns cm
+ */
+export function toRealCm(point: Vec3, frontSide: Side): LandmarkCm {
   const [x, y, z] = frontSide === 'left' ? mirror(point) : point;
   return [toFile(x), toFile(y) + 0, toFile(z)];
 }
@@ -49,20 +56,23 @@ export function calcLandmarks(
     landmarks[name] = toRealCm(subtract(point, origin), frontSide);
   };
   for (const place of PLACES) {
-    const suffix = sideOfPlace(place, frontSide) === 'left' ? 'Left' : 'Right';
+    const side = sideOfPlace(place, frontSide);
+    const putOn = (joint: string, point: Vec3): void => {
+      put(nameLandmark(joint, side), point);
+    };
     const leg = skeleton.legs[place];
     const arm = skeleton.arms[place];
-    put(`hip${suffix}`, leg.hip);
-    put(`knee${suffix}`, leg.knee);
-    put(`ankle${suffix}`, leg.foot.ankle);
-    put(`heel${suffix}`, leg.foot.heel);
-    put(`ball${suffix}`, leg.foot.ball);
-    put(`toe${suffix}`, leg.foot.toe);
-    put(`shoulder${suffix}`, arm.shoulder);
-    put(`elbow${suffix}`, arm.elbow);
-    put(`wrist${suffix}`, arm.wrist);
-    put(`hand${suffix}`, arm.palm);
-    put(`asis${suffix}`, bony.asis[place]);
+    putOn('hip', leg.hip);
+    putOn('knee', leg.knee);
+    putOn('ankle', leg.foot.ankle);
+    putOn('heel', leg.foot.heel);
+    putOn('ball', leg.foot.ball);
+    putOn('toe', leg.foot.toe);
+    putOn('shoulder', arm.shoulder);
+    putOn('elbow', arm.elbow);
+    putOn('wrist', arm.wrist);
+    putOn('hand', arm.palm);
+    putOn('asis', bony.asis[place]);
   }
   put('sacrum', bony.sacrum);
   put('pelvisCentre', skeleton.posture.pelvisCentre);

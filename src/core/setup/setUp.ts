@@ -79,18 +79,40 @@ export interface BalanceMargins {
   readonly toRightCm: number;
 }
 
+/** Share of the body’s weight on one foot, knee or hand that rests on something. */
+export interface WeightOn {
+  readonly on: 'foot' | 'knee' | 'hand';
+  readonly side: Side;
+  /** With hands resting as lightly as they can; beside one foot, with that foot pressing at its middle. */
+  readonly share: number;
+  /** What balance allows; both are `share` where the posture alone determines it. */
+  readonly least: number;
+  readonly most: number;
+  /** Where it presses: along the mat and across it, cm, world frame. */
+  readonly centreOfPressureCm: readonly [number, number];
+}
+
 /** What gravity asks of one joint. */
 export interface JointLoad {
-  readonly joint: 'knee' | 'hip';
-  readonly side: Side;
-  /** Horizontal distance along the mat from the weight line to the joint, cm. */
-  readonly lineArmCm: number;
-  /** Share of the body's weight that this leg carries, by the lever rule. */
-  readonly weightShare: number;
+  readonly joint: 'knee' | 'hip' | 'back';
+  /** null = the low back. */
+  readonly side: Side | null;
   /**
-   * From the weights above the joint, carried by this leg; null where two feet stand apart,
-   * because the horizontal forces between them are statically indeterminate.
+   * Moment arm: the horizontal distance along the mat from the joint to the line of the body’s
+   * weight, of the low back to that of trunk, head and arms, cm.
    */
+  readonly lineArmCm: number;
+  /** Where along the mat that line lies from the joint. */
+  readonly line: 'ahead' | 'behind';
+  /** Share of the body’s weight that this leg carries, by the lever rule, or that lies above the low back; null = a seat carries an unknown part. */
+  readonly weightShare: number | null;
+  /**
+   * Torque of the weights above the joint as a share of body weight times leg length; null where
+   * statics does not determine it: two feet stand apart and may push against each other, or a
+   * hand, a wall or a chair takes a part.
+   */
+  readonly torqueShare: number | null;
+  /** The same torque in `unit`. */
   readonly staticTorque: number | null;
   /** Newton metres with body mass known, else a share of body weight times cm. */
   readonly unit: 'N·m' | 'BW·cm';
@@ -217,6 +239,7 @@ export interface SetUp {
   readonly limiting: Pick<JointReport, 'joint' | 'side' | 'motion' | 'toSpareDeg'> | null;
   readonly balance:
     ({ readonly base: readonly (readonly [number, number])[] } & BalanceMargins) | null;
+  readonly weights: readonly WeightOn[];
   readonly loads: readonly JointLoad[];
   /** What a rule makes the stance; null = no rule is known for this pose, or no stance. */
   readonly stanceRule: StanceByRule | null;

@@ -2,6 +2,7 @@ import { toHundredths } from '../units/rounding.ts';
 import type { PoseDefinition } from '../poses/poseDefinition.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import type { PoseTask } from '../conditions/poseTask.ts';
+import { getQuantity } from '../conditions/quantities.ts';
 import { toScaled } from '../conditions/violation.ts';
 import type { Skeleton } from '../skeleton/skeleton.ts';
 import { metresFromCm, radiansFromDegrees } from '../units/brands.ts';
@@ -62,6 +63,11 @@ export function toForce(asFound: AsFound, pose: PoseDefinition, planned: Skeleto
   if (depth !== null && pose.depth !== null) {
     const { quantity } = pose.depth;
     quantities.push({ quantity, value: depth / toScaled(quantity, 1) });
+    // A twist is moved on the lean it was planned on, unless the hand decides how far that is.
+    if (pose.firstDepth !== null && handCm === null) {
+      const first = pose.firstDepth.quantity;
+      quantities.push({ quantity: first, value: getQuantity(first).calc(planned) });
+    }
   }
   if (handCm !== null) quantities.push({ quantity: 'hand-height', value: metresFromCm(handCm) });
   return { parts, quantities };

@@ -1,4 +1,6 @@
 import { toTenths } from '../units/rounding.ts';
+import type { DepthDefinition } from '../poses/poseDefinition.ts';
+import type { Skeleton } from '../skeleton/skeleton.ts';
 import type { AsFound, HouseRules } from '../rules/houseRules.ts';
 import { findHeelLine } from '../planning/heelLine.ts';
 import { describeDepth } from '../setup/describeDepth.ts';
@@ -11,7 +13,7 @@ import type { Result } from '../problems/problem.ts';
 import { planPose, type Plan } from '../setup/planSetUp.ts';
 import type { Force } from '../planning/poseRequest.ts';
 import { solvePushed } from './pushed.ts';
-import type { PushedReport, SetUp } from '../setup/setUp.ts';
+import type { DepthReport, PushedReport, SetUp } from '../setup/setUp.ts';
 import { solveMoved } from '../planning/solveMoved.ts';
 import { plain } from '../planning/working.ts';
 import { getQuantity } from '../conditions/quantities.ts';
@@ -43,6 +45,18 @@ export const NOT_MOVED: AsFound = {
 export const isMoved = (moved: AsFound): boolean =>
   Object.values(moved).some((each) => each !== null);
 
+/** The depth that a posture has, whatever was found. */
+function withDepthOf(
+  skeleton: Skeleton,
+  definition: DepthDefinition | null,
+  report: DepthReport | null,
+): DepthReport | null {
+  if (definition === null || report === null) return null;
+  const { quantity, words } = definition;
+  const value = toScaled(quantity, getQuantity(quantity).calc(skeleton));
+  return { ...report, value: toTenths(value), working: [plain(`${words}, as it is moved`, value)] };
+}
+
 /**
  * A set-up round another posture of a plan; its depth is what the posture has.
  *
@@ -53,22 +67,13 @@ export const isMoved = (moved: AsFound): boolean =>
 export function describeMoved(plan: Plan, found: HeldDepth): SetUp {
   const { request, setUp } = plan;
   const { pose, rules } = request;
+  const { skeleton } = found.answer;
   const depth = describeDepth(pose.depth, found, rules);
-  const value =
-    pose.depth === null
-      ? null
-      : toScaled(pose.depth.quantity, getQuantity(pose.depth.quantity).calc(found.answer.skeleton));
+  const recommended = setUp.depth?.recommended ?? null;
   const known: SetUp = {
     ...setUp,
-    depth:
-      depth === null || value === null || pose.depth === null
-        ? null
-        : {
-            ...depth,
-            value: toTenths(value),
-            recommended: setUp.depth?.recommended ?? null,
-            working: [plain(`${pose.depth.words}, as it is moved`, value)],
-          },
+    firstDepth: withDepthOf(skeleton, pose.firstDepth, setUp.firstDepth),
+    depth: withDepthOf(skeleton, pose.depth, depth === null ? null : { ...depth, recommended }),
   };
   return describeSolved(request, known, plan, found);
 }

@@ -9,6 +9,8 @@ import { Table } from '../shared/ui/Table.tsx';
 import { SearchField } from '../shared/ui/SearchField.tsx';
 import type { ClassPartProps } from './classPart.ts';
 import { makeCards, makeContent, sayWhen } from './classPaper.ts';
+import { makeClassCuePages } from '../cues/gatherCues.ts';
+import { sessionsOf } from './useClassMembers.ts';
 import { PoseTabs } from './PoseTabs.tsx';
 import { classView, sheetPart as say } from './words.ts';
 
@@ -89,7 +91,7 @@ function PaperButtons({ yogaClass, shared, unit, state }: ClassPartProps) {
   const [isMaking, setIsMaking] = useState(false);
   const { name } = yogaClass;
   const paper = state.studio.paper === 'Letter' ? 'letter' : 'a4';
-  const save = async (kind: 'sheet' | 'handover' | 'cards'): Promise<void> => {
+  const save = async (kind: 'sheet' | 'handover' | 'cards' | 'cues'): Promise<void> => {
     setIsMaking(true);
     try {
       // The writer of PDF is large: it is fetched when it is asked for.
@@ -101,9 +103,11 @@ function PaperButtons({ yogaClass, shared, unit, state }: ClassPartProps) {
       const pages =
         kind === 'cards'
           ? makeCards(shared.sheet, unit, paper)
-          : kind === 'sheet'
-            ? drawClassPages(content, paper)
-            : drawHandover(content, paper);
+          : kind === 'cues'
+            ? await makeClassCuePages(yogaClass.poses, sessionsOf(state), name, paper)
+            : kind === 'sheet'
+              ? drawClassPages(content, paper)
+              : drawHandover(content, paper);
       const bytes = await writePdf(pages, `${name}, ${kind}`);
       saveFile(`${name}, ${kind}.pdf`, new Uint8Array(bytes), 'application/pdf');
     } finally {
@@ -118,6 +122,9 @@ function PaperButtons({ yogaClass, shared, unit, state }: ClassPartProps) {
       </Button>
       <Button isPlain onClick={() => void save('cards')}>
         {say.cards}
+      </Button>
+      <Button isPlain onClick={() => void save('cues')}>
+        {say.cues}
       </Button>
       <Button
         isPlain

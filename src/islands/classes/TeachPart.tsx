@@ -18,8 +18,11 @@ import { useStepKeys } from '../session/useStepKeys.ts';
 import { useWakeLock } from '../session/useWakeLock.ts';
 import { AddSomebody } from './AddSomebody.tsx';
 import type { ClassPartProps } from './classPart.ts';
+import { ClassCues } from '../cues/ClassCues.tsx';
+import { cuesPart } from '../cues/words.ts';
+import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { MemberPanel } from './MemberPanel.tsx';
-import type { ClassMember } from './useClassMembers.ts';
+import { sessionsOf, type ClassMember } from './useClassMembers.ts';
 import { classView, teachPart as say } from './words.ts';
 
 /** The class as it is taught: who is here, then one pose at a time. */
@@ -165,6 +168,9 @@ function Teaching(props: ClassPartProps & { run: ClassRun }) {
           </dl>
         )}
         {groups.length === 0 && <p>{say.everybody}</p>}
+        <LazyDetails key={`cues ${pose}`} summary={cuesPart.summary}>
+          {() => <ClassCues pose={pose} sessions={sessionsOf(state)} />}
+        </LazyDetails>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(24rem,100%),1fr))] gap-x-8">
           {present.map((member) => (
             <li key={member.id} className="border-b border-hair">

@@ -91,3 +91,7 @@ export const useClassMembers = (yogaClass: YogaClass): ClassState | undefined =>
     whenOpen(() => load(yogaClass)),
     [JSON.stringify([yogaClass.personIds, yogaClass.guests, yogaClass.lent, yogaClass.run?.id])],
   );
+
+/** What was noted of anybody in a class. */
+export const sessionsOf = ({ members }: ClassState): readonly Session[] =>
+  members.flatMap(({ past }) => past);

@@ -214,6 +214,7 @@ export const sheetPart = {
   pdf: 'Save the sheet as PDF',
   handover: 'Hand over to a substitute',
   cards: 'Cards for everyone',
+  cues: 'Cues, a page for each pose',
   csv: 'Table as CSV',
   print: 'Print',
   groups: 'Everybody',

@@ -1,3 +1,4 @@
+import { capital } from '../../core/units/capital.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { findAnyPose } from '../../core/poses/anyPose.ts';
 import type { FlowEdit } from '../../core/sequence/editFlow.ts';
@@ -102,8 +103,6 @@ function PassageWords({ step, isOnly, unit }: PassageWordsProps) {
     </div>
   );
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** The arithmetic of a way: how much of each, and what it counts. */
 const Counts = ({ way }: { way: Way }) => (

@@ -17,7 +17,7 @@ import { saveFile } from '../shared/saveFile.ts';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecordWithHeld, useUnit } from '../shared/useRecord.ts';
-import { makeFlowPages } from './makeFlowPages.ts';
+import { FLOW_KINDS, makeFlowPages, type FlowKind } from './makeFlowPages.ts';
 import { KINDS, makePages, type Kind, type Made, type PaperRequest } from './makePages.ts';
 import { SelectField } from '../shared/ui/SelectField.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
@@ -38,7 +38,10 @@ export function PaperView() {
   const poseIds = (query.get('poses') ?? 'warrior-two').split(',').filter((each) => each !== '');
   const request: PaperRequest = { record, poseIds, kind, paper, side, unit };
   const flowId = query.get('flow');
-  if (flowId !== null) return <FlowPaper flowId={flowId} request={request} onChange={setQuery} />;
+  if (flowId !== null) {
+    const flowKind = asked === 'cues' ? 'cues' : 'figures';
+    return <FlowPaper flowId={flowId} kind={flowKind} request={request} onChange={setQuery} />;
+  }
   return (
     <>
       <PersonHeader person={record.person} here="set-up" />
@@ -62,7 +65,12 @@ export function PaperView() {
 }
 
 /** A flow of this person: its figures, its moves and the marks of its mat. */
-function FlowPaper({ flowId, request, onChange }: PaperChoiceProps & { flowId: string }) {
+function FlowPaper({
+  flowId,
+  kind,
+  request,
+  onChange,
+}: PaperChoiceProps & { flowId: string; kind: FlowKind }) {
   const { record, paper, unit } = request;
   const personId = record.person.id;
   const flows = useLiveQuery(() => listFlows(personId), [personId]);
@@ -78,12 +86,21 @@ function FlowPaper({ flowId, request, onChange }: PaperChoiceProps & { flowId: s
       ) : (
         <div className="grid grid-cols-[18rem_minmax(0,1fr)] gap-8 max-phone:grid-cols-[minmax(0,1fr)] print:block">
           <form className="print:hidden">
+            <SelectField
+              label={say.whatPrinted}
+              value={kind}
+              options={Object.entries(FLOW_KINDS)}
+              onChange={(value) => {
+                onChange({ kind: value });
+              }}
+            />
             <PaperSize paper={paper} onChange={onChange} />
           </form>
           <Pages
-            asked={JSON.stringify({ flow, paper, unit, record: record.revision })}
+            key={kind}
+            asked={JSON.stringify({ flow, paper, unit, kind, record: record.revision })}
             title={`${record.person.name}, ${flow.name}`}
-            make={() => makeFlowPages(record, sessions, flow, paper, unit)}
+            make={() => makeFlowPages(record, sessions, flow, paper, unit, kind)}
           />
         </div>
       )}

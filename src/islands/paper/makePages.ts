@@ -15,6 +15,7 @@ import { findLyingPose } from '../../core/poses/lying/index.ts';
 import type { Problem, Result } from '../../core/problems/problem.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import type { LengthUnit } from '../../core/units/readQuantity.ts';
+import { makePersonCuePages } from '../cues/gatherCues.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { findRequestKey } from '../setup/usePlanned.ts';
 import { writeDate } from '../shared/writeValue.ts';
@@ -22,6 +23,7 @@ import { writeDate } from '../shared/writeValue.ts';
 export const KINDS = {
   a5: 'cards, half a sheet each',
   index: 'index cards',
+  cues: 'cues, a page each',
   strips: 'foot outlines and strips for the mat’s edge',
   template: 'whole stance in true size, many pages',
 } as const;
@@ -72,7 +74,9 @@ export async function makePages(request: PaperRequest): Promise<Result<Made>> {
       problems.push(...problemsOf([left!, right!]));
       continue;
     }
-    if (kind === 'strips') {
+    if (kind === 'cues') {
+      pages.push(...(await makePersonCuePages(record, poseId, sides[request.side], paper)));
+    } else if (kind === 'strips') {
       const setUp = sides[request.side];
       if (setUp === null || !('starts' in pose)) continue;
       // One outline a foot serves all poses.
@@ -94,6 +98,7 @@ export async function makePages(request: PaperRequest): Promise<Result<Made>> {
       pages.push(...drawCard({ name: record.person.name, pose, sides, lying, unit, date }, kind));
     }
   }
-  const laid = kind === 'template' || kind === 'strips' ? pages : layCards(pages, paper);
+  const laid =
+    kind === 'template' || kind === 'strips' || kind === 'cues' ? pages : layCards(pages, paper);
   return { ok: true, value: { pages: laid, problems } };
 }

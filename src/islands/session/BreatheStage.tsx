@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { BreathCues } from '../cues/BreathCues.tsx';
 import { Toggle } from '../shared/ui/Button.tsx';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
@@ -7,7 +8,7 @@ import { findPose } from '../../core/poses/catalogue/index.ts';
 import { findLyingPose } from '../../core/poses/lying/index.ts';
 import { calcPace, clampPace } from '../../core/sessions/pace.ts';
 import { getBreathSound, setBreathSound } from '../../data/settings.ts';
-import { usePace } from './usePace.ts';
+import { usePace } from '../shared/usePace.ts';
 import { breatheStage as say } from './words.ts';
 
 interface BreatheStageProps {
@@ -77,7 +78,7 @@ export function BreatheStage({
       className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-10 max-tablet:grid-cols-[minmax(0,1fr)]"
       data-testid="run-breathe"
     >
-      <div className="grid grid-cols-[9rem_1fr] content-start gap-x-8 gap-y-2">
+      <div className="grid grid-cols-[9rem_1fr] content-start gap-x-8 gap-y-2 max-phone:grid-cols-[3.5rem_1fr] max-phone:gap-x-4">
         <div
           className="row-span-3 flex h-80 items-end overflow-hidden border-3 border-t-0 border-ink"
           aria-hidden
@@ -97,9 +98,20 @@ export function BreatheStage({
           </span>
           {say.of(planned)}
         </p>
-        <p className="mb-2 max-w-[44ch] text-[1.5rem]">
-          {breath >= planned ? say.plannedNumber : (pose?.guidance.gaze ?? sentence)}
-        </p>
+        {breath < planned && pose !== null ? (
+          <BreathCues
+            pose={pose.id}
+            guidance={pose.guidance}
+            breaths={planned}
+            secondsABreath={pace}
+            breath={breath + 1}
+            isCounting={isCounting}
+          />
+        ) : (
+          <p className="mb-2 max-w-[44ch] text-[1.5rem]">
+            {breath >= planned ? say.plannedNumber : sentence}
+          </p>
+        )}
         <div className="flex flex-wrap items-center gap-2">
           <Toggle onClick={tap}>{say.tapEachBreath}</Toggle>
           <Toggle

@@ -1,3 +1,4 @@
+import { capital } from '../../core/units/capital.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { sayMove } from '../../core/sequence/sayMoves.ts';
 import type { LedStep } from '../../core/sessions/ledFlow.ts';
@@ -6,8 +7,6 @@ import { writeLength } from '../../core/units/readQuantity.ts';
 import { FlowFigure } from '../shared/FlowFigure.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import { leadIn as say } from './words.ts';
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 interface LeadInProps {
   step: LedStep;

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { lazy, memo } from 'react';
 import { getProtocol } from '../../core/measures/protocols/index.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
@@ -6,17 +6,20 @@ import { findChosenRules } from '../../core/rules/chosenSchools.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
 import { writeLength, type LengthUnit } from '../../core/units/readQuantity.ts';
+import { cuesPart } from '../cues/words.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
+import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import type { ShownSetUp } from './setUpLink.ts';
 import { FurtherView } from './FurtherView.tsx';
-import { GuidanceView } from './GuidanceView.tsx';
 import { MovedSentence } from './Moving.tsx';
 import { SaveSheet } from './SaveSheet.tsx';
 import { SettingsList, Working } from './SettingsList.tsx';
 import type { PlanRequest } from './usePlanned.ts';
 import { Vessels } from './Vessels.tsx';
 import { beside as say } from './words.ts';
+
+const CuesPart = lazy(async () => ({ default: (await import('../cues/CuesPart.tsx')).CuesPart }));
 
 interface BesideProps {
   request: PlanRequest;
@@ -92,7 +95,13 @@ export const Beside = memo(function Beside({ request, pose: whole, shown }: Besi
           }}
         />
       )}
-      {solved && <GuidanceView guidance={whole.guidance} transitions={whole.transitions} />}
+      {solved && (
+        <LazyDetails id="cues" summary={cuesPart.summary}>
+          {() => (
+            <CuesPart record={request.record} pose={whole} rules={request.rules} setUp={setUp} />
+          )}
+        </LazyDetails>
+      )}
       {solved && pose !== null && <More pose={pose} setUp={setUp} />}
       {solved && <SaveSheet personId={person.id} name={person.name} pose={pose} setUp={setUp} />}
       {solved && <p className="text-faint">{say.notDiagnosis}</p>}

@@ -1,3 +1,4 @@
+import { capital } from '../../core/units/capital.ts';
 import type { Setting, SetUp } from '../../core/setup/setUp.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { metresFromCm } from '../../core/units/brands.ts';
@@ -46,7 +47,6 @@ function FurtherAnswer({ request, isStanding, onPush }: FurtherViewProps) {
   return <Further setUp={answer.value} request={isStanding ? request : null} onPush={onPush} />;
 }
 
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 const write = (cm: number, unit: LengthUnit): string => writeLength(metresFromCm(cm), unit, 1);
 
 function writeBar({ value, unit, plusMinus }: Setting, lengthUnit: LengthUnit): string {

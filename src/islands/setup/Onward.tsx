@@ -1,12 +1,14 @@
-import { memo } from 'react';
+import { lazy, memo } from 'react';
 import { hasSides } from '../../core/poses/hasSides.ts';
 import { USUAL_LEVEL } from '../../core/poses/level.ts';
 import type { LyingPose } from '../../core/poses/lying/lyingPose.ts';
 import type { PoseDefinition } from '../../core/poses/poseDefinition.ts';
 import type { KeptSetUp } from '../../core/whatIf/keptSetUp.ts';
-import { NOT_MOVED } from '../../core/whatIf/planMoved.ts';
-import { ErrorsPart } from '../poseErrors/ErrorsPart.tsx';
+import type { AsFound } from '../../core/rules/houseRules.ts';
+import { NOT_MOVED, type HeldRequest } from '../../core/whatIf/planMoved.ts';
 import { errorsPart } from '../poseErrors/words.ts';
+import { loadsPart } from '../loads/words.ts';
+import { rotationPart } from '../rotation/words.ts';
 import { LazyDetails } from '../shared/ui/LazyDetails.tsx';
 import { useUnit } from '../shared/useRecord.ts';
 import type { SetUpLink, ShownSetUp } from './setUpLink.ts';
@@ -21,6 +23,16 @@ import { SidesView } from './SidesView.tsx';
 import { findRequestKey, type PlanRequest } from './usePlanned.ts';
 import { VersionsView } from './VersionsView.tsx';
 import { onward as say, versionsView } from './words.ts';
+
+const ErrorsPart = lazy(async () => ({
+  default: (await import('../poseErrors/ErrorsPart.tsx')).ErrorsPart,
+}));
+const LoadsPart = lazy(async () => ({
+  default: (await import('../loads/LoadsPart.tsx')).LoadsPart,
+}));
+const RotationPart = lazy(async () => ({
+  default: (await import('../rotation/RotationPart.tsx')).RotationPart,
+}));
 
 interface OnwardProps {
   request: PlanRequest;
@@ -67,6 +79,11 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
     const { depth = 'recommended', provisional = false } = kept.rules;
     onAsk({ side: kept.side, level, depth, provisional });
   };
+  const { side, rules, level } = request;
+  const asked: HeldRequest = { pose: whole.id, side, rules, level, held: moved.now };
+  const hold = (held: AsFound): void => {
+    moved.move(held, true);
+  };
   return (
     <div className="mt-[0.4rem] print:hidden" data-testid="onward">
       {pose !== null && (
@@ -82,23 +99,28 @@ export const Onward = memo(function Onward({ request, pose: whole, shown, onAsk 
       )}
       {pose !== null && (
         <>
+          <LazyDetails id="loads" summary={loadsPart.summary}>
+            {() => (
+              <LoadsPart
+                record={request.record}
+                pose={pose}
+                setUp={setUp}
+                asked={asked}
+                onHold={hold}
+              />
+            )}
+          </LazyDetails>
+          <LazyDetails id="rotation" summary={rotationPart.summary}>
+            {() => <RotationPart pose={pose} setUp={setUp} />}
+          </LazyDetails>
           <LazyDetails id="errors" summary={errorsPart.summary}>
             {() => (
               <ErrorsPart
                 record={request.record}
                 pose={pose}
                 planned={planned ?? setUp}
-                asked={{
-                  pose: pose.id,
-                  side: request.side,
-                  rules: request.rules,
-                  level: request.level,
-                  held: moved.now,
-                  onSameFeet: [],
-                }}
-                onHold={(held) => {
-                  moved.move(held, true);
-                }}
+                asked={{ ...asked, onSameFeet: [] }}
+                onHold={hold}
               />
             )}
           </LazyDetails>

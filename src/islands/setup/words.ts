@@ -73,23 +73,6 @@ export const furtherView = {
   nineRepeatsTen: 'Nine repeats in ten',
 } as const;
 
-export const guidanceView = {
-  whileHeld: 'While it is held',
-  breaths: (breaths: number) => sayCount(breaths, 'breath'),
-  active: 'Active. ',
-  resting: 'Resting. ',
-  gazeReachAwayFrom: (kind: string, gaze: string, first: string, second: string) =>
-    `${kind}Gaze: ${gaze} ${first} and ${second} reach away from each other.`,
-  inWord: 'In',
-  out: 'Out',
-  oftenSeen: 'Often seen',
-  easier: 'Easier',
-  harder: 'Harder',
-  leadsTo: 'Leads to',
-  letWord: (part: string, amount: string, direction: string) =>
-    `let ${part} ${amount} ${direction}`,
-} as const;
-
 export const keptView = {
   withWhatMoved: ', with what was moved',
   keepSetUpBecause: (moved: string) => `Keep this set-up${moved}, because`,

@@ -50,6 +50,7 @@ function ShapeElement({ shape, look }: { shape: Shape; look: Drawing['look'] }) 
 const SIZES = {
   large:
     'max-h-[calc(100vh-236px)] min-h-120 max-phone:max-h-none max-phone:min-h-0 print:max-h-[15cm] print:min-h-0',
+  medium: 'max-h-112',
   small: 'max-h-88',
 } as const;
 /** On paper a body and its feet are left white, to be written on. */

@@ -82,6 +82,7 @@ const BY_PAGE: Readonly<Record<string, readonly KeyGroup[]>> = {
         ['→  Page Down  Space', say.nextStep],
         ['←  Page Up', say.previousStep],
         ['Backspace', say.takeBackNote],
+        ['Q', say.quiet],
       ],
     },
     {

@@ -128,6 +128,7 @@ export const keys = {
   movePlaceFaster: 'move it 50 cm',
   inSession: 'While a session runs',
   takeBackNote: 'take the last note back',
+  quiet: 'stop reading aloud',
   orderOfPoses: 'On the order of poses',
   onStep: 'On a step of the flow',
   chooseStep: 'choose the next, the one before',

@@ -11,7 +11,8 @@ import type { Vec3 } from '../../../src/core/geometry/vector.ts';
 import { withParts } from '../../../src/core/skeleton/posture.ts';
 import { buildSkeleton, type Skeleton } from '../../../src/core/skeleton/skeleton.ts';
 import { ARM_OUT, CANONICAL_BODY, STANDING, standOn } from '../../support/canonicalBody.ts';
-import { REFERENCE } from '../../support/people.ts';
+import { planPose } from '../../../src/core/setup/planSetUp.ts';
+import { contextOf, PLAIN_RULES, REFERENCE } from '../../support/people.ts';
 import { markOf, planPlain } from '../../support/plan.ts';
 import { makeRandom } from '../../support/random.ts';
 
@@ -62,7 +63,10 @@ function leg(name: string, side: 1 | -1): string {
   </body>`;
 }
 
-const BODY_XML = `<mujoco><option gravity="0 0 0"><flag contact="disable"/></option><worldbody>
+/** @param arms bodies of the chest; empty = their masses are added where the arms are posed */
+const bodyXml = (
+  arms: string,
+): string => `<mujoco><option gravity="0 0 0"><flag contact="disable"/></option><worldbody>
   <body name="pelvis"><freejoint/>${inertial(1e-9, [0, 0, 0])}
     ${leg('Back', 1)}${leg('Front', -1)}
     <body name="chest">
@@ -71,7 +75,7 @@ const BODY_XML = `<mujoco><option gravity="0 0 0"><flag contact="disable"/></opt
       <joint name="spineTurn" type="hinge" axis="0 0 1"/>
       ${inertial(MASS_SHARE.trunk, [0, 0, CANONICAL_BODY.trunk * CENTRE_FROM_PROXIMAL.trunk])}
       ${point('head', MASS_SHARE.headAndNeck, [0, 0, CANONICAL_BODY.trunk + 0.118 * CANONICAL_BODY.stature])}
-      ${armMasses(1)}${armMasses(-1)}
+      ${arms}
     </body>
   </body></worldbody></mujoco>`;
 
@@ -96,6 +100,59 @@ const load = (xml: string): InstanceType<Mujoco['MjModel']> => {
 
 /** Its arrays live in the module's memory and have no types of their own. */
 const numbers = (array: unknown): Float64Array => array as Float64Array;
+
+type Model = InstanceType<Mujoco['MjModel']>;
+type Data = InstanceType<Mujoco['MjData']>;
+
+/** Drives the hinges by the angles we report. */
+function drive(model: Model, data: Data, { posture, legs }: Skeleton): void {
+  const hinges = [legs.back, legs.front].flatMap(({ hipAngles, kneeFlexion }) => [
+    hipAngles.flexion,
+    hipAngles.abduction,
+    hipAngles.externalRotation!,
+    kneeFlexion,
+  ]);
+  const spine = [posture.spine.flexion, posture.spine.sideBend, posture.spine.rotation];
+  const q = [...posture.pelvisCentre, ...toQuaternion(posture.pelvis), ...hinges, ...spine];
+  q.forEach((value, i) => {
+    numbers(data.qpos)[i] = value;
+  });
+  mujoco.mj_forward(model, data);
+}
+
+const idOf = (model: Model, name: string): number =>
+  mujoco.mj_name2id(model, mujoco.mjtObj.mjOBJ_BODY.value, name);
+
+const positionOf = (model: Model, data: Data, name: string): Vec3 => {
+  const at = 3 * idOf(model, name);
+  return [numbers(data.xpos)[at]!, numbers(data.xpos)[at + 1]!, numbers(data.xpos)[at + 2]!];
+};
+
+interface Mass {
+  readonly mass: number;
+  readonly at: Vec3;
+}
+
+const join = (parts: readonly Mass[]): Mass => {
+  const mass = parts.reduce((sum, part) => sum + part.mass, 0);
+  const along = (axis: 0 | 1 | 2): number =>
+    parts.reduce((sum, part) => sum + part.mass * part.at[axis], 0) / mass;
+  return { mass, at: [along(0), along(1), along(2)] };
+};
+
+/** A body of the model with all that hangs on it. */
+const subtreeOf = (model: Model, data: Data, name: string): Mass => {
+  const id = idOf(model, name);
+  const [x, y, z] = [0, 1, 2].map((axis) => numbers(data.subtree_com)[3 * id + axis]!);
+  return { mass: numbers(model.body_subtreemass)[id]!, at: [x!, y!, z!] };
+};
+
+/** Feet carry no hinge of ours: their masses are added where the soles are. */
+const feetOf = ({ legs }: Skeleton): Mass[] =>
+  [legs.back.foot, legs.front.foot].map(({ heel, toe }) => ({
+    mass: MASS_SHARE.foot,
+    at: [(heel[0] + toe[0]) / 2, (heel[1] + toe[1]) / 2, (heel[2] + toe[2]) / 2],
+  }));
 
 /** Random feet, pelvis and spine such that both legs reach their feet. */
 function randomSkeletons(count: number): Skeleton[] {
@@ -135,57 +192,114 @@ function randomSkeletons(count: number): Skeleton[] {
 
 describe('against MuJoCo', () => {
   it('puts joint centres within 0.5 mm and the centre of mass within 1 mm, 250 random postures', () => {
-    const model = load(BODY_XML);
+    const model = load(bodyXml(`${armMasses(1)}${armMasses(-1)}`));
     const data = new mujoco.MjData(model);
     const names = ['Back', 'Front'] as const;
-    const idOf = (name: string): number =>
-      mujoco.mj_name2id(model, mujoco.mjtObj.mjOBJ_BODY.value, name);
-    const positionOf = (name: string): Vec3 => {
-      const at = 3 * idOf(name);
-      return [numbers(data.xpos)[at]!, numbers(data.xpos)[at + 1]!, numbers(data.xpos)[at + 2]!];
-    };
     const apart = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
     let farthestJoint = 0;
     let farthestWeight = 0;
     for (const skeleton of randomSkeletons(250)) {
-      const { posture, legs } = skeleton;
-      const hinges = [legs.back, legs.front].flatMap(({ hipAngles, kneeFlexion }) => [
-        hipAngles.flexion,
-        hipAngles.abduction,
-        hipAngles.externalRotation!,
-        kneeFlexion,
-      ]);
-      const spine = [posture.spine.flexion, posture.spine.sideBend, posture.spine.rotation];
-      const q = [...posture.pelvisCentre, ...toQuaternion(posture.pelvis), ...hinges, ...spine];
-      q.forEach((value, i) => {
-        numbers(data.qpos)[i] = value;
-      });
-      mujoco.mj_forward(model, data);
+      const { legs } = skeleton;
+      drive(model, data, skeleton);
       for (const name of names) {
         const leg = name === 'Back' ? legs.back : legs.front;
         farthestJoint = Math.max(
           farthestJoint,
-          apart(positionOf(`thigh${name}`), leg.hip),
-          apart(positionOf(`shank${name}`), leg.knee),
-          apart(positionOf(`ankle${name}`), leg.foot.ankle),
+          apart(positionOf(model, data, `thigh${name}`), leg.hip),
+          apart(positionOf(model, data, `shank${name}`), leg.knee),
+          apart(positionOf(model, data, `ankle${name}`), leg.foot.ankle),
         );
       }
-      farthestJoint = Math.max(farthestJoint, apart(positionOf('head'), skeleton.head));
-      // Feet carry no hinge of ours: their two masses are added where the soles are.
-      const rest = [0, 1, 2].map((axis) => numbers(data.subtree_com)[3 * idOf('pelvis') + axis]!);
-      const restMass = numbers(model.body_subtreemass)[idOf('pelvis')]!;
-      const feet = [legs.back.foot, legs.front.foot];
-      const whole = rest.map((centre, axis) => {
-        const sum = feet.reduce((all, foot) => all + (foot.heel[axis]! + foot.toe[axis]!) / 2, 0);
-        return (centre * restMass + MASS_SHARE.foot * sum) / (restMass + 2 * MASS_SHARE.foot);
-      });
-      farthestWeight = Math.max(
-        farthestWeight,
-        apart([whole[0]!, whole[1]!, whole[2]!], skeleton.centreOfMass),
+      farthestJoint = Math.max(
+        farthestJoint,
+        apart(positionOf(model, data, 'head'), skeleton.head),
       );
+      const whole = join([subtreeOf(model, data, 'pelvis'), ...feetOf(skeleton)]);
+      farthestWeight = Math.max(farthestWeight, apart(whole.at, skeleton.centreOfMass));
     }
     expect(farthestJoint).toBeLessThan(0.0005);
     expect(farthestWeight).toBeLessThan(0.001);
+    data.delete();
+    model.delete();
+  });
+
+  const TEN = [
+    'warrior-two',
+    'triangle',
+    'pyramid',
+    'warrior-one',
+    'high-lunge',
+    'chair',
+    'side-angle',
+    'half-moon',
+    'warrior-three',
+    'revolved-triangle',
+  ];
+
+  it.each(TEN)('finds the same moment arms and weight shares in %s, within 1 %%', (pose) => {
+    const planned = planPose(contextOf(REFERENCE), pose, 'right', PLAIN_RULES, null);
+    if (planned.kind !== 'planned' || planned.answer.found.kind === 'cannot') throw new Error(pose);
+    const { skeleton } = planned.answer.found.answer;
+    const { setUp } = planned;
+    const model = load(bodyXml(''));
+    const data = new mujoco.MjData(model);
+    drive(model, data, skeleton);
+    // The arms of the model are straight: those of the pose are added where they are posed.
+    const mix = (a: Vec3, b: Vec3, share: number): Vec3 => [
+      a[0] + share * (b[0] - a[0]),
+      a[1] + share * (b[1] - a[1]),
+      a[2] + share * (b[2] - a[2]),
+    ];
+    const arms = [skeleton.arms.front, skeleton.arms.back].flatMap((arm) =>
+      (
+        [
+          ['upperArm', arm.shoulder, arm.elbow],
+          ['forearm', arm.elbow, arm.wrist],
+          ['hand', arm.wrist, arm.palm],
+        ] as const
+      ).map(([segment, from, to]) => ({
+        mass: MASS_SHARE[segment],
+        at: mix(from, to, CENTRE_FROM_PROXIMAL[segment]),
+      })),
+    );
+    const whole = join([subtreeOf(model, data, 'pelvis'), ...feetOf(skeleton), ...arms]);
+    const above = join([subtreeOf(model, data, 'chest'), ...arms]);
+    const bodyOf = { knee: 'shank', hip: 'thigh' } as const;
+    for (const { joint, side, lineArmCm, line, weightShare } of setUp.loads) {
+      const leg = side === 'right' ? 'Front' : 'Back';
+      const at = positionOf(model, data, joint === 'back' ? 'pelvis' : `${bodyOf[joint]}${leg}`);
+      const mass = joint === 'back' ? above : whole;
+      const theirs = 100 * (mass.at[0] - at[0]);
+      const ours = line === 'ahead' ? lineArmCm : -lineArmCm;
+      // A hundredth, or half a millimetre of an arm that is almost nothing.
+      expect(Math.abs(ours - theirs), joint).toBeLessThan(Math.max(0.05, 0.01 * Math.abs(theirs)));
+      if (joint === 'back') expect(weightShare).toBeCloseTo(above.mass / whole.mass, 3);
+    }
+    // Moments about the front foot: what the other contacts carry, against the weight.
+    const marks = (side: string | null, names: readonly string[]): number =>
+      names.reduce(
+        (sum, name) => sum + markOf(setUp, `${name}${side === 'right' ? 'Right' : 'Left'}`)[0],
+        0,
+      ) / names.length;
+    const isOnBall = pose === 'high-lunge';
+    const contactX = ({ on, side }: (typeof setUp.weights)[number]): number =>
+      on === 'hand'
+        ? marks(side, ['hand'])
+        : marks(side, isOnBall && side === 'left' ? ['ball', 'toe'] : ['heel', 'toe']);
+    const [shares, moments] = setUp.weights.reduce(
+      ([sum, moment], each) => [sum + each.share, moment + each.share * contactX(each)],
+      [0, 0],
+    );
+    expect(shares).toBeCloseTo(1, 2);
+    // One foot alone presses where the weight is, not at its middle; so do two side by side.
+    const feet = setUp.weights.filter(({ on }) => on === 'foot');
+    const isFreeToPress = setUp.weights.length === 1 || pose === 'chair';
+    if (!isFreeToPress) {
+      expect(Math.abs(moments - 100 * whole.at[0]), 'moments').toBeLessThan(
+        0.01 * Math.abs(contactX(feet[0]!) - contactX(setUp.weights.at(-1)!)) + 0.05,
+      );
+    }
+    expect(feet.length).toBeGreaterThan(0);
     data.delete();
     model.delete();
   });
@@ -242,12 +356,13 @@ describe('against MuJoCo', () => {
     for (let i = 0; i < 3; i += 1) numbers(data.qacc)[i] = 0;
     mujoco.mj_inverse(model, data);
     const torques = { knee: numbers(data.qfrc_inverse)[1]!, hip: numbers(data.qfrc_inverse)[2]! };
-    for (const load_ of setUp.loads) {
-      const theirs = Math.abs(torques[load_.joint]) / 2;
+    const ofLegs = setUp.loads.filter(({ joint }) => joint !== 'back');
+    for (const load_ of ofLegs) {
+      const theirs = Math.abs(torques[load_.joint as 'knee' | 'hip']) / 2;
       expect(load_.unit).toBe('N·m');
       expect(Math.abs(Math.abs(load_.staticTorque!) - theirs)).toBeLessThan(0.01 * theirs);
     }
-    expect(setUp.loads).toHaveLength(4);
+    expect(ofLegs).toHaveLength(4);
     data.delete();
     model.delete();
   });

@@ -81,6 +81,19 @@ describe('a set-up that is moved by hand', () => {
     expect(gives?.gives.length).toBeGreaterThan(0);
   });
 
+  it('keeps the lean when a twist is moved', () => {
+    for (const pose of ['revolved-triangle', 'revolved-side-angle', 'revolved-half-moon']) {
+      const { setUp } = planOf(pose);
+      const [lean, twist] = [setUp.firstDepth!.value!, setUp.depth!.value!];
+      for (const less of [1, 5, 10]) {
+        const moved = move(pose, { depth: twist - less });
+        expect(moved.gives, pose).toBeNull();
+        expect(Math.abs(moved.setUp.depth!.value! - (twist - less)), pose).toBeLessThan(0.11);
+        expect(Math.abs(moved.setUp.firstDepth!.value! - lean), pose).toBeLessThan(0.2);
+      }
+    }
+  });
+
   it('is the recommended one when nothing is moved, and mirrors', () => {
     const plan = planOf('triangle');
     expect(planMoved(plan, NOT_MOVED)).toEqual({ setUp: plan.setUp, gives: null });

@@ -110,9 +110,15 @@ export const chair: PoseDefinition = {
     gaze: 'Level, or a little down.',
     farPoints: ['fingertips', 'sit bones'],
     tendencies: [
-      { seen: 'Heels lift', first: 'Bend the knees less.', felt: 'The heels are heavy.' },
+      {
+        seen: 'Heels lift',
+        error: 'heel-floats',
+        first: 'Bend the knees less.',
+        felt: 'The heels are heavy.',
+      },
       {
         seen: 'Knees fall together',
+        error: 'knee-drifts',
         first: 'Press them apart against a strap.',
         felt: 'The outsides of the hips work.',
       },
@@ -122,8 +128,11 @@ export const chair: PoseDefinition = {
         felt: 'Ribs and pelvis face each other.',
       },
     ],
-    easier: ['hips at a wall', 'arms beside the trunk'],
-    harder: ['heels lifted', 'a hold of eight breaths'],
+    easier: [
+      { words: 'hips at a wall', level: 'at-a-wall' },
+      { words: 'arms beside the trunk', level: 'arms-down' },
+    ],
+    harder: [{ words: 'heels lifted' }, { words: 'a hold of eight breaths' }],
     inhale: [
       ['lengthen', 'the crown', 'up and forward'],
       ['reach', 'the fingertips', 'upward'],

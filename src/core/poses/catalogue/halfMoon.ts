@@ -102,6 +102,7 @@ export const halfMoon: PoseDefinition = {
     tendencies: [
       {
         seen: 'Hand beside the ankle',
+        error: 'hand-beside-ankle',
         first: 'Set the prop well ahead of the toes.',
         felt: 'The standing hip has room.',
       },
@@ -116,8 +117,11 @@ export const halfMoon: PoseDefinition = {
         felt: 'The outside of the standing hip works.',
       },
     ],
-    easier: ['the back at a wall and the hand on a chair', 'top hand on the hip'],
-    harder: ['hand off the prop for a breath', 'gaze up'],
+    easier: [
+      { words: 'the back at a wall and the hand on a chair', level: 'hand-on-a-chair' },
+      { words: 'top hand on the hip' },
+    ],
+    harder: [{ words: 'hand off the prop for a breath' }, { words: 'gaze up' }],
     inhale: [
       ['lengthen', 'the lifted heel', 'away from the crown'],
       ['turn', 'the upper hip', 'upward'],

@@ -128,6 +128,7 @@ export const highLunge: PoseDefinition = {
       },
       {
         seen: 'Back knee sags',
+        error: 'knee-bends',
         first: 'Press through the back heel.',
         felt: 'The back thigh is firm.',
       },
@@ -137,8 +138,11 @@ export const highLunge: PoseDefinition = {
         felt: 'The shin is upright.',
       },
     ],
-    easier: ['back knee down on a pad', 'hands on blocks'],
-    harder: ['arms beside the ears', 'back knee bent and straightened with the breath'],
+    easier: [{ words: 'back knee down on a pad' }, { words: 'hands on blocks' }],
+    harder: [
+      { words: 'arms beside the ears' },
+      { words: 'back knee bent and straightened with the breath' },
+    ],
     inhale: [
       ['lift', 'the crown', 'upward'],
       ['lengthen', 'the front of the back hip', 'downward'],

@@ -186,11 +186,13 @@ export const lizard: PoseDefinition = {
     tendencies: [
       {
         seen: 'Front knee falls in',
+        error: 'knee-drifts',
         first: 'Press it toward the shoulder.',
         felt: 'Room beside the ribs.',
       },
       {
         seen: 'Back rounds to reach the floor',
+        error: 'back-rounds',
         first: 'Raise the hands by one face.',
         felt: 'The breastbone leads.',
       },
@@ -200,11 +202,11 @@ export const lizard: PoseDefinition = {
         felt: 'Weight in the middle.',
       },
     ],
-    easier: ['hands on tall blocks', 'back knee down'],
+    easier: [{ words: 'hands on tall blocks' }, { words: 'back knee down' }],
     harder: [
-      'forearms on the floor',
-      'back knee up',
-      'rolling onto the outer edge of the front foot',
+      { words: 'forearms on the floor', level: 'forearms-on-the-floor' },
+      { words: 'back knee up', level: 'knee-up' },
+      { words: 'rolling onto the outer edge of the front foot' },
     ],
     inhale: [
       ['lengthen', 'the breastbone', 'forward'],

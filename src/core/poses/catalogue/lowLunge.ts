@@ -149,6 +149,7 @@ export const lowLunge: PoseDefinition = {
     tendencies: [
       {
         seen: 'Weight on the kneecap',
+        error: 'on-kneecap',
         first: 'Move the hips forward by a hand, pad above it.',
         felt: 'The bone above the kneecap bears.',
       },
@@ -163,8 +164,14 @@ export const lowLunge: PoseDefinition = {
         felt: 'Both hip bones level.',
       },
     ],
-    easier: ['hands on blocks beside the foot', 'a thicker pad'],
-    harder: ['arms up', 'back foot flat, hips forward'],
+    easier: [
+      { words: 'hands on blocks beside the foot', level: 'hands-on-blocks' },
+      { words: 'a thicker pad' },
+    ],
+    harder: [
+      { words: 'arms up' },
+      { words: 'back foot flat, hips forward', level: 'hips-forward' },
+    ],
     inhale: [
       ['lift', 'the breastbone', 'upward'],
       ['lengthen', 'the waist', 'upward'],

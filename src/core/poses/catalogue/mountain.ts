@@ -52,6 +52,7 @@ export const mountain: PoseDefinition = {
     tendencies: [
       {
         seen: 'Knees pushed back',
+        error: 'knees-locked',
         first: 'Unlock them by a hair and lift the kneecaps.',
         felt: 'Work in the front of the thighs, none behind the knees.',
       },
@@ -66,8 +67,8 @@ export const mountain: PoseDefinition = {
         felt: 'The back of the ribs moves with the breath.',
       },
     ],
-    easier: ['back at a wall', 'feet a fist wider'],
-    harder: ['eyes closed', 'heels lifted by a finger’s breadth'],
+    easier: [{ words: 'back at a wall' }, { words: 'feet a fist wider' }],
+    harder: [{ words: 'eyes closed' }, { words: 'heels lifted by a finger’s breadth' }],
     inhale: [
       ['lengthen', 'the crown', 'upward'],
       ['widen', 'the collar bones', 'to both sides'],

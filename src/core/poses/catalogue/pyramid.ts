@@ -88,22 +88,31 @@ export const pyramid: PoseDefinition = {
     tendencies: [
       {
         seen: 'Back rounds',
+        error: 'back-rounds',
         first: 'Raise the hands by one face.',
         felt: 'The breastbone moves toward the toes.',
       },
       {
         seen: 'Back heel floats',
+        error: 'heel-floats',
         first: 'Shorten the stance by half a foot.',
         felt: 'Both heels equally heavy.',
       },
       {
         seen: 'Front hip runs forward',
+        error: 'hip-creeps',
         first: 'Draw it back in line with the other.',
         felt: 'An even pull at the back of the front thigh.',
       },
     ],
-    easier: ['hands on a chair', 'a shorter stance'],
-    harder: ['hands on the floor', 'hands behind the back'],
+    easier: [
+      { words: 'hands on a chair', level: 'hands-on-a-chair' },
+      { words: 'a shorter stance' },
+    ],
+    harder: [
+      { words: 'hands on the floor', level: 'hands-on-the-floor' },
+      { words: 'hands behind the back' },
+    ],
     inhale: [
       ['lengthen', 'the breastbone', 'forward'],
       ['lift', 'the front kneecap', 'upward'],

@@ -80,13 +80,19 @@ export const reverseTriangle: PoseDefinition = {
       },
       {
         seen: 'Back knee gives',
+        error: 'knee-bends',
         first: 'Lift the kneecap of the back leg.',
         felt: 'Both thighs are firm.',
       },
-      { seen: 'Head hangs', first: 'Look level again.', felt: 'The neck goes on from the spine.' },
+      {
+        seen: 'Head hangs',
+        error: 'neck-short',
+        first: 'Look level again.',
+        felt: 'The neck goes on from the spine.',
+      },
     ],
-    easier: ['top hand on the hip', 'a shorter stance'],
-    harder: ['both arms beside the ears', 'five breaths longer'],
+    easier: [{ words: 'top hand on the hip' }, { words: 'a shorter stance' }],
+    harder: [{ words: 'both arms beside the ears' }, { words: 'five breaths longer' }],
     inhale: [
       ['lengthen', 'the upper side', 'away from the hip'],
       ['reach', 'the top hand', 'up and back'],

@@ -89,6 +89,7 @@ export const reverseWarrior: PoseDefinition = {
       },
       {
         seen: 'Front knee straightens',
+        error: 'legs-upright',
         first: 'Bend it again before bending the trunk.',
         felt: 'The front thigh stays level.',
       },
@@ -98,8 +99,8 @@ export const reverseWarrior: PoseDefinition = {
         felt: 'The bend is spread along the whole side.',
       },
     ],
-    easier: ['top hand on the hip', 'a smaller side bend'],
-    harder: ['back hand behind the waist', 'five breaths longer'],
+    easier: [{ words: 'top hand on the hip' }, { words: 'a smaller side bend' }],
+    harder: [{ words: 'back hand behind the waist' }, { words: 'five breaths longer' }],
     inhale: [
       ['lengthen', 'the front side of the ribs', 'upward'],
       ['reach', 'the top hand', 'up and back'],

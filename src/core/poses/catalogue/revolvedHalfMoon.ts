@@ -164,12 +164,16 @@ export const revolvedHalfMoon: PoseDefinition = {
       },
       {
         seen: 'Back rounds',
+        error: 'back-rounds',
         first: 'Raise the hand by one face.',
         felt: 'A long back before a turn.',
       },
     ],
-    easier: ['hand on a chair at a wall', 'top hand on the hip'],
-    harder: ['hand on the floor', 'gaze up'],
+    easier: [
+      { words: 'hand on a chair at a wall', level: 'hand-on-a-chair' },
+      { words: 'top hand on the hip' },
+    ],
+    harder: [{ words: 'hand on the floor', level: 'hand-on-the-floor' }, { words: 'gaze up' }],
     inhale: [
       ['lengthen', 'the lifted heel', 'backward'],
       ['lengthen', 'the crown', 'forward'],

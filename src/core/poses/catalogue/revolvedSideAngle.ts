@@ -225,10 +225,18 @@ export const revolvedSideAngle: PoseDefinition = {
         first: 'Raise the hand by one face.',
         felt: 'The breath moves freely.',
       },
-      { seen: 'Shoulder hunches', first: 'Lower the hand’s load.', felt: 'The neck is long.' },
+      {
+        seen: 'Shoulder hunches',
+        error: 'shoulders-up',
+        first: 'Lower the hand’s load.',
+        felt: 'The neck is long.',
+      },
     ],
-    easier: ['back knee down, hand on a tall block', 'top hand on the hip'],
-    harder: ['palms together, elbow outside the knee', 'bind with a strap'],
+    easier: [{ words: 'back knee down, hand on a tall block' }, { words: 'top hand on the hip' }],
+    harder: [
+      { words: 'palms together, elbow outside the knee', level: 'hook' },
+      { words: 'bind with a strap', level: 'bind' },
+    ],
     inhale: [
       ['lengthen', 'the crown', 'forward'],
       ['widen', 'the collar bones', 'apart'],

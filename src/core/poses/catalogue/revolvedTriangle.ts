@@ -87,18 +87,20 @@ export const revolvedTriangle: PoseDefinition = {
     tendencies: [
       {
         seen: 'Pelvis swings round',
+        error: 'twist-from-pelvis',
         first: 'Turn less and hold the hips level.',
         felt: 'The ribs do the turning.',
       },
       {
         seen: 'Back rounds',
+        error: 'back-rounds',
         first: 'Raise the hand by one face.',
         felt: 'A long back before a turn.',
       },
       { seen: 'Balance goes', first: 'Set the feet a fist wider.', felt: 'Both feet press alike.' },
     ],
-    easier: ['hand inside the foot on a tall block', 'top hand on the hip'],
-    harder: ['hand outside the front foot', 'gaze up'],
+    easier: [{ words: 'hand inside the foot on a tall block' }, { words: 'top hand on the hip' }],
+    harder: [{ words: 'hand outside the front foot' }, { words: 'gaze up' }],
     inhale: [
       ['lengthen', 'the crown', 'forward'],
       ['widen', 'the collar bones', 'apart'],

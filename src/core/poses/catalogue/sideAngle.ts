@@ -166,6 +166,7 @@ export const sideAngle: PoseDefinition = {
     tendencies: [
       {
         seen: 'Front knee drifts in',
+        error: 'knee-drifts',
         first: 'Bend less, and press the knee into the arm.',
         felt: 'The outside of the front hip works.',
       },
@@ -180,8 +181,14 @@ export const sideAngle: PoseDefinition = {
         felt: 'The legs carry the trunk.',
       },
     ],
-    easier: ['forearm on the front thigh', 'front thigh on a chair'],
-    harder: ['half bind', 'bind with a strap'],
+    easier: [
+      { words: 'forearm on the front thigh', level: 'elbow-on-thigh' },
+      { words: 'front thigh on a chair', level: 'on-a-chair' },
+    ],
+    harder: [
+      { words: 'half bind', level: 'half-bind' },
+      { words: 'bind with a strap', level: 'bind' },
+    ],
     inhale: [
       ['lengthen', 'the upper side', 'from heel to hand'],
       ['turn', 'the breastbone', 'upward'],

@@ -90,8 +90,11 @@ export const tree: PoseDefinition = {
         felt: 'Nothing presses on the knee.',
       },
     ],
-    easier: ['heel at the ankle, toes on the floor', 'a palm at a wall'],
-    harder: ['arms up', 'eyes closed'],
+    easier: [
+      { words: 'heel at the ankle, toes on the floor', level: 'toes-down' },
+      { words: 'a palm at a wall', level: 'at-a-wall' },
+    ],
+    harder: [{ words: 'arms up' }, { words: 'eyes closed' }],
     inhale: [
       ['lengthen', 'the crown', 'upward'],
       ['widen', 'the collar bones', 'to both sides'],

@@ -184,6 +184,7 @@ export const triangle: PoseDefinition = {
       },
       {
         seen: 'Front knee locks',
+        error: 'knees-locked',
         first: 'Soften it, then lift the kneecap.',
         felt: 'The work is in the thigh and not behind the knee.',
       },
@@ -193,8 +194,14 @@ export const triangle: PoseDefinition = {
         felt: 'Both sides of the waist are equally long.',
       },
     ],
-    easier: ['hand on a chair', 'the back at a wall'],
-    harder: ['lower hand off the prop', 'strap from the back foot round the front thigh'],
+    easier: [
+      { words: 'hand on a chair', level: 'hand-on-a-chair' },
+      { words: 'the back at a wall', level: 'at-a-wall' },
+    ],
+    harder: [
+      { words: 'lower hand off the prop' },
+      { words: 'strap from the back foot round the front thigh', level: 'with-a-strap' },
+    ],
     inhale: [
       ['lengthen', 'the crown', 'over the front foot'],
       ['turn', 'the upper ribs', 'toward the long edge'],

@@ -143,11 +143,13 @@ export const wallKneel: PoseDefinition = {
     tendencies: [
       {
         seen: 'Weight on the kneecap',
+        error: 'on-kneecap',
         first: 'Move the knee a finger from the wall, pad above it.',
         felt: 'The bone above the kneecap bears.',
       },
       {
         seen: 'Heel hidden behind the thigh',
+        error: 'heel-hidden',
         first: 'Let the foot stand outside the thigh.',
         felt: 'The knee is not twisted.',
       },
@@ -157,8 +159,14 @@ export const wallKneel: PoseDefinition = {
         felt: 'The stretch is before the thigh.',
       },
     ],
-    easier: ['hands on blocks ahead', 'knee farther from the wall'],
-    harder: ['hands off the blocks', 'back at the wall'],
+    easier: [
+      { words: 'hands on blocks ahead', level: 'blocks-by-the-front-foot' },
+      { words: 'knee farther from the wall', level: 'knee-off-wall' },
+    ],
+    harder: [
+      { words: 'hands off the blocks', level: 'hands-free' },
+      { words: 'back at the wall', level: 'back-on-the-wall' },
+    ],
     inhale: [
       ['lengthen', 'the front of the back thigh', 'upward'],
       ['lift', 'the breastbone', 'upward'],

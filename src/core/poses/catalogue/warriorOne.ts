@@ -109,6 +109,7 @@ export const warriorOne: PoseDefinition = {
     tendencies: [
       {
         seen: 'Back heel floats',
+        error: 'heel-floats',
         first: 'Shorten the stance, or put a wedge under it.',
         felt: 'The outer edge of the back foot is heavy.',
       },
@@ -123,8 +124,11 @@ export const warriorOne: PoseDefinition = {
         felt: 'No strain at the inside of the knee.',
       },
     ],
-    easier: ['back heel on a wedge', 'a shorter stance'],
-    harder: ['palms together', 'back heel up as a high lunge'],
+    easier: [
+      { words: 'back heel on a wedge', level: 'heel-on-a-wedge' },
+      { words: 'a shorter stance' },
+    ],
+    harder: [{ words: 'palms together' }, { words: 'back heel up as a high lunge' }],
     inhale: [
       ['lift', 'the ribs', 'off the pelvis'],
       ['reach', 'the fingertips', 'upward'],

@@ -117,6 +117,7 @@ export const warriorThree: PoseDefinition = {
     tendencies: [
       {
         seen: 'Lifted hip rolls up',
+        error: 'back-hip-rises',
         first: 'Lower the leg and turn its toes to the floor.',
         felt: 'Both hip bones face the floor.',
       },
@@ -127,12 +128,19 @@ export const warriorThree: PoseDefinition = {
       },
       {
         seen: 'Standing knee locks',
+        error: 'knees-locked',
         first: 'Soften it.',
         felt: 'The muscles round the knee hold it.',
       },
     ],
-    easier: ['palms at a wall ahead', 'hands on two tall blocks'],
-    harder: ['arms out to the sides', 'arms in line with the trunk'],
+    easier: [
+      { words: 'palms at a wall ahead', level: 'hands-at-a-wall' },
+      { words: 'hands on two tall blocks', level: 'hands-on-blocks' },
+    ],
+    harder: [
+      { words: 'arms out to the sides', level: 'arms-out' },
+      { words: 'arms in line with the trunk', level: 'arms-forward' },
+    ],
     inhale: [
       ['lengthen', 'the crown', 'forward'],
       ['lengthen', 'the lifted heel', 'backward'],

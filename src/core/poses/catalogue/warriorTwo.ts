@@ -132,6 +132,7 @@ export const warriorTwo: PoseDefinition = {
     tendencies: [
       {
         seen: 'Front knee drifts in',
+        error: 'knee-drifts',
         first: 'Bend less, and press the knee toward the little toe.',
         felt: 'The outside of the front hip works.',
       },
@@ -142,12 +143,16 @@ export const warriorTwo: PoseDefinition = {
       },
       {
         seen: 'Back arch falls',
+        error: 'arches-fall',
         first: 'Press the outer edge of the back foot.',
         felt: 'The inside of the back thigh wakes.',
       },
     ],
-    easier: ['front thigh on a chair', 'a shorter stance'],
-    harder: ['arms up and palms together', 'eyes closed for three breaths'],
+    easier: [
+      { words: 'front thigh on a chair', level: 'on-a-chair' },
+      { words: 'a shorter stance' },
+    ],
+    harder: [{ words: 'arms up and palms together' }, { words: 'eyes closed for three breaths' }],
     inhale: [
       ['lengthen', 'both sides of the waist', 'upward'],
       ['widen', 'the arms', 'away from each other'],

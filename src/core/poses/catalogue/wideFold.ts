@@ -90,13 +90,22 @@ export const wideFold: PoseDefinition = {
       },
       {
         seen: 'Back rounds',
+        error: 'back-rounds',
         first: 'Come up on a higher prop.',
         felt: 'The breastbone moves forward.',
       },
-      { seen: 'Arches fall', first: 'Press the outer edges.', felt: 'The inner thighs work.' },
+      {
+        seen: 'Arches fall',
+        error: 'arches-fall',
+        first: 'Press the outer edges.',
+        felt: 'The inner thighs work.',
+      },
     ],
-    easier: ['hands on a chair', 'feet a hand nearer'],
-    harder: ['hands in line with the heels', 'crown toward the floor'],
+    easier: [
+      { words: 'hands on a chair', level: 'hands-on-a-chair' },
+      { words: 'feet a hand nearer' },
+    ],
+    harder: [{ words: 'hands in line with the heels' }, { words: 'crown toward the floor' }],
     inhale: [
       ['lengthen', 'the breastbone', 'forward'],
       ['lift', 'both kneecaps', 'upward'],

@@ -11,7 +11,12 @@ export const boundAngle: LyingPose = {
     gaze: 'Level, ahead.',
     farPoints: ['crown of the head', 'both knees'],
     tendencies: [
-      { seen: 'Low back rounds', first: 'Sit higher.', felt: 'Weight before the sit bones.' },
+      {
+        seen: 'Low back rounds',
+        error: 'back-rounds',
+        first: 'Sit higher.',
+        felt: 'Weight before the sit bones.',
+      },
       {
         seen: 'Knees are pushed down',
         first: 'Support both at their height.',
@@ -23,8 +28,8 @@ export const boundAngle: LyingPose = {
         felt: 'The ankles are quiet.',
       },
     ],
-    easier: ['blocks under both knees', 'a higher seat'],
-    harder: ['heels nearer', 'a long fold forward'],
+    easier: [{ words: 'blocks under both knees' }, { words: 'a higher seat' }],
+    harder: [{ words: 'heels nearer' }, { words: 'a long fold forward' }],
     inhale: [
       ['lengthen', 'the crown', 'upward'],
       ['widen', 'the thighs', 'apart'],

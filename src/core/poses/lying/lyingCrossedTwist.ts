@@ -30,8 +30,8 @@ export const lyingCrossedTwist: LyingPose = {
         felt: 'The turn is spread along the spine.',
       },
     ],
-    easier: ['foot on the wall', 'knee bent'],
-    harder: ['foot nearer to the hand', 'a minute longer'],
+    easier: [{ words: 'foot on the wall' }, { words: 'knee bent' }],
+    harder: [{ words: 'foot nearer to the hand' }, { words: 'a minute longer' }],
     inhale: [
       ['lengthen', 'the crown', 'away from the hips'],
       ['reach', 'the far arm', 'to its side'],

@@ -17,10 +17,15 @@ export const lyingHandToFoot: LyingPose = {
         felt: 'A pull in the middle of the thigh.',
       },
       { seen: 'Pelvis tips up', first: 'Lower the leg.', felt: 'The sacrum is flat.' },
-      { seen: 'Shoulders lift', first: 'Lengthen the strap.', felt: 'The arms hang from it.' },
+      {
+        seen: 'Shoulders lift',
+        error: 'shoulders-up',
+        first: 'Lengthen the strap.',
+        felt: 'The arms hang from it.',
+      },
     ],
-    easier: ['resting knee bent', 'a door frame instead of a strap'],
-    harder: ['foot nearer', 'leg out to its side'],
+    easier: [{ words: 'resting knee bent' }, { words: 'a door frame instead of a strap' }],
+    harder: [{ words: 'foot nearer' }, { words: 'leg out to its side' }],
     inhale: [
       ['lengthen', 'the raised heel', 'upward'],
       ['lengthen', 'the resting leg', 'away'],

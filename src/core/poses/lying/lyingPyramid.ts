@@ -23,8 +23,8 @@ export const lyingPyramid: LyingPose = {
       },
       { seen: 'Bottom foot turns out', first: 'Point its toes up.', felt: 'Both legs work alike.' },
     ],
-    easier: ['a longer loop', 'raised knee soft'],
-    harder: ['a shorter loop', 'a minute longer'],
+    easier: [{ words: 'a longer loop' }, { words: 'raised knee soft' }],
+    harder: [{ words: 'a shorter loop' }, { words: 'a minute longer' }],
     inhale: [
       ['lengthen', 'the raised heel', 'upward'],
       ['lengthen', 'the bottom heel', 'away'],

@@ -25,10 +25,15 @@ export const lyingRevolvedSideAngle: LyingPose = {
         first: 'Bring the bolster closer to the hip.',
         felt: 'The thigh lies heavy.',
       },
-      { seen: 'Breath is short', first: 'Turn less.', felt: 'The ribs move on both sides.' },
+      {
+        seen: 'Breath is short',
+        error: 'breath-held',
+        first: 'Turn less.',
+        felt: 'The ribs move on both sides.',
+      },
     ],
-    easier: ['a blanket for the head', 'a higher bolster'],
-    harder: ['the arm out to its side', 'a minute longer'],
+    easier: [{ words: 'a blanket for the head' }, { words: 'a higher bolster' }],
+    harder: [{ words: 'the arm out to its side' }, { words: 'a minute longer' }],
     inhale: [
       ['lengthen', 'the crown', 'away from the hips'],
       ['widen', 'the collar bones', 'apart'],

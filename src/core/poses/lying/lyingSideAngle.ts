@@ -24,8 +24,8 @@ export const lyingSideAngle: LyingPose = {
       },
       { seen: 'Top arm hangs', first: 'Lay it on a bolster.', felt: 'The shoulder is quiet.' },
     ],
-    easier: ['a bolster under the arm', 'a smaller side bend'],
-    harder: ['both arms overhead', 'a minute longer'],
+    easier: [{ words: 'a bolster under the arm' }, { words: 'a smaller side bend' }],
+    harder: [{ words: 'both arms overhead' }, { words: 'a minute longer' }],
     inhale: [
       ['lengthen', 'the upper side', 'from heel to hand'],
       ['let rise', 'the ribs', 'to the side'],

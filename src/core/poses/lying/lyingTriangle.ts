@@ -24,8 +24,8 @@ export const lyingTriangle: LyingPose = {
         felt: 'The chest faces the ceiling.',
       },
     ],
-    easier: ['hips farther from the wall', 'feet nearer to each other'],
-    harder: ['a wider stance on the wall', 'a minute longer'],
+    easier: [{ words: 'hips farther from the wall' }, { words: 'feet nearer to each other' }],
+    harder: [{ words: 'a wider stance on the wall' }, { words: 'a minute longer' }],
     inhale: [
       ['lengthen', 'both legs', 'away from the hips'],
       ['widen', 'the collar bones', 'apart'],

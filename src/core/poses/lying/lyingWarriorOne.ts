@@ -27,8 +27,8 @@ export const lyingWarriorOne: LyingPose = {
         felt: 'The front of the back hip is long.',
       },
     ],
-    easier: ['a bolster beside the hip', 'arms beside the trunk'],
-    harder: ['arms overhead', 'a minute longer'],
+    easier: [{ words: 'a bolster beside the hip' }, { words: 'arms beside the trunk' }],
+    harder: [{ words: 'arms overhead' }, { words: 'a minute longer' }],
     inhale: [
       ['lengthen', 'the arms', 'overhead'],
       ['lengthen', 'the back leg', 'away'],

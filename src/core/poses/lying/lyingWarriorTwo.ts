@@ -22,10 +22,15 @@ export const lyingWarriorTwo: LyingPose = {
         first: 'Bring the support up to it.',
         felt: 'The thigh can let go.',
       },
-      { seen: 'Chin lifts', first: 'Fold a blanket under the head.', felt: 'The throat is soft.' },
+      {
+        seen: 'Chin lifts',
+        error: 'neck-short',
+        first: 'Fold a blanket under the head.',
+        felt: 'The throat is soft.',
+      },
     ],
-    easier: ['a higher support', 'hips farther from the wall'],
-    harder: ['a lower support', 'a minute longer'],
+    easier: [{ words: 'a higher support' }, { words: 'hips farther from the wall' }],
+    harder: [{ words: 'a lower support' }, { words: 'a minute longer' }],
     inhale: [
       ['widen', 'the hips', 'to both sides'],
       ['lengthen', 'the back leg', 'away'],

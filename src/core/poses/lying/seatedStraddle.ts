@@ -19,6 +19,7 @@ export const seatedStraddle: LyingPose = {
     tendencies: [
       {
         seen: 'Low back rounds',
+        error: 'back-rounds',
         first: 'Sit higher, fold less.',
         felt: 'The pelvis tips, not the waist.',
       },
@@ -33,8 +34,8 @@ export const seatedStraddle: LyingPose = {
         felt: 'No pull at the inner knees.',
       },
     ],
-    easier: ['a higher seat', 'hands behind the hips'],
-    harder: ['forearms on a bolster', 'no seat'],
+    easier: [{ words: 'a higher seat' }, { words: 'hands behind the hips' }],
+    harder: [{ words: 'forearms on a bolster' }, { words: 'no seat' }],
     inhale: [
       ['lengthen', 'the breastbone', 'forward'],
       ['lift', 'the kneecaps', 'upward'],

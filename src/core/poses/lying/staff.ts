@@ -11,9 +11,15 @@ export const staff: LyingPose = {
     gaze: 'Level, ahead.',
     farPoints: ['crown of the head', 'both heels'],
     tendencies: [
-      { seen: 'Low back rounds', first: 'Sit higher.', felt: 'Weight before the sit bones.' },
+      {
+        seen: 'Low back rounds',
+        error: 'back-rounds',
+        first: 'Sit higher.',
+        felt: 'Weight before the sit bones.',
+      },
       {
         seen: 'Shoulders lift',
+        error: 'shoulders-up',
         first: 'Fingertips on blocks beside the hips.',
         felt: 'The neck is long.',
       },
@@ -23,8 +29,8 @@ export const staff: LyingPose = {
         felt: 'The fronts of the thighs work.',
       },
     ],
-    easier: ['a higher seat', 'a roll under the knees'],
-    harder: ['no seat', 'arms up'],
+    easier: [{ words: 'a higher seat' }, { words: 'a roll under the knees' }],
+    harder: [{ words: 'no seat' }, { words: 'arms up' }],
     inhale: [
       ['lengthen', 'the crown', 'upward'],
       ['lift', 'the breastbone', 'upward'],

@@ -1,3 +1,4 @@
+import { speak } from '../../shared/speak.ts';
 import type { Confirmation } from '../../../data/settings.ts';
 
 let audio: AudioContext | null = null;
@@ -18,8 +19,5 @@ function beep(hertz: number): void {
 /** Says to the room what has just been taken or undone. */
 export function confirmAloud(how: Confirmation, words: string, isUndone = false): void {
   if (how === 'sound' && 'AudioContext' in window) beep(isUndone ? 330 : 880);
-  if (how === 'voice' && 'speechSynthesis' in window) {
-    window.speechSynthesis.cancel();
-    window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
-  }
+  if (how === 'voice') speak(words);
 }

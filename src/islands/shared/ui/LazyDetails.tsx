@@ -1,10 +1,10 @@
-import { useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 
 interface LazyDetailsProps {
   /** To be led to from elsewhere on the page. */
   id?: string;
   summary: ReactNode;
-  /** Drawn, and worked out, only while it is open. */
+  /** Fetched, drawn and worked out only while it is open. */
   children: () => ReactNode;
 }
 
@@ -20,7 +20,7 @@ export function LazyDetails({ id, summary, children }: LazyDetailsProps) {
       }}
     >
       <summary>{summary}</summary>
-      {isOpen && children()}
+      {isOpen && <Suspense>{children()}</Suspense>}
     </details>
   );
 }
