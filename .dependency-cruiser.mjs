@@ -25,6 +25,7 @@ const CORE = [
   'setup',
   'whatIf',
   'poseErrors',
+  'felt',
   'recipe',
   'sequence',
   'sessions',

@@ -24,6 +24,7 @@ import {
 } from '../core/whatIf/planMoved.ts';
 import { compareLoads } from '../core/whatIf/compareLoads.ts';
 import { easeLoad } from '../core/whatIf/easeLoad.ts';
+import { findErrorsBehind } from '../core/felt/findErrorsBehind.ts';
 import { explainError } from '../core/poseErrors/explainError.ts';
 import { planPose, planSetUp, type PlanResult } from '../core/setup/planSetUp.ts';
 import { judgeSession } from '../core/sessions/judgeSession.ts';
@@ -267,6 +268,7 @@ const api = {
   planVersions: withContext(planVersions),
   checkKept: withContext(checkKept),
   explainError: withContext(explainError),
+  findErrorsBehind: withContext(findErrorsBehind),
   compareLoads: withContext(compareLoads),
   easeLoad: withContext(easeLoad),
   planSession,

@@ -11,6 +11,7 @@ import type { Recheck } from '../core/whatIf/planRecheck.ts';
 import type { Versions } from '../core/whatIf/versions.ts';
 import type { LoadVersions } from '../core/whatIf/compareLoads.ts';
 import type { EasedLoad, SoreJoint } from '../core/whatIf/easeLoad.ts';
+import type { ErrorBehind, FeltAsked } from '../core/felt/findErrorsBehind.ts';
 import type { ErrorAsked, ExplainedError } from '../core/poseErrors/explainError.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Judgement } from '../core/sessions/judgeSession.ts';
@@ -135,6 +136,13 @@ export const explainErrorInWorker = (
   record: RevisedRecord,
   asked: ErrorAsked,
 ): Promise<Result<ExplainedError>> => planning.ask((remote) => remote.explainError(record, asked));
+
+/** See {@link findErrorsBehind} in core. */
+export const findErrorsBehindInWorker = (
+  record: RevisedRecord,
+  asked: FeltAsked,
+): Promise<Result<readonly ErrorBehind[]>> =>
+  planning.ask((remote) => remote.findErrorsBehind(record, asked));
 
 /** See {@link compareLoads} in core. */
 export const compareLoadsInWorker = (

@@ -9,6 +9,7 @@ const NEEDS: Readonly<Record<SessionEntry['kind'], readonly string[]>> = {
   begin: [],
   note: ['hold', 'change'],
   error: ['hold', 'error', 'isSeen'],
+  felt: ['hold', 'place', 'how'],
   undo: ['entry'],
   clear: ['hold', 'by', 'note'],
   decide: ['decision'],

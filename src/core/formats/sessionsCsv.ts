@@ -34,6 +34,7 @@ const COLUMNS: readonly (readonly [string, (row: CsvRow) => CsvCell])[] = [
   ['handCm', (row) => row[1].notes.used?.handCm ?? planned('hand-height')(row)],
   ['backFootDeg', (row) => row[1].notes.used?.backFootDeg ?? planned('back-foot-angle')(row)],
   ['errors', ([, { notes }]) => notes.errors.join(' ')],
+  ['felt', ([, { notes }]) => notes.felt.map(({ place, how }) => `${place}: ${how}`).join('; ')],
   ['breath', ([, { notes }]) => notes.breath],
   ['pain', ([, { notes }]) => notes.pain?.score ?? null],
   ['painPlace', ([, { notes }]) => notes.pain?.place ?? null],

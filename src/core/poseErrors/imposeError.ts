@@ -59,9 +59,14 @@ const SHARES = [1, 0.75, 0.5] as const;
  *
  * @param plan a plan that is held
  * @param error one of the catalogue
+ * @param shares of a typical size, tried in this order
  * @returns null when nothing is held, the error has no geometry, or the joints do not allow it
  */
-export function imposeError(plan: Plan, error: string): PoseWithError | null {
+export function imposeError(
+  plan: Plan,
+  error: string,
+  shares: readonly number[] = SHARES,
+): PoseWithError | null {
   const { found } = plan.answer;
   if (found.kind === 'cannot') return null;
   const { pose, side } = plan.request;
@@ -70,7 +75,7 @@ export function imposeError(plan: Plan, error: string): PoseWithError | null {
   if (imposed === null) return null;
   const { size, unit, marks, isSeenFromAbove, force } = imposed;
   const task = letGo(withBareLimits(plan), imposed);
-  for (const share of SHARES) {
+  for (const share of shares) {
     const answer: Solution = solvePushed(
       task,
       pose,

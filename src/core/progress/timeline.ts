@@ -1,4 +1,5 @@
 import { findCautionKind } from '../cautions/catalogue.ts';
+import { sayFelt } from '../felt/places.ts';
 import { isMeasureId, getProtocol } from '../measures/protocols/index.ts';
 import { isCounted } from '../measures/reading.ts';
 import type { PersonRecord } from '../person/person.ts';
@@ -74,6 +75,7 @@ function sayNotes({ notes, cleared }: LoggedHold): string {
   const parts = [
     notes.outcome === 'done' || notes.outcome === null ? '' : notes.outcome.replace('-', ' '),
     ...notes.errors.map((id) => findPoseError(id)?.words ?? id),
+    sayFelt(notes.felt),
     notes.breath === 'held' ? 'breath held' : '',
     notes.pain === null || notes.pain.score === 0
       ? ''

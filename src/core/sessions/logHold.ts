@@ -1,3 +1,4 @@
+import type { Felt } from '../felt/places.ts';
 import type { AsFound } from '../rules/houseRules.ts';
 import { NOT_MOVED } from '../whatIf/planMoved.ts';
 import { PAIN_KINDS } from './respond.ts';
@@ -35,6 +36,24 @@ export const toggleError = (hold: string, { errors }: HoldNotes, error: string):
   error,
   isSeen: !errors.includes(error),
 });
+
+/**
+ * Where something was felt, and how; the same again, and it was not felt there after all.
+ *
+ * @param hold its id
+ * @param place one of FELT_PLACES, or NOWHERE
+ * @param how stretch or work
+ * @returns one entry
+ */
+export function toggleFelt(
+  hold: string,
+  { felt }: HoldNotes,
+  place: string,
+  how: Felt['how'],
+): NewEntry {
+  const isAgain = felt.some((each) => each.place === place && each.how === how);
+  return { kind: 'felt', hold, place, how: isAgain ? null : how };
+}
 
 /**
  * How the breath was; pressed again, nothing is said of it.

@@ -61,6 +61,12 @@ function applyNote(hold: LoggedHold, entry: SessionEntry): LoggedHold {
       const errors = entry.isSeen ? [...others, entry.error] : others;
       return { ...hold, at: entry.at, notes: { ...hold.notes, errors } };
     }
+    case 'felt': {
+      const { place, how } = entry;
+      const others = hold.notes.felt.filter((each) => each.place !== place);
+      const felt = how === null ? others : [...others, { place, how }];
+      return { ...hold, at: entry.at, notes: { ...hold.notes, felt } };
+    }
     case 'clear':
       return { ...hold, cleared: { by: entry.by, at: entry.at, note: entry.note } };
     default:
@@ -68,7 +74,7 @@ function applyNote(hold: LoggedHold, entry: SessionEntry): LoggedHold {
   }
 }
 
-const CAN_BE_UNDONE: readonly SessionEntry['kind'][] = ['note', 'error', 'shorten'];
+const CAN_BE_UNDONE: readonly SessionEntry['kind'][] = ['note', 'error', 'felt', 'shorten'];
 
 /**
  * What a session's entries come to. Their order in the list does not matter: each carries

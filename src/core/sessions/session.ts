@@ -1,3 +1,4 @@
+import type { Felt } from '../felt/places.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { AsFound, HouseRules } from '../rules/houseRules.ts';
 import type { KeptSetUp } from '../whatIf/keptSetUp.ts';
@@ -58,6 +59,8 @@ export interface HoldNotes {
   readonly rounds: number | null;
   /** Ids of poseErrors/catalogue.ts, or kept as they are. */
   readonly errors: readonly string[];
+  /** Where it was felt, and how. */
+  readonly felt: readonly Felt[];
   readonly breath: 'easy' | 'held' | null;
   readonly pain: Pain | null;
   /** A stop sign; its id is one of cautions/catalogue.ts. */
@@ -77,6 +80,7 @@ export const EMPTY_NOTES: HoldNotes = {
   breaths: null,
   rounds: null,
   errors: [],
+  felt: [],
   breath: null,
   pain: null,
   sign: null,
@@ -112,6 +116,13 @@ type EntryBody =
       readonly hold: string;
       readonly error: string;
       readonly isSeen: boolean;
+    }
+  /** One place more where it was felt; how null = it was not felt there after all. */
+  | {
+      readonly kind: 'felt';
+      readonly hold: string;
+      readonly place: string;
+      readonly how: Felt['how'] | null;
     }
   | { readonly kind: 'undo'; readonly entry: string }
   /** Someone who may has cleared the sign of a hold. */

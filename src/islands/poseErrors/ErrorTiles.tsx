@@ -26,6 +26,12 @@ interface ErrorTilesProps {
   onNote: (entries: readonly NewEntry[]) => void;
 }
 
+interface ControlledProps extends ErrorTilesProps {
+  /** The one that is seen on this body; null = none. */
+  opened: string | null;
+  onOpen: (error: string | null) => void;
+}
+
 /** The set-up of a hold, to be solved again. */
 const askAgain = ({ plan, notes }: LoggedHold) => ({
   pose: plan.pose,
@@ -41,16 +47,17 @@ const toUndo = ({ plan, notes: { used, toSpareDeg, isAtBound } }: LoggedHold): N
  * Every error that this pose can have, the likeliest first: one tap notes it, another takes it back;
  * any of them can be seen on this body, with what to change first.
  */
-export function ErrorTiles({
+export function ControlledErrorTiles({
   record,
   sessions,
   hold,
   setUp,
   onSameFeet = [],
+  opened,
+  onOpen,
   onNote,
-}: ErrorTilesProps) {
+}: ControlledProps) {
   const { plan, notes } = hold;
-  const [opened, setOpened] = useState<string | null>(null);
   /** What takes the last change back. */
   const [before, setBefore] = useState<readonly NewEntry[]>([]);
   const pose = findPose(plan.pose);
@@ -76,7 +83,7 @@ export function ErrorTiles({
               pose === null
                 ? null
                 : () => {
-                    setOpened(opened === error.id ? null : error.id);
+                    onOpen(opened === error.id ? null : error.id);
                   }
             }
           />
@@ -108,10 +115,16 @@ export function ErrorTiles({
             onNote(before);
           }}
           onClose={() => {
-            setOpened(null);
+            onOpen(null);
           }}
         />
       )}
     </>
   );
+}
+
+/** The same, where nothing else opens an error. */
+export function ErrorTiles(props: ErrorTilesProps) {
+  const [opened, setOpened] = useState<string | null>(null);
+  return <ControlledErrorTiles {...props} opened={opened} onOpen={setOpened} />;
 }

@@ -9,6 +9,7 @@ import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/writeValue.ts';
+import { FeltTrendView } from '../felt/FeltTrendView.tsx';
 import { DriftView } from './DriftView.tsx';
 import { SeriesView } from './SeriesView.tsx';
 import { overTimeView as say } from './words.ts';
@@ -100,6 +101,7 @@ export function OverTimeView() {
               />
             )}
             <DriftView sessions={sessions ?? []} />
+            <FeltTrendView sessions={sessions ?? []} />
           </section>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { useRef, useState } from 'react';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { findPose } from '../../core/poses/catalogue/index.ts';
 import { noteChange } from '../../core/sessions/logHold.ts';
@@ -5,7 +6,8 @@ import type { LoggedHold } from '../../core/sessions/readSession.ts';
 import type { Response } from '../../core/sessions/respond.ts';
 import type { HoldNotes, NewEntry, Session } from '../../core/sessions/session.ts';
 import type { SetUp } from '../../core/setup/setUp.ts';
-import { ErrorTiles } from '../poseErrors/ErrorTiles.tsx';
+import { ControlledErrorTiles } from '../poseErrors/ErrorTiles.tsx';
+import { FeltNote } from '../felt/FeltNote.tsx';
 import { HoldOutcome } from './HoldOutcome.tsx';
 import { PainNote } from './PainNote.tsx';
 import { ResponsePanel } from './ResponsePanel.tsx';
@@ -25,6 +27,8 @@ interface LogStageProps {
   hold: LoggedHold;
   /** As it was planned; null = it is not there yet. */
   setUp: SetUp | null;
+  /** As it was held, with what was changed; null = it is not there yet. */
+  held: SetUp | null;
   /** Holds to come on the same feet. */
   onSameFeet: readonly LoggedHold[];
   holds: readonly LoggedHold[];
@@ -44,6 +48,7 @@ export function LogStage(props: LogStageProps) {
     session,
     hold,
     setUp,
+    held,
     onSameFeet,
     holds,
     response,
@@ -51,6 +56,9 @@ export function LogStage(props: LogStageProps) {
     onPass,
   } = props;
   const { plan, notes } = hold;
+  const [seen, setSeen] = useState<string | null>(null);
+  const [hurts, setHurts] = useState(false);
+  const pain = useRef<HTMLDivElement>(null);
   const change = (changed: Partial<HoldNotes>): void => {
     onNote([noteChange(plan.id, changed)]);
   };
@@ -76,19 +84,43 @@ export function LogStage(props: LogStageProps) {
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,27rem)] gap-6 max-tablet:grid-cols-[minmax(0,1fr)]">
         <section aria-label={say.whatSeen}>
-          <ErrorTiles
+          <ControlledErrorTiles
             record={recordToday}
             sessions={sessions}
             hold={hold}
             setUp={setUp}
             onSameFeet={onSameFeet}
+            opened={seen}
+            onOpen={setSeen}
             onNote={onNote}
           />
         </section>
         <section aria-label={say.howWent} className="flex flex-col gap-[0.6rem] text-[1.2rem]">
           <HoldOutcome notes={notes} onChange={change} />
-          <PainNote notes={notes} onChange={change} />
-          <SignNote notes={notes} cleared={hold.cleared} onChange={change} />
+          <FeltNote
+            record={recordToday}
+            sessions={sessions}
+            hold={hold}
+            holds={holds}
+            setUp={held}
+            onNote={onNote}
+            onChange={change}
+            onPain={() => {
+              setHurts(true);
+              pain.current?.focus();
+            }}
+            onSee={setSeen}
+          />
+          <div ref={pain} tabIndex={-1}>
+            <PainNote notes={notes} onChange={change} />
+            <SignNote
+              key={String(hurts)}
+              notes={notes}
+              cleared={hold.cleared}
+              isAsked={hurts}
+              onChange={change}
+            />
+          </div>
           <Used plan={plan} notes={notes} onChange={change} />
           <SwappedFor plan={plan} notes={notes} onChange={change} />
           <Field label={say.note}>

@@ -7,7 +7,7 @@ import {
 } from '../../core/sessions/logHold.ts';
 import { PAIN_KINDS } from '../../core/sessions/respond.ts';
 import type { HoldNotes } from '../../core/sessions/session.ts';
-import { BodyOutline } from './BodyOutline.tsx';
+import { BodyOutline } from '../shared/BodyOutline.tsx';
 import { Toggle } from '../shared/ui/Button.tsx';
 import { painNote as say } from './words.ts';
 

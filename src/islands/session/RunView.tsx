@@ -196,6 +196,7 @@ export function RunView({ record, sessions, session, state, onLeave }: RunViewPr
             session={session}
             hold={hold}
             setUp={planned}
+            held={shown}
             onSameFeet={onSameFeet}
             holds={state.holds}
             response={response}

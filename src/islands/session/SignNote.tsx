@@ -8,6 +8,8 @@ import { signNote as say } from './words.ts';
 interface SignNoteProps {
   notes: HoldNotes;
   cleared: Clearance | null;
+  /** Something hurts: the signs are shown to be asked after. */
+  isAsked?: boolean;
   onChange: (change: Partial<HoldNotes>) => void;
 }
 
@@ -18,10 +20,10 @@ const SIGNS = CAUTION_KINDS.filter(
 );
 
 /** A stop sign that was reported or seen. */
-export function SignNote({ notes, cleared, onChange }: SignNoteProps) {
+export function SignNote({ notes, cleared, isAsked = false, onChange }: SignNoteProps) {
   const name = notes.sign === null ? null : (findCautionKind(notes.sign)?.name ?? notes.sign);
   return (
-    <details open={notes.sign !== null}>
+    <details open={isAsked || notes.sign !== null}>
       <summary className="font-bold text-stop">
         {name === null ? say.stopSign : say.stopSignOf(name)}
         {cleared === null ? '' : say.clearedBy(cleared.by)}

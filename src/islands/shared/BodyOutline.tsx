@@ -1,4 +1,4 @@
-/** A plain body seen from behind, so that left is left. It lies behind the names of its places. */
+/** A plain body, the same from the front as from behind. It lies behind the names of its places. */
 export function BodyOutline() {
   return (
     <svg
