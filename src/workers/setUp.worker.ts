@@ -33,6 +33,7 @@ import { makeTodaysPlanner, planFlowSession } from '../core/sessions/planFlowSes
 import { shortenFlow, type Shortened } from '../core/sessions/shortenFlow.ts';
 import type { LedFlow } from '../core/sessions/ledFlow.ts';
 import type { Today } from '../core/sessions/today.ts';
+import { planGentlerDay } from '../core/sessions/gentlerDay.ts';
 import { planSession } from '../core/sessions/planSession.ts';
 import type { SetUp } from '../core/setup/setUp.ts';
 import type { Result } from '../core/problems/problem.ts';
@@ -272,6 +273,7 @@ const api = {
   compareLoads: withContext(compareLoads),
   easeLoad: withContext(easeLoad),
   planSession,
+  planGentlerDay,
   judgeSession,
   openPlan,
   movePlan,

@@ -18,6 +18,7 @@ import type { Judgement } from '../core/sessions/judgeSession.ts';
 import type { LedFlow } from '../core/sessions/ledFlow.ts';
 import type { FlowSessionPlan } from '../core/sessions/planFlowSession.ts';
 import type { Shortened } from '../core/sessions/shortenFlow.ts';
+import type { GentlerDay } from '../core/sessions/gentlerDay.ts';
 import type { SessionAsked, SessionPlan } from '../core/sessions/planSession.ts';
 import type { Flow } from '../core/sequence/flow.ts';
 import type { FlowPlan } from '../core/sequence/flowChecks.ts';
@@ -197,6 +198,17 @@ export const planSessionInWorker = (
 ): Promise<Result<SessionPlan>> =>
   drawing.ask((remote) =>
     remote.planSession(record, sessions, today, asked, new Date().toISOString()),
+  );
+
+/** See {@link planGentlerDay} in core. */
+export const planGentlerDayInWorker = (
+  record: RevisedRecord,
+  sessions: readonly Session[],
+  today: Today | null,
+  asked: SessionAsked,
+): Promise<Result<GentlerDay>> =>
+  drawing.ask((remote) =>
+    remote.planGentlerDay(record, sessions, today, asked, new Date().toISOString()),
   );
 
 /** The next step for every pose and side that a session held. */

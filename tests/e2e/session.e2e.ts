@@ -234,10 +234,18 @@ test('what is told of today changes the set-ups before they are shown, with the 
   await expect(page.getByText('Sore knee, today:')).toBeVisible({ timeout: 40_000 });
   await page.getByRole('radio', { name: 'poorly' }).check();
   await expect(page.getByText(/rested poorly:/)).toBeVisible({ timeout: 40_000 });
+  // Less is proposed, with what it keeps; the usual plan is one press away, and so is the way back.
+  const gentler = page.getByTestId('gentler');
+  await expect(gentler).toContainText('Lying warrior II in place of Warrior II: it keeps');
+  await expect(page.getByTestId('holds')).toContainText('Lying warrior II');
   await expectAccessible(page);
+  await gentler.getByRole('button', { name: 'take the usual plan' }).press('Enter');
+  await expect(page.getByTestId('holds')).not.toContainText('Lying warrior II');
+  await gentler.getByRole('button', { name: 'take lying and seated forms' }).click();
+  await expect(page.getByTestId('holds')).toContainText('Lying warrior II');
   await page.getByText('A stop sign today').click();
   await page.getByLabel('tingling or numbness').check();
-  await expect(page.getByText('Warrior II is left out.')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/^Warrior II is left out\./)).toBeVisible({ timeout: 40_000 });
   await expect(begin(page)).toBeDisabled();
 });
 

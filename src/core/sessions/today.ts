@@ -13,6 +13,10 @@ export interface Today {
   /** Pain of the last session was still there next morning; null = not asked, or there was none. */
   readonly painNextMorning: boolean | null;
   readonly rested: 'well' | 'so-so' | 'poorly' | null;
+  /** Left out = not asked. */
+  readonly energy?: 'good' | 'usual' | 'low' | null;
+  /** How they would like it today; left out = not asked. */
+  readonly wish?: 'as-usual' | 'gentle' | null;
   readonly state: 'cold' | 'warm' | null;
   /** An injury or an operation since the last session. */
   readonly isInjured: boolean;
@@ -23,6 +27,8 @@ export const NOT_ASKED: Omit<Today, 'askedAt'> = {
   sore: [],
   painNextMorning: null,
   rested: null,
+  energy: null,
+  wish: null,
   state: null,
   isInjured: false,
   news: '',

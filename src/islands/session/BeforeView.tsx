@@ -7,12 +7,18 @@ import { NOT_ASKED, type Today } from '../../core/sessions/today.ts';
 import { EVERY_POSE, resolveRules } from '../../core/rules/chosenSchools.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import type { Flow } from '../../core/sequence/flow.ts';
+import { isAskedForLess, isGentlerDay, type GentlerDay } from '../../core/sessions/gentlerDay.ts';
 import type { LedFlow } from '../../core/sessions/ledFlow.ts';
 import type { SessionAsked, SessionPlan } from '../../core/sessions/planSession.ts';
 import { startSession } from '../../data/sessions.ts';
-import { planFlowSessionInWorker, planSessionInWorker } from '../../workers/setUpClient.ts';
+import {
+  planFlowSessionInWorker,
+  planGentlerDayInWorker,
+  planSessionInWorker,
+} from '../../workers/setUpClient.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
 import { useAnswer } from '../shared/useAnswer.ts';
+import { GentlerPanel } from './GentlerPanel.tsx';
 import { OpenSessions } from './OpenSessions.tsx';
 import { PlanForm } from './PlanForm.tsx';
 import { PlannedHolds } from './PlannedHolds.tsx';
@@ -52,6 +58,8 @@ const hadPain = (session: Session | undefined): boolean =>
 interface Planned extends SessionPlan {
   readonly flow: LedFlow | null;
   readonly seconds: number | null;
+  /** What took the place of what on a gentler day; left out = the usual plan. */
+  readonly gentler?: Omit<GentlerDay, 'plan'>;
 }
 
 /** Poses that are chosen here, or a flow of this person. */
@@ -88,6 +96,16 @@ function FlowChoice({
   );
 }
 
+/** The poses that a flow holds, each once. */
+const listHeld = ({ steps }: Flow): SessionAsked['poses'] =>
+  [
+    ...new Set(
+      steps.flatMap((step) =>
+        step.kind === 'pose' && step.manner.kind === 'held' ? [step.pose] : [],
+      ),
+    ),
+  ].map((pose) => ({ pose, level: FITTING_LEVEL }));
+
 /** Before a session: what about today, which poses, and what comes of both. */
 export function BeforeView({ record, sessions, flows, flowId, onFlow, onOpen }: BeforeViewProps) {
   const flow = flows.find(({ id }) => id === flowId) ?? null;
@@ -101,15 +119,25 @@ export function BeforeView({ record, sessions, flows, flowId, onFlow, onOpen }: 
   }));
   const [heldAt, setHeldAt] = useState<string | null>(null);
   const [isBeginning, setIsBeginning] = useState(false);
+  const isGentle = isGentlerDay(today);
   const key = JSON.stringify([
     record.revision,
     past.map(({ entries }) => entries.length),
     today,
-    flow ?? asked,
+    flow,
+    asked,
   ]);
   const told: Today = { ...today, askedAt: new Date().toISOString() };
   const isAsked = flow === null ? asked.poses.length > 0 : true;
   const result = useAnswer(isAsked ? key : null, async (): Promise<Result<Planned>> => {
+    if (isGentle) {
+      const poses = flow === null ? asked.poses : listHeld(flow);
+      const found = await planGentlerDayInWorker(record, past, told, { ...asked, poses });
+      if (!found.ok) return found;
+      const { plan, swaps, leftOut } = found.value;
+      const gentler = { swaps, leftOut };
+      return { ok: true, value: { ...plan, flow: null, seconds: null, gentler } };
+    }
     if (flow === null) {
       const found = await planSessionInWorker(record, past, told, asked);
       return found.ok ? { ok: true, value: { ...found.value, flow: null, seconds: null } } : found;
@@ -165,6 +193,15 @@ export function BeforeView({ record, sessions, flows, flowId, onFlow, onOpen }: 
             onHeldAt={setHeldAt}
             onChange={(change) => {
               setAsked((now) => ({ ...now, ...change }));
+            }}
+          />
+        )}
+        {isAskedForLess(today) && (
+          <GentlerPanel
+            gentler={plan?.gentler ?? null}
+            isTaken={isGentle}
+            onTake={(isTaken) => {
+              setToday((now) => ({ ...now, wish: isTaken ? 'gentle' : 'as-usual' }));
             }}
           />
         )}

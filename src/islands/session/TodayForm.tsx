@@ -35,6 +35,31 @@ export function TodayForm({ today, hadPain, onChange }: TodayFormProps) {
         }}
       />
       <Choice
+        legend={say.energy}
+        name="energy"
+        value={today.energy ?? null}
+        options={[
+          ['good', 'good'],
+          ['usual', 'as usual'],
+          ['low', 'low'],
+        ]}
+        onChange={(energy) => {
+          onChange({ energy });
+        }}
+      />
+      <Choice
+        legend={say.wish}
+        name="wish"
+        value={today.wish ?? null}
+        options={[
+          ['as-usual', say.asUsual],
+          ['gentle', say.gentle],
+        ]}
+        onChange={(wish) => {
+          onChange({ wish });
+        }}
+      />
+      <Choice
         legend={say.warmCold}
         name="state"
         value={today.state}

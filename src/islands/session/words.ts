@@ -1,5 +1,13 @@
 import { sayCount } from '../../core/units/sayCount.ts';
 
+export const gentlerPanel = {
+  title: 'Lying and seated today',
+  why: 'Proposed because of what was answered. The usual plan stays as it is.',
+  usual: 'take the usual plan',
+  gentle: 'take lying and seated forms',
+  usualTaken: 'The usual plan is taken, though less is proposed.',
+} as const;
+
 export const beforeView = {
   beforeYouStart: 'Before you start',
   session: 'The session',
@@ -206,6 +214,10 @@ export const swappedFor = {
 
 export const todayForm = {
   rested: 'Rested',
+  energy: 'Energy',
+  wish: 'The wish for today',
+  asUsual: 'the usual plan',
+  gentle: 'lying and seated',
   warmCold: 'Warm or cold',
   morningAfterLastTime: 'The morning after last time, the pain was',
   soreToday: 'Sore today',
