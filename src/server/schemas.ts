@@ -1,5 +1,6 @@
 import backup from '../../docs/formats/backup.schema.json' with { type: 'json' };
 import flow from '../../docs/formats/flow.schema.json' with { type: 'json' };
+import home from '../../docs/formats/home.schema.json' with { type: 'json' };
 import person from '../../docs/formats/person.schema.json' with { type: 'json' };
 import props from '../../docs/formats/props.schema.json' with { type: 'json' };
 import rules from '../../docs/formats/rules.schema.json' with { type: 'json' };
@@ -8,7 +9,7 @@ import studio from '../../docs/formats/studio.schema.json' with { type: 'json' }
 import { refuse } from './problemAnswer.ts';
 
 const SCHEMAS = new Map<string, unknown>(
-  Object.entries({ person, 'set-up': setUp, rules, props, studio, backup, flow }),
+  Object.entries({ person, 'set-up': setUp, rules, props, studio, backup, flow, home }),
 );
 
 /** `GET /api/schemas/{name}`: the JSON Schema of a format. */

@@ -12,6 +12,7 @@ export const INTAKE = 'intake/';
 export const CAUTION = 'caution/';
 export const NOT_DONE = 'not-done/';
 export const SCHOOL = 'school/';
+export const HOME = 'home/';
 export const EXTRA = 'extra/';
 export const READING = 'reading/';
 export const SET_UP = 'set-up/';

@@ -11,6 +11,7 @@ import {
   CAUTION,
   NOT_DONE,
   joinKeys,
+  HOME,
   SCHOOL,
   EXTRA,
   READING,
@@ -78,13 +79,23 @@ export function toCanonicalJson(value: unknown): string {
  * @returns path and value of each
  */
 export function listPersonCells(person: Person, extra: PersonData['extra']): readonly PathValue[] {
-  const { id: _id, intake, cautions, notDone, schools, history: _history, ...fields } = person;
+  const {
+    id: _id,
+    intake,
+    cautions,
+    notDone,
+    schools,
+    home = [],
+    history: _history,
+    ...fields
+  } = person;
   return [
     ...Object.entries(fields).map(([field, value]): PathValue => [FIELD + field, value]),
     ...Object.entries(intake).map(([field, value]): PathValue => [INTAKE + field, value]),
     ...cautions.map((each): PathValue => [CAUTION + each.uid, each]),
     ...notDone.map((each): PathValue => [NOT_DONE + joinKeys(each.measure, each.side), each]),
     ...schools.map((each): PathValue => [SCHOOL + joinKeys(each.pose, each.rule), each]),
+    ...home.map((each): PathValue => [HOME + each.id, each]),
     ...Object.entries(extra).map(([field, value]): PathValue => [EXTRA + field, value]),
   ];
 }

@@ -1,3 +1,4 @@
+import type { HomeDay } from '../person/homeDay.ts';
 import type { Session } from '../sessions/session.ts';
 import {
   type LogLine,
@@ -15,6 +16,7 @@ import {
   INTAKE,
   CAUTION,
   NOT_DONE,
+  HOME,
   SCHOOL,
   EXTRA,
   READING,
@@ -122,6 +124,12 @@ export function fromCells(
     if (stamp !== '') stamps[path] = stamp;
   }
   const lines = [...log].map((line) => JSON.parse(line) as LogLine);
+  const home = listValues<HomeDay>(values, HOME).sort(
+    byKeys(
+      ({ day }) => day,
+      ({ id: own }) => own,
+    ),
+  );
   const person = {
     id,
     ...readFields(values, FIELD),
@@ -146,6 +154,7 @@ export function fromCells(
         ({ rule }) => rule,
       ),
     ),
+    ...(home.length === 0 ? {} : { home }),
     history: lines
       .flatMap((line) => (line[0] === CHANGE ? [line[1]] : []))
       .sort(

@@ -23,6 +23,8 @@ export interface CardContent {
   /** A lying or seated form as it is drawn; null = a standing pose, or one without numbers. */
   readonly lying: Drawing | null;
   readonly unit: LengthUnit;
+  /** Where it is felt, on a card for the person themselves; left out = it is a teacher’s card. */
+  readonly feel?: readonly string[];
   /** The date in words; the core has no clock. */
   readonly date: string;
 }
@@ -48,12 +50,17 @@ function sayBoth(right: RecipeLine, left: RecipeLine): string[] {
  *
  * @returns one text a line
  */
-export function listNumbers({ sides, unit, pose }: CardContent): string[] {
+export function listNumbers({ sides, unit, pose, feel }: CardContent): string[] {
   // Where the mat is drawn, its edge has these marks.
   const isTold = ({ setting: { id } }: RecipeLine): boolean =>
     !isStanding(pose) || !id.endsWith('-from-mat-edge');
+  // How far somebody stays from a textbook is for their teacher, not for their own page.
+  const isForAnybody = ({ setting: { id } }: RecipeLine): boolean =>
+    feel === undefined || !id.includes('-short-of-');
   const list = (setUp: SetUp | null): readonly RecipeLine[] =>
-    setUp === null ? [] : listRecipe(setUp, unit).filter(isTold);
+    setUp === null
+      ? []
+      : listRecipe(setUp, unit).filter((each) => isTold(each) && isForAnybody(each));
   const [right, left] = [list(sides.right), list(sides.left)];
   const ids = [...new Set([...right, ...left].map((each) => each.setting.id))];
   return ids.flatMap((id) => {

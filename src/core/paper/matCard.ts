@@ -100,6 +100,8 @@ function drawA5(content: CardContent): Page[] {
         { heading: 'The way out', paragraphs: [...pose.wayOut, STOP] },
       ]
     : [{ heading: 'While it is held', paragraphs: [held, STOP] }];
+  const felt = content.feel ?? [];
+  const told = felt.length === 0 ? way : [...way, { heading: 'What to feel', paragraphs: felt }];
   const draw = (blocks: readonly TextBlock[], top: number): Shape[] | null =>
     drawColumns(blocks, [margin, top], inner, height - 8 - top);
   const page = (name: string, shapes: readonly Shape[]): Page => ({
@@ -112,23 +114,23 @@ function drawA5(content: CardContent): Page[] {
   const drawWith = (blocks: readonly TextBlock[]): Shape[] | null => {
     for (const most of A5_DRAWINGS) {
       const picture = drawPicture(content, { width: inner, height: most }, [margin, 14]);
-      const told = draw(blocks, picture === null ? 20 : 14 + picture.height + 7);
-      if (told === null) continue;
-      if (picture === null) return told;
+      const lines = draw(blocks, picture === null ? 20 : 14 + picture.height + 7);
+      if (lines === null) continue;
+      if (picture === null) return lines;
       const scale = `1:${String(picture.scale)}`;
       return [
         ...picture.shapes,
-        ...told,
+        ...lines,
         words('label', [width - margin, height - 4], scale, TEXT, 'end'),
       ];
     }
     return null;
   };
-  const all = drawWith([set, ...way]);
+  const all = drawWith([set, ...told]);
   if (all !== null) return [page('', all)];
   // A long recipe has the way in and out on its back, and a very long one the recipe too.
   const front = drawWith([set]);
-  const back = draw(way, 20) ?? [];
+  const back = draw(told, 20) ?? [];
   return front === null
     ? [
         page('', drawWith([]) ?? []),

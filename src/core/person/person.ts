@@ -1,3 +1,4 @@
+import type { HomeDay } from './homeDay.ts';
 import type { Side } from '../measures/protocol.ts';
 import type { Reading } from '../measures/reading.ts';
 import type { StudioForSetUps } from '../studio/studio.ts';
@@ -89,6 +90,8 @@ export interface Person {
   readonly notDone: readonly NotDone[];
   /** At most one a pose and rule. */
   readonly schools: readonly ChosenSchool[];
+  /** What they reported of practising at home; left out = nothing. */
+  readonly home?: readonly HomeDay[];
   /** When the stop signs were last asked; null = not yet. */
   readonly cautionsAskedAt: string | null;
   /** Nobody: a person of the demo, whose simulated readings count. */

@@ -167,6 +167,16 @@ const entries = {
     message: 'This is not JSON: {text}',
     hint: 'Choose a file that was exported from Stillwater, or correct the place named.',
   },
+  'home-of-another': {
+    severity: 'error',
+    message: 'These days were written by {text}, not by {person}.',
+    hint: 'Open the record of {text}, and take the file in there.',
+  },
+  'day-to-come': {
+    severity: 'error',
+    message: '{path}: {text} is still to come.',
+    hint: 'Write the day on which it was practised.',
+  },
   'wrong-format': {
     severity: 'error',
     message: 'This is not a {expected} file.',

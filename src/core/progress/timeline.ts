@@ -17,7 +17,7 @@ import { sayCount } from '../units/sayCount.ts';
 /** One thing that happened, as a colleague would want to read it. */
 export interface Happening {
   readonly at: string;
-  readonly kind: 'measured' | 'answered' | 'kept' | 'session' | 'verdict';
+  readonly kind: 'measured' | 'answered' | 'kept' | 'session' | 'verdict' | 'home';
   readonly words: string;
   readonly details: readonly string[];
   /** It stops something until it is cleared. */
@@ -67,6 +67,16 @@ const listKept = (setUps: readonly KeptSetUp[]): Happening[] =>
     kind: 'kept',
     words: `Set-up kept: ${nameHold(pose, side)}`,
     details: reason === '' ? [] : [reason],
+    stops: false,
+  }));
+
+/** What the person reported themselves; noon, so that a day is the same day everywhere. */
+const listHome = ({ person: { home = [] } }: PersonRecord): Happening[] =>
+  home.map(({ day, poses, words }) => ({
+    at: `${day}T12:00:00.000Z`,
+    kind: 'home',
+    words: `Practised at home, as they reported${poses.length === 0 ? '' : `: ${poses.map(namePose).join(', ')}`}`,
+    details: words === '' ? [] : [`“${words}”`],
     stops: false,
   }));
 
@@ -150,5 +160,6 @@ export const listTimeline = (
     ...listMeasured(record),
     ...listAnswered(record),
     ...listKept(setUps),
+    ...listHome(record),
     ...sessions.flatMap(listSession),
   ].sort((a, b) => b.at.localeCompare(a.at));

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import type { Side } from '../../core/measures/protocol.ts';
 import type { Page } from '../../core/paper/page.ts';
 import { writePageSvg } from '../../core/paper/pageSvg.ts';
+import { writeHomePage } from '../../core/extract/writeHomePage.ts';
 import type { Result } from '../../core/problems/problem.ts';
 import { POSES } from '../../core/poses/catalogue/index.ts';
 import { LYING_POSES } from '../../core/poses/lying/index.ts';
@@ -13,6 +14,7 @@ import { getStudio } from '../../data/studio.ts';
 import { PersonHeader } from '../shared/PersonHeader.tsx';
 import { toImageAddress, toPng } from '../shared/picture.ts';
 import { ProblemList } from '../shared/ProblemList.tsx';
+import { namePose } from '../shared/poseWords.ts';
 import { saveFile } from '../shared/saveFile.ts';
 import { useAnswer } from '../shared/useAnswer.ts';
 import { useQuery } from '../shared/useQuery.ts';
@@ -58,6 +60,9 @@ export function PaperView() {
           asked={JSON.stringify({ ...request, record: record.revision })}
           title={`${record.person.name}, ${KINDS[kind]}`}
           make={() => makePages(request)}
+          onFillIn={(cards) => {
+            saveHomePage(request, cards);
+          }}
         />
       </div>
     </>
@@ -186,6 +191,8 @@ interface PagesProps {
   asked: string;
   title: string;
   make: () => Promise<Result<Made>>;
+  /** Saves the cards as a page to fill in at home; left out = it is never one. */
+  onFillIn?: (cards: readonly Page[]) => void;
 }
 
 /** The printed page is as large as what is drawn for it, mm. */
@@ -202,11 +209,11 @@ function PageSize({ width, height }: { width: number; height: number }) {
   return null;
 }
 
-function Pages({ asked, title, make }: PagesProps) {
+function Pages({ asked, title, make, onFillIn }: PagesProps) {
   const answer = useAnswer(asked, make);
   if (answer === null) return <p className="text-faint">{say.preparingPages}</p>;
   if (!answer.ok) return <ProblemList problems={answer.problems} />;
-  const { pages, problems } = answer.value;
+  const { pages, cards, problems } = answer.value;
   const [first] = pages;
   return (
     <section
@@ -235,6 +242,16 @@ function Pages({ asked, title, make }: PagesProps) {
             >
               {say.saveAsPdf}
             </Button>
+            {cards !== undefined && onFillIn !== undefined && (
+              <Button
+                isPlain
+                onClick={() => {
+                  onFillIn(cards);
+                }}
+              >
+                {say.savePageFillIn}
+              </Button>
+            )}
           </div>
           <p className="text-faint print:hidden">{say.printEachPageHas}</p>
           <ol>
@@ -246,6 +263,15 @@ function Pages({ asked, title, make }: PagesProps) {
       )}
     </section>
   );
+}
+
+/** A page that the person fills in at home, in any browser. */
+function saveHomePage({ record: { person }, poseIds }: PaperRequest, cards: readonly Page[]): void {
+  const poses = poseIds.map((id) => ({ id, name: namePose(id) }));
+  const sheet = crypto.randomUUID();
+  const { id, name } = person;
+  const page = writeHomePage({ person: { id, name }, sheet, poses, cards });
+  saveFile(say.homePageFile(name), page, 'text/html');
 }
 
 /** The writer of PDF is large: it is fetched when it is asked for. */

@@ -1,10 +1,12 @@
 import { FITTING_LEVEL } from '../../core/poses/level.ts';
 import { SIDES, type Side } from '../../core/measures/protocol.ts';
 import { drawLying } from '../../core/drawing/lying/drawLying.ts';
+import { sayFeel } from '../../core/felt/sayFeel.ts';
 import type { RevisedRecord } from '../../core/person/person.ts';
 import { drawFootOutline } from '../../core/paper/footOutline.ts';
 import { drawFootTemplate } from '../../core/paper/footTemplate.ts';
 import { CARD_LABEL } from '../../core/paper/cardWords.ts';
+import { drawDiaryPage } from '../../core/paper/diaryPage.ts';
 import { drawCard } from '../../core/paper/matCard.ts';
 import { layCards } from '../../core/paper/layCards.ts';
 import { drawMatStrip } from '../../core/paper/matStrip.ts';
@@ -18,12 +20,14 @@ import type { LengthUnit } from '../../core/units/readQuantity.ts';
 import { makePersonCuePages } from '../cues/gatherCues.ts';
 import { planInWorker } from '../../workers/setUpClient.ts';
 import { findRequestKey } from '../setup/usePlanned.ts';
+import { namePose } from '../shared/poseWords.ts';
 import { writeDate } from '../shared/writeValue.ts';
 
 export const KINDS = {
   a5: 'cards, half a sheet each',
   index: 'index cards',
   cues: 'cues, a page each',
+  home: 'their own page, for home',
   strips: 'foot outlines and strips for the mat’s edge',
   template: 'whole stance in true size, many pages',
 } as const;
@@ -43,6 +47,8 @@ export interface PaperRequest {
 /** Pages, and what is not on them. */
 export interface Made {
   readonly pages: readonly Page[];
+  /** What a page to fill in at home shows; left out = it is none. */
+  readonly cards?: readonly Page[];
   /** Why a pose is not on them. */
   readonly problems: readonly Problem[];
 }
@@ -62,10 +68,10 @@ const problemsOf = (results: readonly Result<SetUp>[]): readonly Problem[] => {
 
 /** The pages of a request. A pose without a set-up is not on them, and it is said why. */
 export async function makePages(request: PaperRequest): Promise<Result<Made>> {
-  const { record, kind, paper, unit } = request;
+  const { record, kind, paper, unit, poseIds } = request;
   const pages: Page[] = [];
   const problems: Problem[] = [];
-  for (const poseId of request.poseIds) {
+  for (const poseId of poseIds) {
     const pose = findPose(poseId) ?? findLyingPose(poseId);
     if (pose === null) continue;
     const [left, right] = await Promise.all(SIDES.map((side) => plan(record, poseId, side)));
@@ -95,8 +101,22 @@ export async function makePages(request: PaperRequest): Promise<Result<Made>> {
         shown === null || 'starts' in pose
           ? null
           : drawLying(pose, shown, { unit, labelMm: CARD_LABEL });
-      pages.push(...drawCard({ name: record.person.name, pose, sides, lying, unit, date }, kind));
+      const card = { name: record.person.name, pose, sides, lying, unit, date };
+      pages.push(
+        ...(kind === 'home'
+          ? drawCard({ ...card, feel: sayFeel(sides) }, 'a5')
+          : drawCard(card, kind)),
+      );
     }
+  }
+  if (kind === 'home' && pages.length > 0) {
+    const { name } = record.person;
+    const date = writeDate(new Date().toISOString());
+    const diary = drawDiaryPage({ name, poses: poseIds.map(namePose), date }, paper);
+    return {
+      ok: true,
+      value: { pages: [...layCards(pages, paper), diary], cards: pages, problems },
+    };
   }
   const laid =
     kind === 'template' || kind === 'strips' || kind === 'cues' ? pages : layCards(pages, paper);

@@ -12,6 +12,8 @@ export const paperView = {
   nothingPrintYetChoose: 'Nothing to print yet. Choose a pose that has a set-up.',
   print: 'Print',
   saveAsPdf: 'Save as PDF',
+  savePageFillIn: 'Save as a page to fill in',
+  homePageFile: (name: string) => `${name} at home.html`,
   printEachPageHas:
     'Print at 100 %. Each page has a bar 100 mm long: check it with a ruler first. Notes and health answers are never printed.',
   flowIsGone: 'This flow is not here any more.',

@@ -14,6 +14,7 @@ import { saveFile } from '../shared/saveFile.ts';
 import { useQuery } from '../shared/useQuery.ts';
 import { useRecord } from '../shared/useRecord.ts';
 import { writeDate } from '../shared/writeValue.ts';
+import { HomeDays } from './HomeDays.tsx';
 import { Appointments } from './Appointments.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
@@ -87,6 +88,7 @@ export function RecordView() {
         </section>
         <section className="print:hidden">
           <Appointments person={person} />
+          <HomeDays person={person} sessions={sessions} />
           <SessionList personId={person.id} sessions={sessions} />
         </section>
       </div>

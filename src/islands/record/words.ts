@@ -31,3 +31,19 @@ export const recordView = {
   removeSession: (date: string) => `remove the session of ${date}`,
   remove: 'remove',
 } as const;
+
+export const homeDays = {
+  title: 'From home',
+  ownPage: 'their own page, to print or to fill in',
+  reported: (days: string) => `${days} in the record, as they reported.`,
+  day: 'Day',
+  poses: 'Poses',
+  words: 'In their own words',
+  add: 'Add the day',
+  dayMissing: 'The day is not there yet. Write on which day it was.',
+  emptyLine: 'Nothing is written yet. Choose a pose, or write a few words.',
+  file: 'The file they hand back (.json)',
+  takenIn: (days: string) => `${days} taken in. `,
+  couldNotRead: (name: string, why: string) => `${name} could not be read: ${why}`,
+  undo: 'Undo',
+} as const;
