@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { expectAccessible, openDemo } from './support.ts';
+import { expectAccessible, fillDateTime, openDemo } from './support.ts';
 
 test('a person’s own page is printed, filled in at home, and comes back into the record', async ({
   page,
@@ -56,7 +56,7 @@ test('a day at home is typed in by keys, and what is missing is said', async ({ 
   const days = page.getByTestId('home-days');
   await days.getByRole('button', { name: 'Add the day' }).press('Enter');
   await expect(days.getByRole('alert')).toContainText('The day is not there yet.');
-  await days.getByLabel('Day', { exact: true }).fill('2026-11-17');
+  await fillDateTime(page, 'Day', '2026-11-17');
   await days.getByLabel('In their own words').fill('a little, in the evening');
   await days.getByLabel('In their own words').press('Enter');
   await expect(days).toContainText('1 day in the record, as they reported.');

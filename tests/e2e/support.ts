@@ -50,6 +50,8 @@ export async function fillDateTime(page: Page, label: string, at: string): Promi
   const [hour = '', minute = ''] = time.split(':');
   const field = page.getByRole('group', { name: label });
   for (const [part, digits] of Object.entries({ day, month, year, hour, minute })) {
+    // A day alone has neither hour nor minute.
+    if (digits === '') continue;
     await field.locator(`[data-type=${part}]`).focus();
     await page.keyboard.type(digits);
   }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { readHomeFile } from '../../core/formats/homeFile.ts';
 import {
   addHomeDays,
@@ -16,11 +16,14 @@ import { ProblemList } from '../shared/ProblemList.tsx';
 import { sayError } from '../shared/sayError.ts';
 import { Button, WordButton } from '../shared/ui/Button.tsx';
 import { CheckField } from '../shared/ui/CheckField.tsx';
-import { Field } from '../shared/ui/Field.tsx';
 import { FileField } from '../shared/ui/FileField.tsx';
 import { TextField } from '../shared/ui/TextField.tsx';
 import { useWrite } from '../shared/useWrite.tsx';
 import { homeDays as say } from './words.ts';
+
+const DateTimeField = lazy(async () => ({
+  default: (await import('../shared/ui/DateTimeField.tsx')).DateTimeField,
+}));
 
 /** As many poses as are practised at home. Common practice, no source. */
 const MOST_POSES = 3;
@@ -111,16 +114,16 @@ export function HomeDays({ person, sessions }: HomeDaysProps) {
           add();
         }}
       >
-        <Field label={say.day} className="[&_input]:w-auto">
-          <input
-            type="date"
+        <Suspense>
+          <DateTimeField
+            label={say.day}
+            isDay
             value={line.day}
-            onChange={(event) => {
-              const { value } = event.target;
-              setLine((now) => ({ ...now, day: value }));
+            onChange={(day) => {
+              setLine((now) => ({ ...now, day }));
             }}
           />
-        </Field>
+        </Suspense>
         <fieldset className="mb-2">
           <legend className="text-[0.95rem] text-faint">{say.poses}</legend>
           {poses.map((pose) => (
