@@ -18,7 +18,10 @@ export function LoadsTable({ setUp }: { setUp: SetUp }) {
   const { loads, weights } = setUp;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={say.region}>
-      <Table look="values" className="[&_td:last-child]:min-w-44!">
+      <Table
+        look="values"
+        className="[&_td:last-child]:min-w-44! [&_thead_th:last-child]:whitespace-normal!"
+      >
         <caption className="sr-only">{say.caption}</caption>
         <TableHead columns={[say.joint, say.arm, say.line, say.torque, say.sum]} />
         <tbody>
