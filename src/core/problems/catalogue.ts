@@ -170,7 +170,7 @@ const entries = {
   'home-of-another': {
     severity: 'error',
     message: 'These days were written by {text}, not by {person}.',
-    hint: 'Open the record of {text}, and take the file in there.',
+    hint: 'Open the record of {text}, and choose the file there.',
   },
   'day-to-come': {
     severity: 'error',

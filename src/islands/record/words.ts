@@ -43,7 +43,7 @@ export const homeDays = {
   dayMissing: 'The day is not there yet. Write on which day it was.',
   emptyLine: 'Nothing is written yet. Choose a pose, or write a few words.',
   file: 'The file they hand back (.json)',
-  takenIn: (days: string) => `${days} taken in. `,
+  takenIn: (days: string) => `${days} added. `,
   couldNotRead: (name: string, why: string) => `${name} could not be read: ${why}`,
   undo: 'Undo',
 } as const;
