@@ -223,11 +223,15 @@ test('the server answers odd methods plainly, says that it is well, and lets not
 
 test('the server refuses by the book', async ({ request: api }) => {
   const person = JSON.parse(readFileSync('public/demo/marit-sollen.json', 'utf8')) as unknown;
-  const answer = await api.post('/api/set-up', {
-    data: { person, pose: 'pyramid', side: 'left' },
-  });
-  expect(answer.status()).toBe(200);
-  expect(await answer.json()).toMatchObject({ pose: 'pyramid', status: 'solved' });
+  // On a busy machine a cold thread takes too long; the refusal says when to ask again.
+  await expect(async () => {
+    const answer = await api.post('/api/set-up', {
+      data: { person, pose: 'pyramid', side: 'left' },
+    });
+    if (answer.status() === 503) expect(answer.headers()['retry-after']).toBe('1');
+    expect(answer.status()).toBe(200);
+    expect(await answer.json()).toMatchObject({ pose: 'pyramid', status: 'solved' });
+  }).toPass({ intervals: [1000], timeout: 45_000 });
   for (const method of ['GET', 'PUT', 'DELETE'] as const) {
     const refused = await api.fetch('/api/set-up', { method });
     expect(refused.status()).toBe(405);
